@@ -1,0 +1,68 @@
+import { slotSymbol } from "./network.ts";
+import type { Sets, StateSet } from "./sets.ts";
+import type { Utterance } from "./utterance.ts";
+
+/** Words that a slot type takes, and what it takes them for. */
+export interface Match {
+  /** Index after the last word. */
+  end: number;
+  value: unknown;
+}
+
+/** Finds everything that a slot type can take from a place on. */
+export type Recognise = (utterance: Utterance, from: number) => readonly Match[];
+
+/** Where an automaton can be after each number of words. */
+export interface Chart {
+  /** Index 0 is before the first word. */
+  sets: readonly (StateSet | undefined)[];
+  /** What a slot type takes from a place on; asked once for each place. */
+  matches: (type: number, from: number) => readonly Match[];
+}
+
+/**
+ * Runs an automaton over an utterance, from every place in `starts` at once. The cost is linear in
+ * the number of words: one step a word, and one for each match of a slot type that is expected.
+ */
+export function runAutomaton(
+  sets: Sets,
+  types: readonly Recognise[],
+  utterance: Utterance,
+  starts: ReadonlySet<number>,
+): Chart {
+  const { numbers, small } = utterance;
+  const count = numbers.length;
+  const chart = new Array<StateSet | undefined>(count + 1).fill(undefined);
+  const known = new Map<number, readonly Match[]>();
+  const matches = (type: number, from: number): readonly Match[] => {
+    const key = type * (count + 1) + from;
+    let found = known.get(key);
+    if (!found) {
+      found = types[type]?.(utterance, from) ?? [];
+      known.set(key, found);
+    }
+    return found;
+  };
+  let furthest = Math.max(...starts);
+  const enter = (at: number, set: StateSet | undefined): void => {
+    if (!set) return;
+    if (at > furthest) furthest = at;
+    const present = chart[at];
+    chart[at] = present ? sets.union(present, set) : set;
+  };
+
+  for (let at = 0; at < count && at <= furthest; at++) {
+    if (starts.has(at)) enter(at, sets.start);
+    const set = chart[at];
+    if (!set) continue;
+    enter(at + 1, sets.word(set, numbers[at] ?? -1));
+    if (small[at]) enter(at + 1, set);
+    for (const type of set.slotTypes) {
+      const found = matches(type, at);
+      if (found.length === 0) continue;
+      const after = sets.slot(set, slotSymbol(type));
+      for (const { end } of found) enter(end, after);
+    }
+  }
+  return { sets: chart, matches };
+}

@@ -1,0 +1,190 @@
+import type { Lexicon } from "../lexicon/lexicon.ts";
+import type { Pattern } from "../pattern/tree.ts";
+import type { Span } from "../source/position.ts";
+
+/**
+ * Every pattern of one language as one position automaton (Glushkov): a state is a place in a
+ * pattern where something is said, entering it says it, and there are no empty moves.
+ */
+export interface Network {
+  /** What entering a state consumes: a word's number, `anyWord`, or a slot type (`slotSymbol`). */
+  symbol: number[];
+  /** The name of the slot that a state fills, if any. */
+  slot: (string | undefined)[];
+  /** States that may come after a state. */
+  follow: number[][];
+  /** Whether a rule may end at a state. */
+  accepts: boolean[];
+  /** The rule that a state belongs to. */
+  rule: number[];
+  /** Where the state stands in its pattern's text; in a fragment, also whose text it is. */
+  span: Span[];
+  fragment: (string | undefined)[];
+  /** States that a rule may begin with, rule by rule. */
+  starts: number[][];
+}
+
+/** Consumes any one word. */
+export const anyWord = -1;
+
+/** The symbol of a slot type, by its number. */
+export const slotSymbol = (type: number): number => -2 - type;
+
+/** The number of the slot type that a symbol stands for, or -1 when it stands for none. */
+export const slotTypeOf = (symbol: number): number => (symbol <= -2 ? -2 - symbol : -1);
+
+/** What a reference in a pattern stands for. */
+export type Referred =
+  | { refer: "pattern"; pattern: Pattern; fragment: string }
+  | { refer: "slot"; symbol: number }
+  /** Free words. */
+  | { refer: "text" };
+
+/** One pattern to be understood. */
+export interface Rule {
+  tree: Pattern;
+  refer: (name: string) => Referred | undefined;
+}
+
+/** A stretch of a pattern: where it can begin and end, and whether it can be left unsaid. */
+interface Stretch {
+  first: number[];
+  last: number[];
+  nullable: boolean;
+}
+
+/** Builds the automaton of many patterns; the rules keep their numbers. */
+export function buildNetwork(rules: readonly Rule[], lexicon: Lexicon): Network {
+  const network: Network = {
+    symbol: [],
+    slot: [],
+    follow: [],
+    accepts: [],
+    rule: [],
+    span: [],
+    fragment: [],
+    starts: [],
+  };
+  rules.forEach((rule, number) => {
+    const whole = build(rule.tree, { network, lexicon, rule, number, fragment: undefined });
+    for (const state of whole.last) network.accepts[state] = true;
+    network.starts.push(whole.first);
+  });
+  return network;
+}
+
+interface Building {
+  network: Network;
+  lexicon: Lexicon;
+  rule: Rule;
+  number: number;
+  fragment: string | undefined;
+}
+
+function build(pattern: Pattern, to: Building): Stretch {
+  switch (pattern.type) {
+    case "words": {
+      const states = pattern.words.map((word) => addState(to, to.lexicon.add(word), pattern.span));
+      return inSequence(states.map(single), to.network);
+    }
+    case "sequence":
+      return inSequence(
+        pattern.items.map((item) => build(item, to)),
+        to.network,
+      );
+    case "choice": {
+      const options = pattern.options.map((option) => build(option.pattern, to));
+      return {
+        first: options.flatMap(({ first }) => first),
+        last: options.flatMap(({ last }) => last),
+        nullable: options.some(({ nullable }) => nullable),
+      };
+    }
+    case "repeat":
+      return repeated(pattern, to);
+    case "reference":
+      return referred(pattern.name, pattern.span, to);
+    case "garbage":
+      return { ...looped(addState(to, anyWord, pattern.span), to.network), nullable: true };
+    case "nothing":
+      return { first: [], last: [], nullable: true };
+    case "void":
+      return { first: [], last: [], nullable: false };
+  }
+}
+
+function addState(to: Building, symbol: number, span: Span, slot?: string): number {
+  const { network } = to;
+  network.symbol.push(symbol);
+  network.slot.push(slot);
+  network.follow.push([]);
+  network.accepts.push(false);
+  network.rule.push(to.number);
+  network.span.push(span);
+  network.fragment.push(to.fragment);
+  return network.symbol.length - 1;
+}
+
+function single(state: number): Stretch {
+  return { first: [state], last: [state], nullable: false };
+}
+
+function looped(state: number, network: Network): Stretch {
+  network.follow[state]?.push(state);
+  return single(state);
+}
+
+function inSequence(stretches: readonly Stretch[], network: Network): Stretch {
+  let whole: Stretch = { first: [], last: [], nullable: true };
+  for (const next of stretches) {
+    join(whole.last, next.first, network);
+    whole = {
+      first: whole.nullable ? [...whole.first, ...next.first] : whole.first,
+      last: next.nullable ? [...whole.last, ...next.last] : next.last,
+      nullable: whole.nullable && next.nullable,
+    };
+  }
+  return whole;
+}
+
+function join(last: readonly number[], first: readonly number[], network: Network): void {
+  for (const state of last) {
+    const follow = network.follow[state];
+    for (const next of first) follow?.push(next);
+  }
+}
+
+/** Loops inside loops join the same states twice. */
+function joinOnce(last: readonly number[], first: readonly number[], network: Network): void {
+  for (const state of last) {
+    const follow = network.follow[state];
+    const present = new Set(follow);
+    for (const next of first) if (!present.has(next)) follow?.push(next);
+  }
+}
+
+/** Counts are unrolled; an endless repeat is a last copy that leads back to itself. */
+function repeated({ item, minimum, maximum }: Pattern & { type: "repeat" }, to: Building): Stretch {
+  const copies: Stretch[] = [];
+  const count = maximum === Infinity ? Math.max(1, minimum) : maximum;
+  for (let copy = 0; copy < count; copy++) {
+    const stretch = build(item, to);
+    copies.push(copy < minimum ? stretch : { ...stretch, nullable: true });
+  }
+  const final = copies.at(-1);
+  if (maximum === Infinity && final) joinOnce(final.last, final.first, to.network);
+  return inSequence(copies, to.network);
+}
+
+function referred(name: string, span: Span, to: Building): Stretch {
+  const target = to.rule.refer(name);
+  if (!target) return { first: [], last: [], nullable: false };
+  switch (target.refer) {
+    case "slot":
+      return single(addState(to, target.symbol, span, name));
+    case "text":
+      return looped(addState(to, anyWord, span, name), to.network);
+    case "pattern":
+      return build(target.pattern, { ...to, fragment: target.fragment });
+  }
+}

@@ -1,0 +1,157 @@
+import type { Chart, Match } from "./chart.ts";
+import { type Network, anyWord, slotTypeOf } from "./network.ts";
+import type { Utterance } from "./utterance.ts";
+
+/** A state that an utterance went through, and the words that it took. */
+export interface PathStep {
+  state: number;
+  from: number;
+  end: number;
+  /** For a slot: what the words were taken for. */
+  match?: Match;
+}
+
+/** One way through a rule's pattern. */
+export interface Path {
+  rule: number;
+  /** Words before the pattern: the address and courtesies. */
+  from: number;
+  /** Index after the last word that the pattern took. */
+  end: number;
+  steps: readonly PathStep[];
+  /** Words of the pattern itself. */
+  literalWords: number;
+  /** Words taken by free text. */
+  freeWords: number;
+}
+
+export interface Paths {
+  found: readonly Path[];
+  /** Whether there are more than were looked for. */
+  cut: boolean;
+}
+
+/** Ways that are kept from one place on; ways that fill the slots alike count as one. */
+const mostWays = 64;
+
+interface Way {
+  step?: PathStep;
+  rest?: Way;
+  end: number;
+  literalWords: number;
+  freeWords: number;
+}
+
+/**
+ * Every way to fill the slots of the rules that an utterance reached the end of. Two ways through a
+ * pattern that fill its slots alike are one, the one with more words of the pattern.
+ */
+export function findPaths(
+  network: Network,
+  chart: Chart,
+  utterance: Utterance,
+  starts: ReadonlySet<number>,
+  ends: ReadonlySet<number>,
+): Paths {
+  const found: Path[] = [];
+  let cut = false;
+  const reached = new Set<number>();
+  for (const end of ends) {
+    for (const state of chart.sets[end]?.accepting ?? []) reached.add(network.rule[state] ?? 0);
+  }
+  const { numbers, small } = utterance;
+  const count = numbers.length;
+
+  const known = new Map<number, Way[]>();
+  const waysAfter = (state: number, at: number): Way[] => {
+    const key = state * (count + 1) + at;
+    let ways = known.get(key);
+    if (!ways) {
+      const ending = network.accepts[state] === true && ends.has(at);
+      ways = continued(network.follow[state] ?? [], at, ending);
+      known.set(key, ways);
+    }
+    return ways;
+  };
+
+  const continued = (next: readonly number[], from: number, ending: boolean): Way[] => {
+    let ways: Way[] = ending ? [{ end: from, literalWords: 0, freeWords: 0 }] : [];
+    // A word that may be passed over is passed over by standing still.
+    for (let at = from; at < count; at++) {
+      for (const state of next) {
+        const symbol = network.symbol[state] ?? anyWord;
+        const type = slotTypeOf(symbol);
+        if (type >= 0) {
+          for (const match of chart.matches(type, at)) {
+            extend(ways, { state, from: at, end: match.end, match }, 0, 0);
+          }
+        } else if (symbol === anyWord) {
+          extend(ways, { state, from: at, end: at + 1 }, 0, 1);
+        } else if (symbol === numbers[at]) {
+          extend(ways, { state, from: at, end: at + 1 }, 1, 0);
+        }
+      }
+      if (!small[at]) break;
+      if (ending && ends.has(at + 1)) ways.push({ end: at + 1, literalWords: 0, freeWords: 0 });
+    }
+    if (ways.length > 1) ways = distinct(ways);
+    if (ways.length > mostWays) {
+      cut = true;
+      ways = ways.slice(0, mostWays);
+    }
+    return ways;
+  };
+
+  const extend = (ways: Way[], step: PathStep, literal: number, free: number): void => {
+    for (const rest of waysAfter(step.state, step.end)) {
+      ways.push({
+        step,
+        rest,
+        end: rest.end,
+        literalWords: rest.literalWords + literal,
+        freeWords: rest.freeWords + free,
+      });
+    }
+  };
+
+  const matchNumbers = new Map<Match, number>();
+  /** How a way fills the slots, as a key. A match is the same object whenever it is asked for. */
+  const fillings = (way: Way): string => {
+    let key = "";
+    for (let at: Way | undefined = way; at; at = at.rest) {
+      const { step } = at;
+      const slot = step && network.slot[step.state];
+      if (!step || slot === undefined) continue;
+      const { from, end, match } = step;
+      if (match && !matchNumbers.has(match)) matchNumbers.set(match, matchNumbers.size);
+      key += `${slot} ${from} ${end} ${match ? matchNumbers.get(match) : ""};`;
+    }
+    return key;
+  };
+
+  const distinct = (ways: readonly Way[]): Way[] => {
+    const best = new Map<string, Way>();
+    for (const way of ways) {
+      const key = fillings(way);
+      const other = best.get(key);
+      if (!other || way.literalWords > other.literalWords) best.set(key, way);
+    }
+    return [...best.values()];
+  };
+
+  for (const rule of reached) {
+    for (const from of starts) {
+      for (const way of continued(network.starts[rule] ?? [], from, false)) {
+        const { end, literalWords, freeWords } = way;
+        found.push({ rule, from, end, steps: stepsOf(way), literalWords, freeWords });
+      }
+    }
+  }
+  return { found, cut };
+}
+
+function stepsOf(way: Way): PathStep[] {
+  const steps: PathStep[] = [];
+  for (let at: Way | undefined = way; at; at = at.rest) if (at.step) steps.push(at.step);
+  return steps;
+}

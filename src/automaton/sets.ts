@@ -1,0 +1,103 @@
+import { type Network, anyWord, slotTypeOf } from "./network.ts";
+
+/**
+ * A set of states that an utterance can be in at one place: a state of the deterministic automaton,
+ * made when first reached.
+ */
+export interface StateSet {
+  readonly states: readonly number[];
+  /** Slot types that may come next. */
+  readonly slotTypes: readonly number[];
+  /** Members at which a rule may end. */
+  readonly accepting: readonly number[];
+  /** What a symbol leads to: states, or the set made of them once it was asked for. */
+  readonly moves: Map<number, number[] | StateSet>;
+  readonly unions: Map<StateSet, StateSet>;
+}
+
+export interface Sets {
+  /** Before the first word. */
+  readonly start: StateSet;
+  /** After one more word; undefined when nothing goes on with it. */
+  word: (set: StateSet, word: number) => StateSet | undefined;
+  /** After a slot of a type was filled. */
+  slot: (set: StateSet, symbol: number) => StateSet | undefined;
+  union: (a: StateSet, b: StateSet) => StateSet;
+}
+
+/** Sets that are kept; when there are more, all are forgotten and made again as needed. */
+const mostSets = 20_000;
+
+/** The subset construction over a network, done as far as utterances need it. */
+export function createSets(network: Network): Sets {
+  let kept = new Map<string, StateSet>();
+
+  const make = (states: readonly number[], next: Iterable<number>): StateSet => {
+    const moves = new Map<number, number[]>();
+    for (const state of next) {
+      const symbol = network.symbol[state] ?? anyWord;
+      const same = moves.get(symbol);
+      if (same) same.push(state);
+      else moves.set(symbol, [state]);
+    }
+    return {
+      states,
+      slotTypes: [...moves.keys()].map(slotTypeOf).filter((type) => type >= 0),
+      accepting: states.filter((state) => network.accepts[state]),
+      moves,
+      unions: new Map(),
+    };
+  };
+
+  const intern = (states: Iterable<number>): StateSet => {
+    const sorted = [...new Set(states)].sort((a, b) => a - b);
+    const key = sorted.join(" ");
+    let set = kept.get(key);
+    if (!set) {
+      if (kept.size >= mostSets) kept = new Map();
+      const next = new Set(sorted.flatMap((state) => network.follow[state] ?? []));
+      set = make(sorted, next);
+      kept.set(key, set);
+    }
+    return set;
+  };
+
+  const move = (set: StateSet, symbol: number): StateSet | undefined => {
+    const target = set.moves.get(symbol);
+    if (!target) return undefined;
+    if (!Array.isArray(target)) return target;
+    const made = intern(target);
+    set.moves.set(symbol, made);
+    return made;
+  };
+
+  const union = (a: StateSet, b: StateSet): StateSet => {
+    if (a === b) return a;
+    let both = a.unions.get(b);
+    if (!both) {
+      both = a === start || b === start ? withStart(a, b) : intern([...a.states, ...b.states]);
+      a.unions.set(b, both);
+    }
+    return both;
+  };
+
+  /** The start has no states of its own, so a union with it is made from what comes next. */
+  const withStart = (a: StateSet, b: StateSet): StateSet => {
+    const states = [...new Set([...a.states, ...b.states])];
+    const next = new Set([...allStarts, ...states.flatMap((state) => network.follow[state] ?? [])]);
+    return make(states, next);
+  };
+
+  const allStarts = network.starts.flat();
+  const start = make([], allStarts);
+  return {
+    start,
+    word(set, word) {
+      const exact = move(set, word);
+      const loose = move(set, anyWord);
+      return exact && loose ? union(exact, loose) : (exact ?? loose);
+    },
+    slot: move,
+    union,
+  };
+}

@@ -1,0 +1,87 @@
+import { createInterface } from "node:readline";
+import type { Book } from "../home/book.ts";
+import type { Heard } from "../hearing/outcome.ts";
+import { printHeard } from "../reports/heard.ts";
+import { WrongUse, exit } from "./exit.ts";
+import { loadBook, mentionErrors } from "./load.ts";
+import { paintFor, print, printJson } from "./output.ts";
+
+export interface HearOptions {
+  in: string;
+  at?: string;
+  language?: string;
+  json?: boolean;
+}
+
+/** `calm-phrase hear`: one phrase explained, or a prompt where the home keeps its state. */
+export async function hear(phrase: string | undefined, options: HearOptions): Promise<number> {
+  const book = await loadBook(options.in);
+  const context = hearContext(book, options);
+  mentionErrors(book);
+  if (phrase === undefined) return converse(book, context, options);
+  const heard = book.hear(phrase, context);
+  if (options.json) printJson(heard);
+  else print(printHeard(heard, paintFor(process.stdout)));
+  return isDone(heard) ? exit.fine : exit.failed;
+}
+
+function isDone({ outcome }: Heard): boolean {
+  return outcome === "act" || outcome === "answer";
+}
+
+function hearContext(book: Book, { at, language }: HearOptions) {
+  if (at !== undefined && !book.voicepoints.has(at)) {
+    const known = [...book.voicepoints.keys()].join(", ");
+    throw new WrongUse(`there is no voicepoint "${at}": write one of ${known}`);
+  }
+  const spoken = book.languages.some(
+    (each) => each === language || each.split("-")[0] === language,
+  );
+  if (language !== undefined && !spoken) {
+    throw new WrongUse(
+      `this home does not speak "${language}": write one of ${book.languages.join(", ")}`,
+    );
+  }
+  return {
+    ...(at === undefined ? {} : { at }),
+    ...(language === undefined ? {} : { language }),
+  };
+}
+
+async function converse(
+  book: Book,
+  context: ReturnType<typeof hearContext>,
+  { json }: HearOptions,
+): Promise<number> {
+  const home = book.simulate();
+  const paint = paintFor(process.stdout);
+  const isTerminal = process.stdin.isTTY === true;
+  if (isTerminal && !json) {
+    print(`${book.name} is listening. Type a phrase; Ctrl+D ends.`);
+  }
+  const lines = createInterface({
+    input: process.stdin,
+    ...(isTerminal ? { output: process.stdout, prompt: "› " } : {}),
+  });
+  let code: number = exit.fine;
+  if (isTerminal) lines.prompt();
+  for await (const line of lines) {
+    if (line.trim() !== "") {
+      const heard = book.hear(line, context);
+      const { changes } = await home.perform(heard);
+      if (!isDone(heard)) code = exit.failed;
+      if (json) {
+        print(JSON.stringify({ ...heard, changes }));
+      } else {
+        print(printHeard(heard, paint));
+        for (const { device, property, from, to } of changes) {
+          print(paint.good(`  ${device} ${property}: ${String(from)} → ${String(to)}`));
+        }
+        print("");
+      }
+    }
+    if (isTerminal) lines.prompt();
+  }
+  // At a prompt a phrase that is not understood is part of trying, not a failure of the command.
+  return isTerminal ? exit.fine : code;
+}

@@ -1,0 +1,97 @@
+#!/usr/bin/env node
+import { Command, CommanderError } from "commander";
+import { WrongUse, exit } from "./exit.ts";
+import type { HearOptions } from "./hear.ts";
+import type { TestOptions } from "./test.ts";
+
+/** Each command is loaded when it is called, so that none waits for another's packages. */
+function createProgram(done: (code: number) => void): Command {
+  const program = new Command("calm-phrase")
+    .description("Voice control for homes, written as plain files and proved in text.")
+    .exitOverride()
+    .showHelpAfterError("See --help for what can be written.")
+    .configureHelp({ helpWidth: 100 });
+
+  program
+    .command("new")
+    .description("begin a phrasebook in a new folder")
+    .argument("<folder>", "folder to write it in")
+    .option("--json", "print what was written as JSON")
+    .addHelpText("after", "\nExample:\n  calm-phrase new my-home")
+    .action(async (folder: string, options: { json?: boolean }) => {
+      const { begin } = await import("./new.ts");
+      done(await begin(folder, options));
+    });
+
+  program
+    .command("check")
+    .description("find everything that is wrong with a phrasebook and its suites")
+    .argument("[folder]", "folder or file of the phrasebook", ".")
+    .option("--json", "print the findings as JSON")
+    .addHelpText("after", "\nExamples:\n  calm-phrase check\n  calm-phrase check homes/mill --json")
+    .action(async (folder: string, options: { json?: boolean }) => {
+      const { check } = await import("./check.ts");
+      done(await check(folder, options));
+    });
+
+  program
+    .command("hear")
+    .description("explain one phrase, or listen at a prompt when there is none")
+    .argument("[phrase]", "what is said, in quotes")
+    .option("--in <folder>", "folder or file of the phrasebook", ".")
+    .option("--at <voicepoint>", "where it is heard")
+    .option("--language <tag>", "language that it is said in, such as de")
+    .option("--json", "print the outcome and the why as JSON")
+    .addHelpText(
+      "after",
+      `
+Examples:
+  calm-phrase hear "extractor to sixty percent"
+  calm-phrase hear "turn on the ceiling light" --at stove-side
+  calm-phrase hear --in homes/mill --language de`,
+    )
+    .action(async (phrase: string | undefined, options: HearOptions) => {
+      const { hear } = await import("./hear.ts");
+      done(await hear(phrase, options));
+    });
+
+  program
+    .command("test")
+    .description("run the suites of a phrasebook")
+    .argument("[folder]", "folder of the phrasebook", ".")
+    .option("--only <suite...>", "names of the suites to run")
+    .option("--json", "print the results as JSON")
+    .addHelpText(
+      "after",
+      '\nExamples:\n  calm-phrase test\n  calm-phrase test homes/mill --only "closing time"',
+    )
+    .action(async (folder: string, options: TestOptions) => {
+      const { test } = await import("./test.ts");
+      done(await test(folder, options));
+    });
+
+  program.addHelpText(
+    "after",
+    `
+Exit codes:
+  0  as expected
+  1  findings, failures, or a phrase that comes to nothing
+  2  wrong use`,
+  );
+  return program;
+}
+
+async function main(): Promise<number> {
+  let code: number = exit.fine;
+  try {
+    await createProgram((result) => (code = result)).parseAsync();
+    return code;
+  } catch (error) {
+    if (error instanceof CommanderError) return error.exitCode === 0 ? exit.fine : exit.wrongUse;
+    if (!(error instanceof WrongUse)) throw error;
+    process.stderr.write(`calm-phrase: ${error.message}\n`);
+    return exit.wrongUse;
+  }
+}
+
+process.exitCode = await main();

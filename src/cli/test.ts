@@ -1,0 +1,29 @@
+import { printResults } from "../reports/results.ts";
+import { runSuites } from "../suites/run.ts";
+import { WrongUse, exit } from "./exit.ts";
+import { loadBook, mentionErrors } from "./load.ts";
+import { paintFor, print, printJson } from "./output.ts";
+
+export interface TestOptions {
+  only?: string[];
+  json?: boolean;
+}
+
+/** `calm-phrase test`: runs the suites of a phrasebook. */
+export async function test(folder: string, { only, json }: TestOptions): Promise<number> {
+  const book = await loadBook(folder);
+  if (book.suiteSources.length === 0) {
+    throw new WrongUse(`there is no suite in "${folder}": a suite is a file named *.suite.yaml`);
+  }
+  mentionErrors(book);
+  const results = await runSuites(book, only ? { only } : {});
+  if (only && results.suites.length === 0) {
+    throw new WrongUse(`no suite is called ${only.map((name) => `"${name}"`).join(" or ")}`);
+  }
+  if (json) printJson(results);
+  else print(printResults(results, paintFor(process.stdout)));
+  const isBroken = [...book.problems, ...results.problems].some(
+    ({ severity }) => severity === "error",
+  );
+  return results.failed > 0 || isBroken ? exit.failed : exit.fine;
+}

@@ -1,0 +1,140 @@
+import { runAutomaton } from "../automaton/chart.ts";
+import { findPaths } from "../automaton/paths.ts";
+import { prepareUtterance } from "../automaton/utterance.ts";
+import { packFor } from "../language/packs.ts";
+import { splitWords } from "../language/words.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import type { Engine } from "./engine.ts";
+import { type Reading, evaluatePath } from "./evaluate.ts";
+import { nearMisses } from "./near.ts";
+import type { Choice, Heard, HeardBase } from "./outcome.ts";
+import { outcomeVersion } from "./outcome.ts";
+import { type Ranked, rankReadings } from "./rank.ts";
+import { formatReply, replyIn } from "./reply.ts";
+import { explain } from "./why.ts";
+
+/** Where an utterance is spoken. */
+export interface HearContext {
+  /** Id of the voicepoint that hears it. */
+  at?: string;
+  /** BCP 47 tag; the phrasebook's first language when left out. */
+  language?: string;
+}
+
+/**
+ * Understands one utterance. A pure function of the text and its context: it takes any text, never
+ * throws, and comes to exactly one outcome. The reply and the why are worked out when read.
+ */
+export function hearUtterance(
+  book: Phrasebook,
+  engineFor: (language: string) => Engine,
+  text: string,
+  { at, language: tag }: HearContext,
+): Heard {
+  const language = homeLanguage(book, tag);
+  const engine = engineFor(language);
+  const words = splitWords(text, language);
+  const utterance = prepareUtterance(text, words, engine.lexicon, engine.small);
+  const starts = engine.starts(utterance);
+  const ends = engine.ends(utterance);
+  const chart = runAutomaton(engine.sets, engine.types, utterance, starts);
+  const paths = findPaths(engine.network, chart, utterance, starts, ends);
+  const room = at === undefined ? undefined : book.voicepoints.get(at)?.room;
+  const readings = paths.found.flatMap((path) => {
+    const reading = evaluatePath(book, engine, utterance, path, room);
+    return reading ? [reading] : [];
+  });
+  const ranked = rankReadings(readings, room);
+
+  const outcome = conclude(ranked);
+  const base: HeardBase = {
+    version: outcomeVersion,
+    text,
+    language,
+    ...(at === undefined ? {} : { at }),
+    get reply() {
+      return replyTo(outcome, ranked, language, engine);
+    },
+    get why() {
+      const nearest =
+        outcome.outcome === "unknown"
+          ? nearMisses(book, engine, utterance, chart, starts, ends)
+          : [];
+      return explain(engine, utterance, ranked, paths, nearest);
+    },
+  };
+  return Object.defineProperties(outcome, Object.getOwnPropertyDescriptors(base)) as Heard;
+}
+
+function homeLanguage({ languages }: Phrasebook, tag: string | undefined): string {
+  const first = languages[0] ?? "en";
+  if (tag === undefined) return first;
+  const exact = languages.find((language) => language.toLowerCase() === tag.toLowerCase());
+  return exact ?? languages.find((language) => packFor(language) === packFor(tag)) ?? first;
+}
+
+type DistributiveOmit<T, Key extends PropertyKey> = T extends unknown ? Omit<T, Key> : never;
+type Conclusion = DistributiveOmit<Heard, keyof HeardBase>;
+
+function conclude(ranked: readonly Ranked[]): Conclusion {
+  const best = ranked.filter(({ kept }) => kept).map(({ reading }) => reading);
+  const [only] = best;
+  if (!only) return { outcome: "unknown" };
+  const { intent, meaning } = only;
+  if (meaning.result === "unfit" || (best.length === 1 && meaning.result === "refuse")) {
+    return { outcome: "refuse", intent: intent.id, reason: meaning.reason };
+  }
+  if (best.length > 1 || meaning.result !== "do") {
+    return { outcome: "unsure", choices: best.flatMap(choicesOf) };
+  }
+  const { slots, effects, skipped } = meaning;
+  return effects.length === 0
+    ? { outcome: "answer", intent: intent.id, slots }
+    : { outcome: "act", intent: intent.id, slots, effects, skipped };
+}
+
+function choicesOf({ intent, meaning, pattern }: Reading): Choice[] {
+  switch (meaning.result) {
+    case "do":
+      return [{ label: pattern.text, intent: intent.id, effects: meaning.effects }];
+    case "choices":
+      return meaning.options.map(({ entity, holder, devices }) => {
+        const [device] = devices;
+        const place = entity.type === "device" ? device?.room : undefined;
+        const label = place === undefined ? holder.name.text : `${holder.name.text} (${place})`;
+        return { label, intent: intent.id, effects: [] };
+      });
+    default:
+      return [{ label: meaning.reason, intent: intent.id, effects: [] }];
+  }
+}
+
+function replyTo(
+  outcome: Conclusion,
+  ranked: readonly Ranked[],
+  language: string,
+  { pack }: Engine,
+): string {
+  switch (outcome.outcome) {
+    case "act":
+    case "answer": {
+      const own = replyIn(ranked[0]?.reading.intent.reply ?? new Map(), language);
+      const variables = Object.fromEntries(
+        Object.entries(outcome.slots).map(([name, { value, words }]) => [
+          name,
+          typeof value === "number" ? value : words || value,
+        ]),
+      );
+      return formatReply(own?.text ?? pack.replies.act, language, variables);
+    }
+    case "unsure": {
+      const list = new Intl.ListFormat(language, { type: "disjunction" });
+      const choices = list.format(outcome.choices.map(({ label }) => label));
+      return formatReply(pack.replies.unsure, language, { choices });
+    }
+    case "refuse":
+      return formatReply(pack.replies.refuse, language, { reason: outcome.reason });
+    case "unknown":
+      return formatReply(pack.replies.unknown, language, {});
+  }
+}

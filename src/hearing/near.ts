@@ -1,0 +1,372 @@
+import { distance } from "fastest-levenshtein";
+import type { Chart } from "../automaton/chart.ts";
+import { anyWord, slotTypeOf } from "../automaton/network.ts";
+import type { Utterance } from "../automaton/utterance.ts";
+import { splitWords } from "../language/words.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import { offsetPosition } from "../phrasebook/references.ts";
+import { printPosition } from "../source/position.ts";
+import type { Engine } from "./engine.ts";
+import type { Holder } from "./names.ts";
+import type { NearMiss } from "./outcome.ts";
+
+/** Near misses that are told. */
+const mostTold = 3;
+
+/** One change that would make the utterance understood: words at `from` up to `end` are in the way. */
+interface Change {
+  miss: NearMiss["miss"];
+  from: number;
+  end: number;
+  /** The state that the words should have led to; for `extra`, the one they came after. */
+  state: number;
+  /** Lower is nearer. */
+  cost: number;
+  holder?: Holder;
+}
+
+/**
+ * What comes nearest to an utterance that nothing understands. Everything that one change would
+ * mend is found exactly: the states that the words before reach, and the states that the words
+ * after complete, meet on both sides of it.
+ */
+export function nearMisses(
+  book: Phrasebook,
+  engine: Engine,
+  utterance: Utterance,
+  chart: Chart,
+  starts: ReadonlySet<number>,
+  ends: ReadonlySet<number>,
+): NearMiss[] {
+  const changes = singleChanges(engine, utterance, chart, starts, ends);
+  const told = new Map<string, NearMiss>();
+  for (const change of changes.sort((a, b) => a.cost - b.cost)) {
+    const miss = describe(book, engine, utterance, change);
+    const key = `${miss.miss} ${miss.start} ${miss.expected.join()}`;
+    if (!told.has(key)) told.set(key, miss);
+    if (told.size >= mostTold) break;
+  }
+  if (told.size === 0) {
+    for (const miss of furthest(engine, utterance, chart, starts)) {
+      told.set(`${miss.start} ${miss.expected.join()}`, miss);
+    }
+  }
+  return [...told.values()].slice(0, mostTold);
+}
+
+function singleChanges(
+  engine: Engine,
+  utterance: Utterance,
+  chart: Chart,
+  starts: ReadonlySet<number>,
+  ends: ReadonlySet<number>,
+): Change[] {
+  const { network } = engine;
+  const count = utterance.numbers.length;
+  const complete = completions(engine, utterance, chart, ends);
+  const changes: Change[] = [];
+  const nearestNames = createNameSearch(engine, utterance);
+
+  for (let at = 0; at <= count; at++) {
+    const before = [...(chart.sets[at]?.states ?? [])];
+    const next = new Set(before.flatMap((state) => network.follow[state] ?? []));
+    if (starts.has(at)) for (const state of network.starts.flat()) next.add(state);
+    const word = utterance.texts[at];
+    if (word !== undefined) {
+      for (const state of before) {
+        if (complete[at + 1]?.has(state)) {
+          changes.push({ miss: "extra", from: at, end: at + 1, state, cost: 0.65 });
+        }
+      }
+    }
+    for (const state of next) {
+      const symbol = network.symbol[state] ?? anyWord;
+      const type = slotTypeOf(symbol);
+      if (complete[at]?.has(state) && symbol !== anyWord && type < 0) {
+        changes.push({ miss: "missing", from: at, end: at, state, cost: 0.6 });
+      }
+      if (word === undefined) continue;
+      if (symbol >= 0 && complete[at + 1]?.has(state)) {
+        const cost = unlikeness(word, engine.lexicon.word(symbol));
+        changes.push({ miss: "word", from: at, end: at + 1, state, cost });
+      } else if (type >= 0) {
+        for (let end = at + 1; end <= Math.min(count, at + 5); end++) {
+          if (!complete[end]?.has(state)) continue;
+          changes.push(...slotChanges(engine, state, at, end, nearestNames));
+        }
+      }
+    }
+  }
+  return changes;
+}
+
+function slotChanges(
+  engine: Engine,
+  state: number,
+  from: number,
+  end: number,
+  nearestNames: (from: number, end: number) => { holder: Holder; cost: number } | undefined,
+): Change[] {
+  const { intent } = engine.rules[engine.network.rule[state] ?? 0] ?? {};
+  const slot = intent?.slots.get(engine.network.slot[state] ?? "");
+  if (slot?.type !== "target") {
+    return end === from + 1 ? [{ miss: "value", from, end, state, cost: 0.7 }] : [];
+  }
+  const near = nearestNames(from, end);
+  if (!near) return [{ miss: "name", from, end, state, cost: 0.8 + (end - from) / 100 }];
+  return [{ miss: "name", from, end, state, ...near }];
+}
+
+/** For each place, the states from which the words after it complete a pattern. */
+function completions(
+  engine: Engine,
+  utterance: Utterance,
+  chart: Chart,
+  ends: ReadonlySet<number>,
+): Set<number>[] {
+  const { network } = engine;
+  const count = utterance.numbers.length;
+  const complete = Array.from({ length: count + 1 }, () => new Set<number>());
+  const accepting = network.accepts.flatMap((accepts, state) => (accepts ? [state] : []));
+  for (let at = count; at >= 0; at--) {
+    const here = complete[at];
+    if (!here) continue;
+    if (ends.has(at)) for (const state of accepting) here.add(state);
+    if (at === count) continue;
+    if (utterance.small[at]) for (const state of complete[at + 1] ?? []) here.add(state);
+    network.follow.forEach((follow, state) => {
+      if (follow.some((next) => leads(engine, utterance, chart, complete, next, at))) {
+        here.add(state);
+      }
+    });
+  }
+  return complete;
+}
+
+function leads(
+  { network }: Engine,
+  { numbers }: Utterance,
+  chart: Chart,
+  complete: readonly ReadonlySet<number>[],
+  state: number,
+  at: number,
+): boolean {
+  const symbol = network.symbol[state] ?? anyWord;
+  const type = slotTypeOf(symbol);
+  if (type >= 0) return chart.matches(type, at).some(({ end }) => complete[end]?.has(state));
+  if (symbol !== anyWord && symbol !== numbers[at]) return false;
+  return complete[at + 1]?.has(state) === true;
+}
+
+/** From 0 for the same spelling to 1 for no letter in common. */
+function unlikeness(said: string, expected: string): number {
+  return distance(said, expected) / Math.max(said.length, expected.length, 1);
+}
+
+/** Beyond this unlikeness a name is no help. */
+const mostUnlike = 0.5;
+
+function createNameSearch({ names }: Engine, { texts }: Utterance) {
+  const known = new Map<string, { holder: Holder; cost: number } | undefined>();
+  return (from: number, end: number): { holder: Holder; cost: number } | undefined => {
+    const said = texts.slice(from, end).join(" ");
+    if (known.has(said)) return known.get(said);
+    let best: { holder: Holder; cost: number } | undefined;
+    for (const holder of names.holders) {
+      const name = holder.name.words.join(" ");
+      const longer = Math.max(said.length, name.length);
+      if (Math.abs(said.length - name.length) / longer > (best?.cost ?? mostUnlike)) continue;
+      const cost = unlikeness(said, name);
+      if (cost <= mostUnlike && cost < (best?.cost ?? 1)) best = { holder, cost };
+    }
+    known.set(said, best);
+    return best;
+  };
+}
+
+function describe(
+  book: Phrasebook,
+  engine: Engine,
+  utterance: Utterance,
+  change: Change,
+): NearMiss {
+  const { network } = engine;
+  const { miss, from, end, state, holder } = change;
+  const rule = engine.rules[network.rule[state] ?? 0];
+  const first = utterance.words[from];
+  const start = first?.start ?? utterance.text.length;
+  const stop = end > from ? (utterance.words[end - 1]?.end ?? start) : start;
+  const words = utterance.text.slice(start, stop);
+  const symbol = network.symbol[state] ?? anyWord;
+  const slot = rule?.intent.slots.get(network.slot[state] ?? "");
+  const written = offsetPosition(rule?.pattern.at ?? { file: "", line: 1, column: 1 }, 0);
+  const base = {
+    miss,
+    words,
+    start,
+    end: stop,
+    at: written,
+    ...(rule ? { intent: rule.intent.id, pattern: rule.pattern.text } : {}),
+  };
+  switch (miss) {
+    case "name": {
+      if (!holder) {
+        const message = `nothing is called "${words}"`;
+        return { ...base, expected: [], message };
+      }
+      const { entity, name } = holder;
+      return {
+        ...base,
+        expected: [name.text],
+        at: name.at,
+        message: `nothing is called "${words}"; the nearest name is "${name.text}" (${entity.type} ${entity.id})`,
+        paste: aliasPaste(book, holder, words, engine.language),
+      };
+    }
+    case "value": {
+      const what = slot ? `a value for $${slot.name} (${slot.type})` : "a value";
+      return { ...base, expected: [], message: `"${words}" is not ${what}` };
+    }
+    case "extra": {
+      const message = `"${words}" is one word too many`;
+      return { ...base, expected: [], message, ...patternPaste(engine, change, words) };
+    }
+    case "missing": {
+      const expected = engine.lexicon.word(symbol);
+      const place = first ? `before "${first.text}"` : "at the end";
+      const message = `"${expected}" is missing ${place}`;
+      return { ...base, expected: [expected], message, ...patternPaste(engine, change, words) };
+    }
+    default: {
+      const expected = engine.lexicon.word(symbol);
+      const message = `"${words}" stands where the pattern has "${expected}"`;
+      return { ...base, expected: [expected], message, ...patternPaste(engine, change, words) };
+    }
+  }
+}
+
+const sections = { device: "devices", group: "groups", room: "rooms", zone: "zones" } as const;
+
+function aliasPaste(
+  book: Phrasebook,
+  { entity }: Holder,
+  words: string,
+  language: string,
+): NonNullable<NearMiss["paste"]> {
+  const said = words.toLocaleLowerCase(language);
+  const list = `[${quoted(said)}]`;
+  const isFirst = book.languages[0] === language;
+  const aliases = isFirst ? list : `{ ${language}: ${list} }`;
+  return {
+    yaml: `${sections[entity.type]}:\n  ${entity.id}:\n    aliases: ${aliases}`,
+    how: `add this alias to ${entity.id}, ${printPosition(entity.at)}`,
+  };
+}
+
+/** The pattern with the words let in, if they concern its own text and not that of a fragment. */
+function patternPaste(
+  engine: Engine,
+  { miss, state }: Change,
+  words: string,
+): Pick<NearMiss, "paste"> {
+  const { network } = engine;
+  const rule = engine.rules[network.rule[state] ?? 0];
+  if (!rule || network.fragment[state] !== undefined) return {};
+  const { text, at } = rule.pattern;
+  const [start, end] = network.span[state] ?? [0, 0];
+  const written = text.slice(start, end);
+  const said = splitWords(words, engine.language)
+    .map((word) => word.text)
+    .join(" ");
+  const piece = {
+    extra: `${written} [${said}]`,
+    missing: `[${written}]`,
+    word: isAlternative(text, start, end) ? `${written} | ${said}` : `(${written} | ${said})`,
+    name: written,
+    value: written,
+    end: written,
+  }[miss];
+  const pattern = text.slice(0, start) + piece + text.slice(end);
+  return {
+    paste: {
+      yaml: `intents:\n  ${rule.intent.id}:\n    patterns:\n      - ${quoted(pattern)}`,
+      how: `put this pattern in the place of the one at ${printPosition(at)}`,
+    },
+  };
+}
+
+/** Whether a stretch of a pattern is a whole alternative, so that another may stand beside it. */
+function isAlternative(text: string, start: number, end: number): boolean {
+  const before = text.slice(0, start).trimEnd().at(-1) ?? "|";
+  const after = text.slice(end).trimStart().at(0) ?? "|";
+  return "|([".includes(before) && "|)]".includes(after);
+}
+
+/** As a YAML flow scalar, quoted where YAML would read it as something else. */
+function quoted(text: string): string {
+  return /^[\p{L}][\p{L}\p{N} '-]*$/u.test(text) ? text : JSON.stringify(text);
+}
+
+/** More than one change is needed: the word that the longest beginning stopped at. */
+function furthest(
+  engine: Engine,
+  utterance: Utterance,
+  chart: Chart,
+  starts: ReadonlySet<number>,
+): NearMiss[] {
+  const { network, lexicon, names } = engine;
+  const reached = chart.sets.findLastIndex((set) => set !== undefined);
+  const at = Math.max(reached, 0);
+  const word = utterance.words[at];
+  const set = chart.sets[at];
+  const next = new Set((set?.states ?? []).flatMap((state) => network.follow[state] ?? []));
+  if (!set || starts.has(at)) for (const state of network.starts.flat()) next.add(state);
+  const expected = [...next].map((state) => {
+    const symbol = network.symbol[state] ?? anyWord;
+    return symbol >= 0 ? lexicon.word(symbol) : `$${network.slot[state] ?? ""}`;
+  });
+  const ranked = [...new Set(expected)].sort(
+    (a, b) => unlikeness(word?.text ?? "", a) - unlikeness(word?.text ?? "", b),
+  );
+  const [state] = next;
+  const rule = state === undefined ? undefined : engine.rules[network.rule[state] ?? 0];
+  const fallback = names.holders[0]?.name.at ?? { file: "", line: 1, column: 1 };
+  const start = word?.start ?? utterance.text.length;
+  const miss: NearMiss = {
+    miss: word ? "word" : "end",
+    words: word ? utterance.text.slice(word.start, word.end) : "",
+    start,
+    end: word?.end ?? start,
+    expected: ranked.slice(0, 5),
+    at: rule?.pattern.at ?? fallback,
+    ...(rule && at > 0 ? { intent: rule.intent.id, pattern: rule.pattern.text } : {}),
+    message: word
+      ? `nothing goes on with "${utterance.text.slice(word.start, word.end)}"`
+      : "the phrase stops short",
+  };
+  return [miss, ...namesWithin(engine, utterance)];
+}
+
+/** Names that some words of the utterance come close to. */
+function namesWithin(engine: Engine, utterance: Utterance): NearMiss[] {
+  const search = createNameSearch(engine, utterance);
+  const found: (NearMiss & { cost: number })[] = [];
+  for (let from = 0; from < utterance.words.length; from++) {
+    for (let end = from + 1; end <= Math.min(utterance.words.length, from + 4); end++) {
+      const near = search(from, end);
+      if (!near || near.cost > 0.34) continue;
+      const { entity, name } = near.holder;
+      const start = utterance.words[from]?.start ?? 0;
+      const stop = utterance.words[end - 1]?.end ?? start;
+      const words = utterance.text.slice(start, stop);
+      const message =
+        near.cost === 0
+          ? `"${words}" is ${entity.type} ${entity.id}, but no pattern takes the words around it`
+          : `"${words}" is near "${name.text}" (${entity.type} ${entity.id})`;
+      const expected = [name.text];
+      const { cost } = near;
+      found.push({ miss: "name", words, start, end: stop, expected, at: name.at, message, cost });
+    }
+  }
+  return found.sort((a, b) => a.cost - b.cost).map(({ cost: _, ...miss }) => miss);
+}

@@ -1,0 +1,134 @@
+import type { Value } from "../phrasebook/property.ts";
+import type { Position } from "../source/position.ts";
+
+/** Raised when the JSON form of results changes in a way that a reader must know of. */
+export const outcomeVersion = 1;
+
+/** A change that a phrase asks for: properties of one device and the values they shall have. */
+export interface Effect {
+  device: string;
+  set: Readonly<Record<string, Value>>;
+}
+
+/** A device that a phrase named together with others and that cannot do what was asked. */
+export interface Skipped {
+  device: string;
+  reason: string;
+}
+
+/** What hearing an utterance comes to. */
+export type Heard = HeardAct | HeardAnswer | HeardUnsure | HeardRefuse | HeardUnknown;
+
+export interface HeardBase {
+  version: typeof outcomeVersion;
+  /** The utterance as given. */
+  text: string;
+  /** BCP 47 tag of the language that it was heard in. */
+  language: string;
+  /** The voicepoint that heard it. */
+  at?: string;
+  /** What is said back; for `act`, once everything has worked. */
+  readonly reply: string;
+  readonly why: Why;
+}
+
+/** One meaning, and effects. */
+export interface HeardAct extends HeardBase {
+  outcome: "act";
+  intent: string;
+  slots: Readonly<Record<string, SlotValue>>;
+  effects: readonly Effect[];
+  skipped: readonly Skipped[];
+}
+
+/** One meaning, which changes nothing and says something. */
+export interface HeardAnswer extends HeardBase {
+  outcome: "answer";
+  intent: string;
+  slots: Readonly<Record<string, SlotValue>>;
+}
+
+/** Several meanings, and nothing that decides between them. */
+export interface HeardUnsure extends HeardBase {
+  outcome: "unsure";
+  choices: readonly Choice[];
+}
+
+export interface Choice {
+  /** What to call it when asking. */
+  label: string;
+  intent: string;
+  effects: readonly Effect[];
+}
+
+/** Understood, and cannot be done. */
+export interface HeardRefuse extends HeardBase {
+  outcome: "refuse";
+  intent: string;
+  reason: string;
+}
+
+/** Nothing understands it. */
+export interface HeardUnknown extends HeardBase {
+  outcome: "unknown";
+}
+
+/** The value of a slot, and the words that gave it. */
+export interface SlotValue {
+  value: Value;
+  /** As said; empty for a default. */
+  words: string;
+}
+
+/** Everything that led to an outcome. */
+export interface Why {
+  words: readonly WordRole[];
+  readings: readonly ReadingWhy[];
+  /** For `unknown`: what comes nearest, best first. */
+  nearest: readonly NearMiss[];
+  /** Set when there were more readings than are looked at. */
+  cut: boolean;
+}
+
+/** What one word of the utterance was taken for. */
+export interface WordRole {
+  text: string;
+  /** UTF-16 offsets in the utterance. */
+  start: number;
+  end: number;
+  role: "pattern" | "slot" | "small" | "courtesy" | "unused";
+  /** The slot that it fills. */
+  slot?: string;
+  /** Where the pattern, fragment or name that took it is written. */
+  at?: Position;
+}
+
+/** One way to understand the utterance, and why it was kept or dropped. */
+export interface ReadingWhy {
+  intent: string;
+  pattern: string;
+  at: Position;
+  slots: readonly { name: string; words: string; means: string; at?: Position }[];
+  kept: boolean;
+  /** The rule that decided. */
+  rule: string;
+}
+
+/** Something that would have been understood, and where it parts from what was said. */
+export interface NearMiss {
+  /** What is the matter with the words: another is expected, they are too many or too few. */
+  miss: "word" | "name" | "value" | "extra" | "missing" | "end";
+  /** The words that stopped it, as said; empty when a word is missing. */
+  words: string;
+  /** UTF-16 offsets of those words in the utterance. */
+  start: number;
+  end: number;
+  /** What would have been understood there. */
+  expected: readonly string[];
+  intent?: string;
+  pattern?: string;
+  at: Position;
+  message: string;
+  /** YAML that makes the phrase understood, ready to paste, and what to do with it. */
+  paste?: { yaml: string; how: string };
+}

@@ -1,0 +1,76 @@
+import type { Reading } from "./evaluate.ts";
+
+interface RankRule {
+  /** Why a reading with a lower score is dropped. */
+  lost: string;
+  score: (reading: Reading, room?: string) => number;
+}
+
+/** The rules of rank, in the order in which they decide; see docs/ranking.md. */
+const rules: readonly RankRule[] = [
+  {
+    lost: "what it names cannot do it",
+    score: ({ meaning }) => (meaning.result === "unfit" ? 0 : 1),
+  },
+  { lost: "more words of free text", score: ({ path }) => -path.freeWords },
+  { lost: "fewer words of the pattern", score: ({ path }) => path.literalWords },
+  { lost: "shorter names", score: ({ nameWords }) => nameWords },
+  { lost: "an alias, where another has it as a name", score: ({ aliases }) => -aliases },
+  { lost: "not in the speaker's room", score: (reading, room) => inRoom(reading, room) },
+];
+
+/** Only a target that lies wholly in the speaker's room is nearer than one that does not. */
+function inRoom({ meaning }: Reading, room: string | undefined): number {
+  if (room === undefined || meaning.result !== "do" || meaning.holders.size === 0) return 0;
+  const holders = [...meaning.holders.values()];
+  const near = ({ entity }: (typeof holders)[number]): boolean =>
+    entity.type === "device" ? entity.room === room : entity.id === room;
+  return holders.every(near) ? 1 : 0;
+}
+
+/** A reading beside others: whether it is among the best, and the rule that decided so. */
+export interface Ranked {
+  reading: Reading;
+  kept: boolean;
+  rule: string;
+}
+
+/** Ranks readings. Those that are kept are equal by every rule and differ in what they mean. */
+export function rankReadings(readings: readonly Reading[], room: string | undefined): Ranked[] {
+  let best = [...readings];
+  const dropped: Ranked[] = [];
+  for (const { lost, score } of rules) {
+    const most = Math.max(...best.map((reading) => score(reading, room)));
+    for (const reading of best) {
+      if (score(reading, room) < most) dropped.push({ reading, kept: false, rule: lost });
+    }
+    best = best.filter((reading) => score(reading, room) === most);
+  }
+  const distinct = new Map<string, Reading>();
+  // Readings that mean the same are told apart by id, so that the order of files has no say.
+  const ordered = best.sort((a, b) => (a.intent.id < b.intent.id ? -1 : 1));
+  for (const reading of ordered) {
+    const key = meaningKey(reading);
+    if (distinct.has(key)) dropped.push({ reading, kept: false, rule: "means the same" });
+    else distinct.set(key, reading);
+  }
+  const rule = distinct.size > 1 ? "nothing decides between these" : "first by rank";
+  const kept = [...distinct.values()].map((reading) => ({ reading, kept: true, rule }));
+  return [...kept, ...dropped.reverse()];
+}
+
+/** Equal for readings that would do the same; without effects, for those of one intent. */
+function meaningKey({ meaning, intent }: Reading): string {
+  switch (meaning.result) {
+    case "do": {
+      const effects = meaning.effects
+        .map(({ device, set }) => JSON.stringify([device, Object.entries(set).sort()]))
+        .sort();
+      return effects.length > 0 ? `do ${effects.join()}` : `answer ${intent.id}`;
+    }
+    case "choices":
+      return `choices ${intent.id} ${meaning.options.map(({ entity }) => entity.id).join()}`;
+    default:
+      return `${meaning.result} ${meaning.reason}`;
+  }
+}

@@ -1,0 +1,70 @@
+import type { Paths } from "../automaton/paths.ts";
+import type { Utterance } from "../automaton/utterance.ts";
+import type { Engine } from "./engine.ts";
+import { type Reading, describeFilling } from "./evaluate.ts";
+import type { NearMiss, ReadingWhy, Why, WordRole } from "./outcome.ts";
+import type { Ranked } from "./rank.ts";
+
+/** Tells everything that led to an outcome. */
+export function explain(
+  engine: Engine,
+  utterance: Utterance,
+  ranked: readonly Ranked[],
+  paths: Paths,
+  nearest: readonly NearMiss[],
+): Why {
+  const [first] = ranked;
+  return {
+    words: wordRoles(engine, utterance, first?.reading),
+    readings: ranked.map(readingWhy),
+    nearest,
+    cut: paths.cut,
+  };
+}
+
+function wordRoles(
+  { network }: Engine,
+  utterance: Utterance,
+  reading: Reading | undefined,
+): WordRole[] {
+  const { words, small } = utterance;
+  const roles = words.map(({ start, end }, index): WordRole => {
+    const text = utterance.text.slice(start, end);
+    if (!reading) return { text, start, end, role: "unused" };
+    const inside = index >= reading.path.from && index < reading.path.end;
+    const role = !inside ? "courtesy" : small[index] ? "small" : "unused";
+    return { text, start, end, role };
+  });
+  for (const { state, from, end } of reading?.path.steps ?? []) {
+    const slot = network.slot[state];
+    for (let index = from; index < end; index++) {
+      const role = roles[index];
+      if (!role || !reading) continue;
+      role.role = slot === undefined ? "pattern" : "slot";
+      role.at = reading.pattern.at;
+      if (slot !== undefined) {
+        role.slot = slot;
+        const holder = reading.meaning.result === "do" && reading.meaning.holders.get(slot);
+        if (holder) role.at = holder.name.at;
+      }
+    }
+  }
+  return roles;
+}
+
+function readingWhy({ reading, kept, rule }: Ranked): ReadingWhy {
+  const { intent, pattern, fillings, meaning } = reading;
+  return {
+    intent: intent.id,
+    pattern: pattern.text,
+    at: pattern.at,
+    slots: fillings.map((filling) => {
+      const { slot, words } = filling;
+      const holder = meaning.result === "do" ? meaning.holders.get(slot.name) : undefined;
+      const means = describeFilling(filling, meaning);
+      return { name: slot.name, words, means, ...(holder ? { at: holder.name.at } : {}) };
+    }),
+    kept,
+    rule,
+  };
+}

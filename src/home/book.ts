@@ -1,0 +1,47 @@
+import { type Engine, createEngine } from "../hearing/engine.ts";
+import { type HearContext, hearUtterance } from "../hearing/hear.ts";
+import type { Heard } from "../hearing/outcome.ts";
+import type { Source, SourceText } from "../phrasebook/document.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import type { State } from "../phrasebook/property.ts";
+import { readSources } from "../phrasebook/read.ts";
+import { type SimulateOptions, type SimulatedHome, simulateHome } from "./simulate.ts";
+import { initialStates } from "./states.ts";
+
+/** A phrasebook ready to listen. */
+export interface Book extends Phrasebook {
+  /** Files ending in `.suite.yaml`, which `runSuites` runs. */
+  suiteSources: readonly SourceText[];
+  /** What every device starts with. */
+  initialStates: ReadonlyMap<string, State>;
+  /** Understands one utterance. */
+  hear: (text: string, context?: HearContext) => Heard;
+  /** Makes a home to act in. */
+  simulate: (options?: SimulateOptions) => SimulatedHome;
+}
+
+/**
+ * Reads a phrasebook from files or definitions. Never throws: look at `problems` for what is
+ * wrong; whatever could be read is ready to use.
+ *
+ * @param sources Files as path and text, and definitions made with `definePhrasebook`.
+ */
+export function readPhrasebook(sources: readonly Source[]): Book {
+  const isSuite = (source: Source): source is SourceText =>
+    "text" in source && source.path.endsWith(".suite.yaml");
+  const book = readSources(sources.filter((source) => !isSuite(source)));
+  const engines = new Map<string, Engine>();
+  const engineFor = (language: string): Engine => {
+    let engine = engines.get(language);
+    if (!engine) engines.set(language, (engine = createEngine(book, language)));
+    return engine;
+  };
+  const initial = initialStates(book);
+  return {
+    ...book,
+    suiteSources: sources.filter(isSuite),
+    initialStates: initial,
+    hear: (text, context = {}) => hearUtterance(book, engineFor, text, context),
+    simulate: (options = {}) => simulateHome(book, initial, options),
+  };
+}

@@ -1,0 +1,36 @@
+/** The core of Calm Phrase: runs unchanged in Node.js and in browsers. */
+export { readPhrasebook, type Book } from "./home/book.ts";
+export { definePhrasebook } from "./phrasebook/define.ts";
+export { runSuites } from "./suites/run.ts";
+export { describeOutcome } from "./suites/run.ts";
+
+export type { PhrasebookDefinition } from "./phrasebook/schema.ts";
+export type { Source, SourceDefinition, SourceText } from "./phrasebook/document.ts";
+export type {
+  Device,
+  Fragment,
+  Group,
+  Intent,
+  Name,
+  Phrasebook,
+  Room,
+  Slot,
+  SpokenPattern,
+  Voicepoint,
+  Zone,
+} from "./phrasebook/model.ts";
+export type { DataSchema, State, Value } from "./phrasebook/property.ts";
+export type { HearContext } from "./hearing/hear.ts";
+export type {
+  Effect,
+  Heard,
+  NearMiss,
+  ReadingWhy,
+  SlotValue,
+  Why,
+  WordRole,
+} from "./hearing/outcome.ts";
+export type { Change, Performed, SimulatedHome, SimulateOptions } from "./home/simulate.ts";
+export type { CaseResult, Failure, RunOptions, SuiteResult, SuiteResults } from "./suites/run.ts";
+export type { Finding, Severity } from "./source/finding.ts";
+export type { Position, Span } from "./source/position.ts";

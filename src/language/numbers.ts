@@ -1,0 +1,215 @@
+import type { LanguagePack, NumberWords } from "./pack.ts";
+import { splitWords } from "./words.ts";
+
+/** A number read from words. */
+export interface NumberRead {
+  /** Index after the last word of it. */
+  end: number;
+  value: number;
+  /** Said as a part of a whole on its own, such as "half". */
+  fraction: boolean;
+}
+
+/**
+ * Reads a number at `from`, in every length that makes one: "twenty one" is 20 up to its first
+ * word and 21 up to its second.
+ */
+export type NumberReader = (words: readonly string[], from: number) => NumberRead[];
+
+interface Node {
+  value?: number;
+  next: Map<string, Node>;
+}
+
+interface Part {
+  end: number;
+  value: number;
+}
+
+/** Makes the reader of a language's numbers: digits, words, and both mixed. */
+export function createNumberReader(pack: LanguagePack): NumberReader {
+  const data = pack.numbers;
+  const cardinals = cardinalTree(data, pack.language);
+  const fractions = tree(data.fractions, pack.language);
+  const minus = new Set(["-", ...data.minus]);
+  const point = new Set(data.point);
+  const joiners = new Set(data.fractionJoiners);
+
+  const digits = (words: readonly string[], from: number): Part[] => {
+    const value = readDigits(words[from] ?? "", data.decimalSign);
+    return value === undefined ? [] : [{ end: from + 1, value }];
+  };
+
+  const small = (words: readonly string[], from: number): Part[] => {
+    const found = walk(cardinals, words, from);
+    for (const { value: part, ending } of data.fractionEndings) {
+      const word = words[from] ?? "";
+      if (!word.endsWith(ending) || word === ending) continue;
+      const whole = walk(cardinals, [word.slice(0, -ending.length)], 0)[0];
+      if (whole) found.push({ end: from + 1, value: whole.value + part });
+    }
+    return found;
+  };
+
+  const joined = (words: readonly string[], from: number): Part[] => {
+    const { word: thousand } = data.thousand;
+    const word = words[from] ?? "";
+    const cut = word.indexOf(thousand);
+    if (!data.thousand.joined || cut < 0) return [];
+    const before = word.slice(0, cut);
+    const after = word.slice(cut + thousand.length);
+    const high = before === "" ? 1 : walk(cardinals, [before], 0)[0]?.value;
+    const low = after === "" ? 0 : walk(cardinals, [after], 0)[0]?.value;
+    if (high === undefined || low === undefined) return [];
+    return [{ end: from + 1, value: high * 1000 + low }];
+  };
+
+  const thousands = (words: readonly string[], high: Part): Part[] => {
+    if (words[high.end] !== data.thousand.word || !Number.isInteger(high.value)) return [];
+    const value = high.value * 1000;
+    const found = [{ end: high.end + 1, value }];
+    let next = high.end + 1;
+    if (data.optional.includes(words[next] ?? "")) next++;
+    for (const low of small(words, next)) {
+      if (low.value > 0) found.push({ end: low.end, value: value + low.value });
+    }
+    return found;
+  };
+
+  const decimals = (words: readonly string[], whole: Part): Part[] => {
+    if (!point.has(words[whole.end] ?? "") || !Number.isInteger(whole.value)) return [];
+    const found: Part[] = [];
+    let text = "";
+    let at = whole.end + 1;
+    for (;;) {
+      const options = [...walk(cardinals, words, at), ...plainDigits(words, at)];
+      for (const option of options) {
+        found.push({ end: option.end, value: Number(`${whole.value}.${text}${option.value}`) });
+      }
+      const single = options.find((option) => option.end === at + 1 && option.value < 10);
+      if (!single || text.length > 8) return found;
+      text += single.value;
+      at = single.end;
+    }
+  };
+
+  const withFraction = (words: readonly string[], whole: Part): Part[] => {
+    if (!Number.isInteger(whole.value)) return [];
+    const skip = joiners.has(words[whole.end] ?? "") ? 1 : 0;
+    const bare = /^\d+⁄\d+$/.test(words[whole.end] ?? "");
+    if (skip === 0 && !bare) return [];
+    return readFractions(words, whole.end + skip)
+      .filter((part) => part.value < 1)
+      .map((part) => ({ end: part.end, value: whole.value + part.value }));
+  };
+
+  const readFractions = (words: readonly string[], from: number): Part[] => {
+    const sign = /^(\d+)⁄(\d+)$/.exec(words[from] ?? "");
+    if (sign) return [{ end: from + 1, value: Number(sign[1]) / Number(sign[2]) }];
+    return walk(fractions, words, from);
+  };
+
+  return (words, from) => {
+    const negative = minus.has(words[from] ?? "");
+    const start = negative ? from + 1 : from;
+    const wholes = [...digits(words, start), ...small(words, start), ...joined(words, start)];
+    const larger = wholes.flatMap((part) => thousands(words, part));
+    const all = [...wholes, ...larger];
+    if (!data.thousand.joined && words[start] === data.thousand.word) {
+      all.push(...thousands(words, { end: start, value: 1 }));
+    }
+    const exact = all.flatMap((part) => [
+      part,
+      ...decimals(words, part),
+      ...withFraction(words, part),
+    ]);
+    const sign = negative ? -1 : 1;
+    const found = exact.map(({ end, value }) => ({ end, value: sign * value, fraction: false }));
+    for (const { end, value } of readFractions(words, start)) {
+      if (!found.some((other) => other.end === end)) {
+        found.push({ end, value: sign * value, fraction: true });
+      }
+    }
+    return found;
+  };
+}
+
+function plainDigits(words: readonly string[], from: number): Part[] {
+  const word = words[from] ?? "";
+  return /^\d+$/.test(word) ? [{ end: from + 1, value: Number(word) }] : [];
+}
+
+/**
+ * A number in digits. The language's decimal sign is a decimal sign; the other one groups
+ * thousands when three digits follow it, and is taken for a decimal sign otherwise.
+ */
+function readDigits(word: string, decimalSign: "." | ","): number | undefined {
+  if (/^\d+$/.test(word)) return Number(word);
+  const other = decimalSign === "." ? "," : ".";
+  const grouped = word.split(other);
+  const [first = "", ...rest] = grouped;
+  const last = rest.at(-1)?.split(decimalSign)[0] ?? "";
+  const isGrouped =
+    rest.length > 0 &&
+    /^\d{1,3}$/.test(first) &&
+    [...rest.slice(0, -1), last].every((group) => /^\d{3}$/.test(group));
+  const plain = isGrouped ? grouped.join("") : word;
+  return /^\d+[.,]\d+$/.test(plain)
+    ? Number(plain.replace(",", "."))
+    : /^\d+$/.test(plain)
+      ? Number(plain)
+      : undefined;
+}
+
+function cardinalTree(data: NumberWords, language: string): Node {
+  const root: Node = { next: new Map() };
+  for (let value = 0; value < 1000; value++) {
+    const written = data.cardinal(value);
+    const spellings = [written];
+    for (const [from, to] of data.respelled) {
+      if (written.includes(from)) spellings.push(written.replace(from, to));
+    }
+    for (const spelling of spellings) {
+      const words = splitWords(spelling, language).map((word) => word.text);
+      insert(root, words, value);
+      const short = words.filter((word) => !data.optional.includes(word));
+      if (short.length < words.length) insert(root, short, value);
+    }
+  }
+  return root;
+}
+
+function tree(values: NumberWords["fractions"], language: string): Node {
+  const root: Node = { next: new Map() };
+  for (const { value, said } of values) {
+    for (const text of said) {
+      insert(
+        root,
+        splitWords(text, language).map((word) => word.text),
+        value,
+      );
+    }
+  }
+  return root;
+}
+
+function insert(root: Node, words: readonly string[], value: number): void {
+  let node = root;
+  for (const word of words) {
+    let next = node.next.get(word);
+    if (!next) node.next.set(word, (next = { next: new Map() }));
+    node = next;
+  }
+  node.value ??= value;
+}
+
+function walk(root: Node, words: readonly string[], from: number): Part[] {
+  const found: Part[] = [];
+  let node: Node | undefined = root;
+  for (let at = from; at < words.length; at++) {
+    node = node.next.get(words[at] ?? "");
+    if (!node) break;
+    if (node.value !== undefined) found.push({ end: at + 1, value: node.value });
+  }
+  return found;
+}

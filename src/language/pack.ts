@@ -1,0 +1,55 @@
+/** Words said for a value, each one or more words long. */
+export type Said = readonly string[];
+
+/**
+ * All that Calm Phrase knows of one language, as data. Patterns in it are SRGS ABNF; replies are
+ * Unicode MessageFormat 2.
+ */
+export interface LanguagePack {
+  /** BCP 47 primary language subtag. */
+  language: string;
+  /** The language's own name for itself. */
+  name: string;
+  numbers: NumberWords;
+  units: {
+    percent: Said;
+    celsius: Said;
+  };
+  /** Words that mean nothing on their own and may be said or left out anywhere: articles. */
+  small: Said;
+  /** Patterns of politeness that may open or close any phrase. */
+  courtesies: { opening: readonly string[]; closing: readonly string[] };
+  /** Replies for the outcomes that do not come from an intent. */
+  replies: OutcomeReplies;
+}
+
+export interface NumberWords {
+  /** Cardinal number in words, for whole numbers from 0 to 999. */
+  cardinal: (value: number) => string;
+  /** Other ways to say a piece of a cardinal: `["one hundred", "a hundred"]`. */
+  respelled: readonly (readonly [written: string, said: string])[];
+  /** Words inside a cardinal that people leave out: "one hundred (and) five". */
+  optional: Said;
+  /** The word for a thousand, and whether it is written together with what surrounds it. */
+  thousand: { word: string; joined: boolean };
+  minus: Said;
+  /** The words for the decimal sign, and the sign itself in digits. */
+  point: Said;
+  decimalSign: "." | ",";
+  fractions: readonly { value: number; said: Said }[];
+  /** Words between a whole number and a fraction: "two and a half". */
+  fractionJoiners: Said;
+  /** Endings that add a fraction to a number word: "zweieinhalb". */
+  fractionEndings: readonly { value: number; ending: string }[];
+}
+
+export interface OutcomeReplies {
+  /** Nothing is understood. */
+  unknown: string;
+  /** Several meanings remain; `$choices` is the list of them. */
+  unsure: string;
+  /** Something was understood that cannot be done; `$reason` says why. */
+  refuse: string;
+  /** The phrase was done and has no reply of its own. */
+  act: string;
+}

@@ -1,0 +1,2 @@
+/** Calm Phrase in Node.js: phrasebooks from files. */
+export { openPhrasebook, type OpenOptions } from "./open.ts";

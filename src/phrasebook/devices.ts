@@ -1,0 +1,81 @@
+import { nearest } from "../source/nearest.ts";
+import { type Context, type Entry, report, reportUnknown } from "./context.ts";
+import { kinds } from "./kinds.ts";
+import type { Device } from "./model.ts";
+import type { DataSchema } from "./property.ts";
+import { readNames } from "./said.ts";
+import type { DataSchemaDefinition, DeviceDefinition } from "./schema.ts";
+
+/** Reads a device: its kind gives it properties, which it may narrow, list or add to. */
+export function readDevice(
+  context: Context,
+  entry: Entry<DeviceDefinition>,
+  rooms: ReadonlySet<string>,
+): Device | undefined {
+  const { id, value, document, path, at } = entry;
+  const names = readNames(context, entry, value);
+  if (value.room !== undefined && !rooms.has(value.room)) {
+    reportUnknown(context, document.at([...path, "room"]), "room", value.room, rooms);
+  }
+  if (!Object.hasOwn(kinds, value.kind)) {
+    reportUnknown(context, document.at([...path, "kind"]), "kind", value.kind, Object.keys(kinds));
+    return undefined;
+  }
+  return {
+    type: "device",
+    id,
+    kind: value.kind,
+    names,
+    properties: readProperties(context, entry),
+    actions: kinds[value.kind]?.actions ?? [],
+    at,
+    ...(value.room === undefined ? {} : { room: value.room }),
+  };
+}
+
+function readProperties(
+  context: Context,
+  { id, value, document, path }: Entry<DeviceDefinition>,
+): Map<string, DataSchema> {
+  const kind = kinds[value.kind];
+  const properties = new Map(Object.entries(kind?.properties ?? {}));
+  const optional = kind?.optional ?? {};
+  const listed: Record<string, DataSchemaDefinition | null> = Array.isArray(value.properties)
+    ? Object.fromEntries(value.properties.map((name) => [name, null]))
+    : (value.properties ?? {});
+
+  for (const [index, [name, own]] of Object.entries(listed).entries()) {
+    const under = [...path, "properties", Array.isArray(value.properties) ? index : name];
+    const base = properties.get(name) ?? optional[name];
+    if (!base && own?.type === undefined) {
+      const known = [...properties.keys(), ...Object.keys(optional)];
+      const near = nearest(name, known);
+      report(
+        context,
+        "unknown-property",
+        document.atKey(under),
+        `a ${value.kind} has no property "${name}", so ${id} must say what it can hold`,
+        near ? `write ${near}, or give it a type` : `give it a type: { ${name}: { type: number } }`,
+      );
+      continue;
+    }
+    properties.set(name, merge(base, own ?? {}));
+  }
+  return properties;
+}
+
+function merge(base: DataSchema | undefined, own: DataSchemaDefinition): DataSchema {
+  const { step, type = base?.type ?? "string", ...rest } = own;
+  const minimum = own.minimum ?? base?.minimum;
+  const fallback = { boolean: false, string: own.enum?.[0] ?? "", number: 0, integer: 0 }[type];
+  const initial = own.default ?? (own.enum ? fallback : (base?.default ?? fallback));
+  const given = Object.fromEntries(Object.entries(rest).filter(([, value]) => value !== undefined));
+  return {
+    ...base,
+    ...given,
+    type,
+    ...(step === undefined ? {} : { multipleOf: step }),
+    // A narrowed range need not hold the kind's own starting value.
+    default: typeof initial === "number" ? Math.max(initial, minimum ?? initial) : initial,
+  };
+}

@@ -1,0 +1,54 @@
+import { nearest } from "../source/nearest.ts";
+import { type Context, type Entry, report } from "./context.ts";
+import type { Fragment, Intent } from "./model.ts";
+import { dropTooLarge, offsetPosition, slotsReached } from "./references.ts";
+import { readReply } from "./replies.ts";
+import { readPatterns } from "./said.ts";
+import type { IntentDefinition } from "./schema.ts";
+import { readSlots } from "./slots.ts";
+import { type Home, readSteps } from "./steps.ts";
+
+/** Reads an intent: its patterns, slots, steps and reply, each checked against the others. */
+export function readIntent(
+  context: Context,
+  entry: Entry<IntentDefinition>,
+  home: Home,
+  fragments: ReadonlyMap<string, Fragment>,
+): Intent {
+  const { id, value, document, path, at } = entry;
+  const rooms = new Set(home.rooms.keys());
+  const slotsPath = [...path, "slots"];
+  const slots = readSlots(context, document, slotsPath, value.slots ?? {}, rooms);
+  const written = readPatterns(context, document, [...path, "patterns"], value.patterns);
+  const patterns = dropTooLarge(context, written, fragments, (name) => slots.has(name));
+  const steps = value.do
+    ? readSteps(context, document, [...path, "do"], value.do, home, slots)
+    : [];
+
+  const reached = slotsReached(patterns, fragments, (name) => slots.has(name));
+  for (const [name, { pattern, offset, direct }] of reached) {
+    if (slots.has(name)) continue;
+    const known = [...slots.keys(), ...fragments.keys()];
+    const near = nearest(name, known);
+    report(
+      context,
+      "unknown-reference",
+      direct ? offsetPosition(pattern.at, offset) : pattern.at,
+      `$${name} is neither a slot of "${id}" nor a fragment`,
+      near ? `write $${near}` : `add it: slots: { ${name}: { type: percent } }`,
+    );
+  }
+  for (const slot of slots.values()) {
+    if (reached.has(slot.name) || ("default" in slot && slot.default !== undefined)) continue;
+    report(
+      context,
+      "unused-slot",
+      slot.at,
+      `no pattern of "${id}" says $${slot.name}, so it never has a value`,
+      `put $${slot.name} in a pattern, give it a default, or remove it`,
+      { severity: "warning" },
+    );
+  }
+  const reply = readReply(context, document, [...path, "reply"], value.reply, slots.keys());
+  return { id, patterns, slots, steps, reply, at };
+}

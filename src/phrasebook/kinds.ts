@@ -1,0 +1,140 @@
+import type { DataSchema } from "./property.ts";
+
+/** What a device is: the properties and actions that it has unless the device says otherwise. */
+export interface Kind {
+  /** Properties that every device of the kind has. */
+  properties: Readonly<Record<string, DataSchema>>;
+  /** Properties that a device has when it lists them. */
+  optional?: Readonly<Record<string, DataSchema>>;
+  /** Things to invoke, as actions of W3C Web of Things. */
+  actions?: readonly string[];
+}
+
+const power: DataSchema = { type: "string", enum: ["on", "off"], default: "off" };
+const percent: DataSchema = {
+  type: "integer",
+  minimum: 0,
+  maximum: 100,
+  unit: "percent",
+  default: 0,
+};
+const temperature: DataSchema = {
+  type: "number",
+  unit: "celsius",
+  readOnly: true,
+  default: 20,
+};
+const humidity: DataSchema = { ...percent, readOnly: true, default: 50 };
+const measure: DataSchema = { type: "number", minimum: 0, readOnly: true, default: 0 };
+const yesNo: DataSchema = { type: "boolean", readOnly: true, default: false };
+
+/** The kinds that Calm Phrase ships. */
+export const kinds: Readonly<Record<string, Kind>> = {
+  light: {
+    properties: { power, brightness: { ...percent, default: 100 } },
+    optional: {
+      colour: { type: "string", format: "colour", default: "#ffffff" },
+      warmth: { type: "integer", minimum: 1800, maximum: 6500, unit: "kelvin", default: 2700 },
+    },
+  },
+  plug: { properties: { power } },
+  pump: { properties: { power } },
+  fan: {
+    properties: { power, speed: percent },
+    optional: { oscillate: { type: "string", enum: ["on", "off"], default: "off" } },
+  },
+  heater: {
+    properties: {
+      power,
+      target: {
+        type: "number",
+        minimum: 5,
+        maximum: 90,
+        multipleOf: 0.5,
+        unit: "celsius",
+        default: 20,
+      },
+      temperature,
+    },
+  },
+  thermostat: {
+    properties: {
+      mode: { type: "string", enum: ["off", "heat", "cool", "auto"], default: "off" },
+      target: {
+        type: "number",
+        minimum: 5,
+        maximum: 30,
+        multipleOf: 0.5,
+        unit: "celsius",
+        default: 20,
+      },
+      temperature,
+    },
+    optional: {
+      preset: { type: "string", enum: ["home", "away", "sleep"], default: "home" },
+      humidity,
+    },
+  },
+  blind: { properties: { position: percent }, optional: { tilt: percent }, actions: ["stop"] },
+  gate: { properties: { position: percent }, actions: ["stop"] },
+  valve: { properties: { flow: power } },
+  lock: { properties: { locked: { type: "boolean", default: true } } },
+  alarm: {
+    properties: {
+      armed: { type: "string", enum: ["off", "home", "away", "night"], default: "off" },
+    },
+  },
+  camera: { properties: { power, recording: power } },
+  sensor: {
+    properties: {},
+    optional: {
+      temperature,
+      humidity,
+      illuminance: { ...measure, unit: "lux" },
+      pm25: { ...measure, unit: "microgram per cubic metre" },
+      co2: { ...measure, unit: "ppm", default: 400 },
+      moisture: { ...percent, readOnly: true },
+      contact: { type: "string", enum: ["open", "closed"], readOnly: true, default: "closed" },
+      motion: yesNo,
+      battery: { ...percent, readOnly: true, default: 100 },
+      level: { ...percent, readOnly: true },
+    },
+  },
+  player: {
+    properties: {
+      power,
+      volume: { ...percent, default: 30 },
+      muted: { type: "boolean", default: false },
+      playing: { type: "string", enum: ["play", "pause", "stop"], default: "stop" },
+    },
+    optional: { source: { type: "string", enum: [], default: "" } },
+    actions: ["play", "next", "previous"],
+  },
+  button: { properties: {}, actions: ["press"] },
+  vacuum: {
+    properties: {
+      activity: {
+        type: "string",
+        enum: ["docked", "cleaning", "paused", "returning"],
+        readOnly: true,
+        default: "docked",
+      },
+      battery: { ...percent, readOnly: true, default: 100 },
+    },
+    actions: ["start", "pause", "dock"],
+  },
+  appliance: {
+    properties: {
+      power,
+      activity: {
+        type: "string",
+        enum: ["idle", "running", "done"],
+        readOnly: true,
+        default: "idle",
+      },
+    },
+    optional: { program: { type: "string", enum: [], default: "" } },
+    actions: ["start", "stop"],
+  },
+  locator: { properties: {}, actions: ["chime"] },
+};

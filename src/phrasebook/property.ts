@@ -1,0 +1,134 @@
+import { nearest } from "../source/nearest.ts";
+
+/** A value that a property can hold. */
+export type Value = string | number | boolean;
+
+/** The state of one device: its properties and their values. */
+export type State = Readonly<Record<string, Value>>;
+
+/**
+ * What a property can hold, in the words of a data schema of the W3C Web of Things Thing
+ * Description 1.1, section 5.3.2.
+ */
+export interface DataSchema {
+  type: "boolean" | "string" | "number" | "integer";
+  minimum?: number;
+  maximum?: number;
+  /** The step: a value is a whole number of these. */
+  multipleOf?: number;
+  unit?: string;
+  enum?: readonly string[];
+  /** `colour`: a hexadecimal colour, `#rrggbb`. */
+  format?: "colour";
+  readOnly?: boolean;
+  /** The value that a simulated home starts with. */
+  default: Value;
+}
+
+export type ValueCheck = { ok: true; value: Value } | { ok: false; problem: ValueProblem };
+
+/** Why a property cannot hold a value. */
+export type ValueProblem =
+  | { problem: "type"; value: Value; expected: string }
+  | { problem: "range"; value: number; minimum?: number; maximum?: number; unit?: string }
+  | { problem: "step"; value: number; nearest: readonly number[]; unit?: string }
+  | { problem: "choice"; value: Value; choices: readonly string[]; nearest?: string };
+
+/** Whether a property can hold a value. Nothing is rounded or clamped. */
+export function checkValue(schema: DataSchema, value: Value): ValueCheck {
+  const wrong = (problem: ValueProblem): ValueCheck => ({ ok: false, problem });
+  switch (schema.type) {
+    case "boolean":
+      return typeof value === "boolean"
+        ? { ok: true, value }
+        : wrong({ problem: "type", value, expected: "true or false" });
+    case "string":
+      return checkText(schema, value);
+    case "integer":
+    case "number": {
+      if (typeof value !== "number" || !Number.isFinite(value)) {
+        return wrong({ problem: "type", value, expected: "a number" });
+      }
+      const { minimum = -Infinity, maximum = Infinity } = schema;
+      if (value < minimum || value > maximum) {
+        return wrong({
+          problem: "range",
+          value,
+          ...(schema.minimum === undefined ? {} : { minimum: schema.minimum }),
+          ...(schema.maximum === undefined ? {} : { maximum: schema.maximum }),
+          ...(schema.unit === undefined ? {} : { unit: schema.unit }),
+        });
+      }
+      const step = schema.multipleOf ?? (schema.type === "integer" ? 1 : undefined);
+      if (step !== undefined && !isMultiple(value, step)) {
+        const unit = schema.unit === undefined ? {} : { unit: schema.unit };
+        return wrong({ problem: "step", value, nearest: neighbours(value, step, schema), ...unit });
+      }
+      return { ok: true, value };
+    }
+  }
+}
+
+function checkText(schema: DataSchema, value: Value): ValueCheck {
+  if (schema.format === "colour") {
+    const isColour = typeof value === "string" && /^#[0-9a-f]{6}$/.test(value);
+    return isColour
+      ? { ok: true, value }
+      : { ok: false, problem: { problem: "type", value, expected: "a colour such as #1f75fe" } };
+  }
+  const choices = schema.enum;
+  if (typeof value !== "string") {
+    const expected = choices ? `one of ${choices.join(", ")}` : "a text";
+    return { ok: false, problem: { problem: "type", value, expected } };
+  }
+  if (!choices || choices.includes(value)) return { ok: true, value };
+  const near = nearest(value, choices);
+  return {
+    ok: false,
+    problem: { problem: "choice", value, choices, ...(near === undefined ? {} : { nearest: near }) },
+  };
+}
+
+/** Steps such as 0.1 have no exact binary form, so the quotient may miss a whole number slightly. */
+function isMultiple(value: number, step: number): boolean {
+  const steps = value / step;
+  return Math.abs(steps - Math.round(steps)) < 1e-9 * Math.max(1, Math.abs(steps));
+}
+
+function neighbours(value: number, step: number, schema: DataSchema): number[] {
+  const low = Math.floor(value / step);
+  return [low, low + 1]
+    .map((steps) => Number((steps * step).toPrecision(12)))
+    .filter((near) => near >= (schema.minimum ?? -Infinity) && near <= (schema.maximum ?? Infinity));
+}
+
+const unitSigns: Readonly<Record<string, string>> = { percent: " %", celsius: " °C", kelvin: " K" };
+
+/** A number with its unit's sign, as people write it. */
+export function printQuantity(value: number, unit?: string): string {
+  if (unit === undefined) return String(value);
+  return `${value}${unitSigns[unit] ?? ` ${unit}`}`;
+}
+
+/** Says why a property cannot hold a value, in a clause to follow the property's name. */
+export function explainValueProblem(problem: ValueProblem): string {
+  switch (problem.problem) {
+    case "type":
+      return `takes ${problem.expected}, not "${problem.value}"`;
+    case "range": {
+      const { minimum, maximum, unit, value } = problem;
+      const said = printQuantity(value, unit);
+      if (minimum === undefined) return `goes up to ${printQuantity(maximum ?? 0, unit)}, not ${said}`;
+      if (maximum === undefined) return `starts at ${printQuantity(minimum, unit)}, not ${said}`;
+      return `goes from ${minimum} to ${printQuantity(maximum, unit)}, not ${said}`;
+    }
+    case "step": {
+      const near = problem.nearest.map((value) => printQuantity(value, problem.unit)).join(" or ");
+      return `cannot be ${printQuantity(problem.value, problem.unit)}; the nearest are ${near}`;
+    }
+    case "choice": {
+      const hint = problem.nearest === undefined ? "" : ` (did you mean ${problem.nearest}?)`;
+      return `takes one of ${problem.choices.join(", ")}, not "${problem.value}"${hint}`;
+    }
+  }
+}

@@ -1,0 +1,252 @@
+import { packFor, packs } from "../language/packs.ts";
+import { compareFindings } from "../source/finding.ts";
+import { type Context, type Entry, report, reportUnknown } from "./context.ts";
+import { readDevice } from "./devices.ts";
+import { type Document, type Source, readDocument } from "./document.ts";
+import { readIntent } from "./intents.ts";
+import type {
+  Device,
+  Fragment,
+  Group,
+  Intent,
+  Phrasebook,
+  Room,
+  SpokenPattern,
+  Voicepoint,
+  Zone,
+} from "./model.ts";
+import { breakCircles, dropTooLarge } from "./references.ts";
+import { readNames, readPatterns } from "./said.ts";
+import { type PhrasebookDefinition, phrasebookSchema } from "./schema.ts";
+import { validate } from "./validate.ts";
+
+interface File {
+  document: Document;
+  content: PhrasebookDefinition;
+}
+
+/**
+ * Reads the files of a phrasebook into one checked model. Never throws: every problem is a
+ * finding, and what can be used is.
+ */
+export function readSources(sources: readonly Source[]): Phrasebook {
+  const context: Context = { findings: [], languages: ["en"] };
+  const files: File[] = [];
+  for (const source of sources) {
+    const document = readDocument(source, context.findings);
+    const content = validate(phrasebookSchema, document, context.findings);
+    if (content) files.push({ document, content });
+  }
+  const name = single(context, files, "phrasebook") ?? "Home";
+  context.languages = readLanguages(context, files);
+
+  const roomEntries = section(context, files, "rooms");
+  const roomIds = idsOf(files, "rooms");
+  const rooms = mapOf(roomEntries, (entry): Room => {
+    const { id, value, at } = entry;
+    return { type: "room", id, names: readNames(context, entry, value), at };
+  });
+  const zones = mapOf(section(context, files, "zones"), (entry): Zone => {
+    const { id, value, at } = entry;
+    const known = checkIds(context, entry, "rooms", value.rooms, "room", roomIds);
+    return { type: "zone", id, names: readNames(context, entry, value), rooms: known, at };
+  });
+  const voicepoints = mapOf(section(context, files, "voicepoints"), (entry): Voicepoint => {
+    const { id, value, document, path, at } = entry;
+    if (!roomIds.has(value.room)) {
+      reportUnknown(context, document.at([...path, "room"]), "room", value.room, roomIds);
+    }
+    return { id, room: value.room, at };
+  });
+  const devices = mapOf(section(context, files, "devices"), (entry): Device | undefined =>
+    readDevice(context, entry, roomIds),
+  );
+  const groups = readGroups(context, files);
+  reportSharedIds(context, [rooms, zones, devices, groups]);
+
+  const fragments = new Map<string, Fragment>();
+  for (const entry of section(context, files, "fragments")) {
+    const { id, value, document, path, at } = entry;
+    const patterns = readPatterns(context, document, path, value);
+    fragments.set(id, { name: id, patterns, at });
+  }
+  breakCircles(context, fragments);
+  for (const fragment of fragments.values()) {
+    const patterns = dropTooLarge(context, fragment.patterns, fragments, () => false);
+    fragments.set(fragment.name, { ...fragment, patterns });
+  }
+
+  const home = { devices, groups, rooms, zones };
+  const intents = mapOf(section(context, files, "intents"), (entry): Intent => {
+    return readIntent(context, entry, home, fragments);
+  });
+
+  return {
+    name,
+    languages: context.languages,
+    address: readAddress(context, files),
+    rooms,
+    zones,
+    voicepoints,
+    devices,
+    groups,
+    fragments,
+    intents,
+    problems: context.findings.sort(compareFindings),
+  };
+}
+
+function readLanguages(context: Context, files: readonly File[]): string[] {
+  const written = single(context, files, "languages");
+  const file = files.find(({ content }) => content.languages);
+  const languages = (written ?? []).filter((tag, index) => {
+    if (packFor(tag)) return true;
+    const known = packs.map(({ language }) => language).join(", ");
+    const at = file?.document.at(["languages", index]) ?? { file: "", line: 1, column: 1 };
+    report(
+      context,
+      "unknown-language",
+      at,
+      `Calm Phrase does not speak "${tag}"`,
+      `write one of ${known}`,
+    );
+    return false;
+  });
+  return languages.length > 0 ? languages : ["en"];
+}
+
+function readAddress(context: Context, files: readonly File[]): SpokenPattern[] {
+  return files.flatMap(({ document, content }) =>
+    readPatterns(context, document, ["address"], content.address),
+  );
+}
+
+/** A section that is one value for the whole phrasebook: a second one is a finding. */
+function single<Key extends "phrasebook" | "languages">(
+  context: Context,
+  files: readonly File[],
+  key: Key,
+): PhrasebookDefinition[Key] {
+  const written = files.filter(({ content }) => content[key] !== undefined);
+  const [first, ...others] = written;
+  for (const other of others) {
+    const at = other.document.atKey([key]);
+    const also = first ? [first.document.atKey([key])] : [];
+    const fix = "keep one of them";
+    report(context, "defined-twice", at, `"${key}" is written twice`, fix, { also });
+  }
+  return first?.content[key];
+}
+
+type SectionName =
+  "rooms" | "zones" | "voicepoints" | "devices" | "groups" | "fragments" | "intents";
+type EntryOf<Name extends SectionName> = NonNullable<
+  NonNullable<PhrasebookDefinition[Name]>[string]
+>;
+
+/** The entries of a section over all files; the first of two with one id counts. */
+function section<Name extends SectionName>(
+  context: Context,
+  files: readonly File[],
+  name: Name,
+): Entry<EntryOf<Name>>[] {
+  const found = new Map<string, Entry<EntryOf<Name>>>();
+  for (const { document, content } of files) {
+    for (const [id, value] of Object.entries(content[name] ?? {})) {
+      const path = [name, id];
+      const at = document.atKey(path);
+      const first = found.get(id);
+      if (first) {
+        const message = `"${id}" is defined twice under ${name}`;
+        const fix = "give one of them another id, or join what they say";
+        report(context, "defined-twice", at, message, fix, { also: [first.at] });
+        continue;
+      }
+      found.set(id, { id, value: (value ?? {}) as EntryOf<Name>, document, path, at });
+    }
+  }
+  return [...found.values()];
+}
+
+/** Ids as written, those of entries that could not be read included: they are no unknown names. */
+function idsOf(files: readonly File[], name: SectionName): Set<string> {
+  return new Set(
+    files.flatMap(({ document }) => {
+      const written = (document.value as Record<string, unknown>)[name];
+      return typeof written === "object" && written !== null ? Object.keys(written) : [];
+    }),
+  );
+}
+
+function mapOf<In extends { id: string }, Out>(
+  entries: readonly In[],
+  read: (entry: In) => Out | undefined,
+): Map<string, Out> {
+  const map = new Map<string, Out>();
+  for (const entry of entries) {
+    const value = read(entry);
+    if (value !== undefined) map.set(entry.id, value);
+  }
+  return map;
+}
+
+function checkIds(
+  context: Context,
+  { document, path }: Entry<unknown>,
+  key: string,
+  ids: readonly string[],
+  what: string,
+  known: ReadonlySet<string>,
+): string[] {
+  return ids.filter((id, index) => {
+    if (known.has(id)) return true;
+    reportUnknown(context, document.at([...path, key, index]), what, id, known);
+    return false;
+  });
+}
+
+function readGroups(context: Context, files: readonly File[]): Map<string, Group> {
+  const known = new Set([...idsOf(files, "devices"), ...idsOf(files, "groups")]);
+  const groups = mapOf(section(context, files, "groups"), (entry): Group => {
+    const { id, value, at } = entry;
+    const members = checkIds(context, entry, "members", value.members, "device or group", known);
+    return { type: "group", id, names: readNames(context, entry, value), members, at };
+  });
+  const done = new Set<string>();
+  const visit = (id: string, trail: readonly string[]): void => {
+    const group = groups.get(id);
+    const start = trail.indexOf(id);
+    if (group && start >= 0) {
+      const circle = [...trail.slice(start), id].join(" → ");
+      const fix = "take one of them out of the other's members";
+      report(context, "group-circle", group.at, `groups go in a circle: ${circle}`, fix);
+      for (const each of trail.slice(start)) groups.delete(each);
+      return;
+    }
+    if (!group || done.has(id)) return;
+    for (const member of group.members) visit(member, [...trail, id]);
+    done.add(id);
+  };
+  for (const id of [...groups.keys()]) visit(id, []);
+  return groups;
+}
+
+/** Steps name devices, groups, rooms and zones by id alone, so no two of these may share one. */
+function reportSharedIds(
+  context: Context,
+  maps: readonly ReadonlyMap<string, { type: string; at: Entry<unknown>["at"] }>[],
+): void {
+  const seen = new Map<string, { type: string; at: Entry<unknown>["at"] }>();
+  for (const map of maps) {
+    for (const [id, entry] of map) {
+      const first = seen.get(id);
+      if (first) {
+        const message = `the ${entry.type} "${id}" has the id of a ${first.type}`;
+        const fix = `give it another id, and name: ${id.replaceAll("-", " ")}`;
+        report(context, "defined-twice", entry.at, message, fix, { also: [first.at] });
+      } else {
+        seen.set(id, entry);
+      }
+    }
+  }
+}

@@ -1,0 +1,173 @@
+import * as z from "zod/mini";
+import { kinds } from "./kinds.ts";
+
+/*
+ * The shape of a phrasebook as it is written: one definition for YAML files, for definePhrasebook
+ * and for the JSON Schema that editors use. The text of each `error` is the advice that a person
+ * gets when something else stands there.
+ */
+
+const text = z.string({ error: "write a text" });
+const texts = z.array(text, { error: "write a list of texts" });
+
+const saidAdvice = "write one text, a list of texts, or a map from language to text or list";
+
+/** Anything said: one text, a list for the first language, or a map from language to either. */
+export const saidSchema = z.union([text, texts, z.record(z.string(), z.union([text, texts]))], {
+  error: saidAdvice,
+});
+
+/** A reply: one text, or one for each language. A list would leave open which one is said. */
+const replySchema = z.union([text, z.record(z.string(), text)], {
+  error: "write one text, or a map from language to one text",
+});
+
+const idAdvice = "ids are lower-case letters, digits and hyphens, such as kiln-vent";
+const id = z.string().check(z.regex(/^[\p{Ll}\p{Lo}\p{N}]+(?:-[\p{Ll}\p{Lo}\p{N}]+)*$/u, idAdvice));
+
+const reference = z.string({ error: "write an id" });
+const references = z.array(reference, { error: "write a list of ids: [one, two]" });
+
+/** A section maps ids to entries; an entry with nothing to say may be left empty. */
+function section<Entry extends z.ZodMiniType>(entry: Entry) {
+  return z.optional(
+    z.record(id, z.nullable(entry), { error: "write a map from ids to what they are" }),
+  );
+}
+
+const valueSchema = z.union([z.string(), z.number(), z.boolean()], {
+  error: "write a text, a number, true or false",
+});
+
+/** States of devices: `{ plinth-spots: { power: on } }`. */
+export const statesSchema = z.record(
+  z.string(),
+  z.record(z.string(), valueSchema, { error: "write a map from property to value" }),
+  { error: "write a map from device to its properties: { plinth-spots: { power: on } }" },
+);
+
+const named = { name: z.optional(saidSchema), aliases: z.optional(saidSchema) };
+
+const roomSchema = z.strictObject(named, { error: "write a map: { aliases: [firing room] }" });
+
+const zoneSchema = z.strictObject(
+  { ...named, rooms: references },
+  { error: "write a map with rooms: { rooms: [kiln-room] }" },
+);
+
+const voicepointSchema = z.strictObject(
+  { room: reference },
+  { error: "write a map with a room: { room: kiln-room }" },
+);
+
+const dataSchema = z.strictObject(
+  {
+    type: z.optional(z.enum(["boolean", "string", "number", "integer"])),
+    minimum: z.optional(z.number()),
+    maximum: z.optional(z.number()),
+    step: z.optional(z.number()),
+    unit: z.optional(z.string()),
+    enum: z.optional(texts),
+    readOnly: z.optional(z.boolean()),
+    default: z.optional(valueSchema),
+  },
+  { error: "write a map such as { minimum: 20, maximum: 60 }" },
+);
+
+const deviceSchema = z.strictObject(
+  {
+    ...named,
+    kind: z.string({ error: `write a kind: one of ${Object.keys(kinds).join(", ")}` }),
+    room: z.optional(reference),
+    properties: z.optional(
+      z.union([texts, z.record(z.string(), z.nullable(dataSchema))], {
+        error: "write a list of properties, or a map from property to what it can hold",
+      }),
+    ),
+  },
+  { error: "write a map with a kind: { kind: light, room: loft }" },
+);
+
+const groupSchema = z.strictObject(
+  { ...named, members: references },
+  { error: "write a map with members: { members: [plinth-spots] }" },
+);
+
+const valuesSchema = z.union([texts, z.record(z.string(), z.nullable(saidSchema))], {
+  error: "write a list of values, or a map from value to the words said for it",
+});
+
+/** A number slot may have values with words of their own: `33: [low, slow]`. */
+function numberSlot<Type extends string>(type: Type) {
+  return z.strictObject({
+    type: z.literal(type),
+    minimum: z.optional(z.number()),
+    maximum: z.optional(z.number()),
+    step: z.optional(z.number()),
+    values: z.optional(valuesSchema),
+    default: z.optional(z.number()),
+  });
+}
+
+const slotSchema = z.discriminatedUnion(
+  "type",
+  [
+    z.strictObject({
+      type: z.literal("target"),
+      kind: z.optional(z.union([reference, references])),
+      room: z.optional(reference),
+    }),
+    numberSlot("percent"),
+    numberSlot("number"),
+    numberSlot("temperature"),
+    z.strictObject({
+      type: z.literal("choice"),
+      values: valuesSchema,
+      default: z.optional(valueSchema),
+    }),
+  ],
+  { error: "write a map with a type: target, percent, number, temperature or choice" },
+);
+
+const stepSchema = z.strictObject(
+  { set: statesSchema },
+  { error: "write a step: set: { kiln-vent: { speed: 60 } }" },
+);
+
+const intentSchema = z.strictObject(
+  {
+    patterns: saidSchema,
+    slots: z.optional(z.record(z.string(), slotSchema)),
+    do: z.optional(
+      z.union([z.array(stepSchema), stepSchema], { error: "write a list of steps" }),
+    ),
+    reply: z.optional(replySchema),
+  },
+  { error: 'write a map with patterns: { patterns: ["extractor to $level"] }' },
+);
+
+/** One file of a phrasebook. */
+export const phrasebookSchema = z.strictObject(
+  {
+    phrasebook: z.optional(text),
+    languages: z.optional(z.array(text, { error: "write a list of language tags: [en-GB]" })),
+    address: z.optional(saidSchema),
+    rooms: section(roomSchema),
+    zones: section(zoneSchema),
+    voicepoints: section(voicepointSchema),
+    devices: section(deviceSchema),
+    groups: section(groupSchema),
+    fragments: z.optional(z.record(z.string(), saidSchema)),
+    intents: section(intentSchema),
+  },
+  { error: "write a map of sections: rooms, devices, intents and so on" },
+);
+
+export type PhrasebookDefinition = z.input<typeof phrasebookSchema>;
+export type SaidDefinition = z.input<typeof saidSchema>;
+export type ReplyDefinition = z.input<typeof replySchema>;
+export type SlotDefinition = z.input<typeof slotSchema>;
+export type StatesDefinition = z.input<typeof statesSchema>;
+export type DataSchemaDefinition = z.input<typeof dataSchema>;
+export type DeviceDefinition = z.input<typeof deviceSchema>;
+export type IntentDefinition = z.input<typeof intentSchema>;

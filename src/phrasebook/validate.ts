@@ -1,0 +1,201 @@
+import type * as z from "zod/mini";
+import type { Finding } from "../source/finding.ts";
+import { nearest } from "../source/nearest.ts";
+import type { Document, Path } from "./document.ts";
+
+type Schema = z.ZodMiniType;
+type Issue = z.core.$ZodIssue;
+
+/** Parts that are left out one after another before a document is given up. */
+const mostRounds = 8;
+
+/**
+ * Holds a document against a schema. Whatever does not fit is reported, all of it, and left out,
+ * so that the rest can be used.
+ */
+export function validate<T>(
+  schema: z.ZodMiniType<T>,
+  document: Document,
+  findings: Finding[],
+): T | undefined {
+  if (document.value === undefined || document.value === null) return undefined;
+  const first = schema.safeParse(document.value);
+  if (first.success) return first.data;
+
+  let rest: unknown = structuredClone(document.value);
+  let issues = flatten(first.error.issues);
+  for (let round = 0; round < mostRounds; round++) {
+    for (const finding of describe(issues, schema, document)) findings.push(finding);
+    for (const { issue, path } of issues) {
+      const keys = issue.code === "unrecognized_keys" ? issue.keys : undefined;
+      rest = keys
+        ? keys.reduce((value: unknown, key) => without(value, [...path, key]), rest)
+        : without(rest, path);
+    }
+    const next = schema.safeParse(rest);
+    if (next.success) return next.data;
+    // What follows from leaving parts out is no news to the reader.
+    issues = flatten(next.error.issues).filter(({ issue }) => !isMissing(issue, rest));
+    if (issues.length === 0) issues = flatten(next.error.issues).map(parentOf);
+  }
+  return undefined;
+}
+
+interface Located {
+  issue: Issue;
+  path: Path;
+  silent?: boolean;
+}
+
+/** The issues themselves; of a union, those of the form that was meant. */
+function flatten(issues: readonly Issue[], prefix: Path = []): Located[] {
+  return issues.flatMap((issue): Located[] => {
+    const path = [...prefix, ...issue.path];
+    if (issue.code === "invalid_union") {
+      const meant = issue.errors.find((branch) => branch.every((inner) => !isShape(inner)));
+      if (meant && meant.length > 0) return flatten(meant as Issue[], path);
+    }
+    return [{ issue, path }];
+  });
+}
+
+/** Whether a union's branch failed at its top: the value has another shape altogether. */
+function isShape(issue: Issue): boolean {
+  return issue.path.length === 0 && issue.code !== "unrecognized_keys";
+}
+
+function parentOf({ issue, path }: Located): Located {
+  return { issue, path: path.slice(0, -1), silent: true };
+}
+
+function describe(issues: Located[], schema: Schema, document: Document): Finding[] {
+  const unknown = issues.flatMap(({ issue, path, silent }) =>
+    issue.code === "unrecognized_keys" && !silent
+      ? issue.keys.map((key) => {
+          const known = keysAt(schema, path);
+          return { key, path, known, near: nearest(key, known) };
+        })
+      : [],
+  );
+  const misspelled = new Set(
+    unknown.flatMap(({ path, near }) => (near ? [JSON.stringify([...path, near].map(String))] : [])),
+  );
+  const findings = unknown.map(({ key, path, known, near }): Finding => {
+    return {
+      rule: "unknown-key",
+      severity: "error",
+      message: `nothing here is called "${key}"`,
+      fix: near ? `write ${near}` : `write one of ${known.join(", ")}`,
+      at: document.atKey([...path, key]),
+    };
+  });
+  for (const { issue, path, silent } of issues) {
+    if (silent || issue.code === "unrecognized_keys") continue;
+    const missing = isMissing(issue, document.value, path);
+    if (missing && misspelled.has(JSON.stringify(path.map(String)))) continue;
+    findings.push(describeOne(issue, path, missing, document));
+  }
+  return findings;
+}
+
+function describeOne(issue: Issue, path: Path, missing: boolean, document: Document): Finding {
+  const key = String(path.at(-1) ?? "this file");
+  if (missing) {
+    return {
+      rule: "missing-key",
+      severity: "error",
+      message: `"${key}" is missing`,
+      fix: issue.message,
+      at: document.atKey(path.slice(0, -1)),
+    };
+  }
+  if (issue.code === "invalid_key") {
+    return {
+      rule: "wrong-id",
+      severity: "error",
+      message: `"${key}" cannot be an id`,
+      fix: issue.issues[0]?.message ?? issue.message,
+      at: document.atKey(path),
+    };
+  }
+  const allowed = issue.code === "invalid_value" ? issue.values.map(String) : undefined;
+  const written = valueAt(document.value, path);
+  const near = allowed && nearest(String(written), allowed);
+  return {
+    rule: "wrong-value",
+    severity: "error",
+    message: `${describeValue(written)} cannot stand under "${key}"`,
+    fix: near
+      ? `write ${near}`
+      : allowed
+        ? `write one of ${allowed.join(", ")}`
+        : issue.message === "Invalid input"
+          ? `write ${issue.code === "invalid_type" ? `a ${issue.expected}` : "something else"}`
+          : issue.message,
+    at: document.at(path),
+  };
+}
+
+function describeValue(value: unknown): string {
+  if (value === null) return "an empty value";
+  if (Array.isArray(value)) return "a list";
+  return typeof value === "object" ? "a map" : `"${String(value)}"`;
+}
+
+function isMissing(issue: Issue, root: unknown, path: Path = issue.path): boolean {
+  return path.length > 0 && valueAt(root, path) === undefined;
+}
+
+function valueAt(root: unknown, path: Path): unknown {
+  let value = root;
+  for (const key of path) {
+    if (typeof value !== "object" || value === null || !Object.hasOwn(value, key)) return undefined;
+    value = (value as Record<PropertyKey, unknown>)[key];
+  }
+  return value;
+}
+
+function without(root: unknown, path: Path): unknown {
+  const key = path.at(-1);
+  if (key === undefined) return undefined;
+  const parent = valueAt(root, path.slice(0, -1));
+  if (Array.isArray(parent)) parent.splice(Number(key), 1);
+  else if (typeof parent === "object" && parent !== null) Reflect.deleteProperty(parent, key);
+  return root;
+}
+
+/** The keys that a map at a path may have, read off the schema. */
+function keysAt(schema: Schema, path: Path): string[] {
+  let reached: Schema[] = [schema];
+  for (const key of path) reached = reached.flatMap((inner) => step(inner, key));
+  return reached.flatMap(unwrap).flatMap((inner) => {
+    const { def } = inner._zod as { def: { type: string; shape?: Record<string, Schema> } };
+    return Object.keys(def.shape ?? {});
+  });
+}
+
+interface Definition {
+  innerType?: Schema;
+  options?: Schema[];
+  shape?: Record<string, Schema>;
+  valueType?: Schema;
+  element?: Schema;
+}
+
+function definitionOf(schema: Schema): Definition {
+  return schema._zod.def as Definition;
+}
+
+function unwrap(schema: Schema): Schema[] {
+  const { innerType, options } = definitionOf(schema);
+  if (innerType) return unwrap(innerType);
+  return options ? options.flatMap(unwrap) : [schema];
+}
+
+function step(schema: Schema, key: PropertyKey): Schema[] {
+  return unwrap(schema).flatMap((inner) => {
+    const { shape, valueType, element } = definitionOf(inner);
+    const next = shape ? shape[String(key)] : (valueType ?? element);
+    return next ? [next] : [];
+  });
+}

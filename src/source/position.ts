@@ -1,0 +1,14 @@
+/** A place in a source text. Lines and columns count from 1, as editors show them. */
+export interface Position {
+  file: string;
+  line: number;
+  column: number;
+}
+
+/** Half-open range of UTF-16 code units in one text. */
+export type Span = readonly [start: number, end: number];
+
+/** `file:line:column`, the form that terminals and editors turn into a link. */
+export function printPosition({ file, line, column }: Position): string {
+  return `${file}:${line}:${column}`;
+}

@@ -1,0 +1,211 @@
+import type { Book } from "../home/book.ts";
+import { countPhrases, phrases } from "../pattern/phrases.ts";
+import { type Context, report, reportUnknown } from "../phrasebook/context.ts";
+import { type Document, type Path, readDocument } from "../phrasebook/document.ts";
+import type { SourceText } from "../phrasebook/document.ts";
+import { fragmentTree } from "../phrasebook/references.ts";
+import { readPatterns } from "../phrasebook/said.ts";
+import { type Conditions, type States, readConditions, readStates } from "../phrasebook/steps.ts";
+import { validate } from "../phrasebook/validate.ts";
+import type { Finding } from "../source/finding.ts";
+import { nearest } from "../source/nearest.ts";
+import type { Position } from "../source/position.ts";
+import { devicesOf } from "../hearing/targets.ts";
+import {
+  type CaseDefinition,
+  type ExpectDefinition,
+  type ExpectedOutcome,
+  type SuiteDefinition,
+  outcomes,
+  suiteSchema,
+} from "./schema.ts";
+
+/** A checked suite: utterances and what each must come to. */
+export interface Suite {
+  name: string;
+  file: string;
+  cases: readonly Case[];
+}
+
+/** One case; a pattern makes one for each of its phrases. */
+export interface Case {
+  phrase: string;
+  language: string;
+  /** The voicepoint. */
+  at?: string;
+  given: States;
+  expect: Expectation;
+  position: Position;
+}
+
+export interface Expectation {
+  outcome?: ExpectedOutcome;
+  intent?: string;
+  /** The exact effect: these properties of these devices, and no others. */
+  set?: Conditions;
+  /** A phrase that must have the same effect. */
+  sameAs?: string;
+  /** Globs over what is said and over the reason of a refusal. */
+  reply?: string;
+  reason?: string;
+  /** States that must hold afterwards. */
+  home?: Conditions;
+}
+
+/** Most phrases that one case may make. */
+const mostPhrases = 20_000;
+
+/** Reads suite files; findings hold what is wrong with them. */
+export function readSuites(
+  book: Book,
+  sources: readonly SourceText[],
+): { suites: Suite[]; problems: Finding[] } {
+  const context: Context = { findings: [], languages: book.languages };
+  const suites = sources.flatMap((source): Suite[] => {
+    const document = readDocument(source, context.findings);
+    const content = validate(suiteSchema, document, context.findings);
+    return content ? [readSuite(context, book, document, content)] : [];
+  });
+  return { suites, problems: context.findings };
+}
+
+function readSuite(
+  context: Context,
+  book: Book,
+  document: Document,
+  content: SuiteDefinition,
+): Suite {
+  const shared = readSetting(context, book, document, [], content);
+  const cases = content.cases.flatMap((each, index) =>
+    readCase(context, book, document, ["cases", index], each, shared),
+  );
+  return { name: content.suite, file: document.path, cases };
+}
+
+interface CaseSetting {
+  at?: string;
+  language?: string;
+  given: States;
+}
+
+function readSetting(
+  context: Context,
+  book: Book,
+  document: Document,
+  path: Path,
+  { at, language, given }: Pick<CaseDefinition, "at" | "language" | "given">,
+): CaseSetting {
+  if (at !== undefined && !book.voicepoints.has(at)) {
+    const known = book.voicepoints.keys();
+    reportUnknown(context, document.at([...path, "at"]), "voicepoint", at, known);
+  }
+  if (language !== undefined && !book.languages.includes(language)) {
+    const known = book.languages;
+    reportUnknown(context, document.at([...path, "language"]), "language", language, known);
+  }
+  const states = readStates(context, document, [...path, "given"], given ?? {}, book.devices);
+  return {
+    ...(at === undefined ? {} : { at }),
+    ...(language === undefined ? {} : { language }),
+    given: states,
+  };
+}
+
+function readCase(
+  context: Context,
+  book: Book,
+  document: Document,
+  path: Path,
+  written: CaseDefinition,
+  shared: CaseSetting,
+): Case[] {
+  const own = readSetting(context, book, document, path, written);
+  const expect = readExpectation(context, book, document, [...path, "expect"], written.expect);
+  const language = own.language ?? shared.language ?? book.languages[0] ?? "en";
+  const given = new Map(shared.given);
+  for (const [id, state] of own.given) given.set(id, { ...given.get(id), ...state });
+  const at = own.at ?? shared.at;
+  const position = document.at([...path, "hear"]);
+
+  // A text without a language is in the language of the case.
+  const inLanguage = { ...context, languages: [language, ...context.languages] };
+  const patterns = readPatterns(inLanguage, document, [...path, "hear"], written.hear);
+  return patterns.flatMap((pattern): Case[] => {
+    const resolve = (name: string) => fragmentTree(book.fragments.get(name), pattern.language);
+    const count = countPhrases(pattern.tree, resolve);
+    if (count === 0 || count > mostPhrases) {
+      const message =
+        count === 0
+          ? "the pattern makes no phrase to hear"
+          : `the pattern makes more than ${mostPhrases} phrases`;
+      const fix = count === 0 ? "use words, and fragments that exist" : "split it, or say less";
+      report(context, "case-phrases", pattern.at, message, fix);
+      return [];
+    }
+    return [...phrases(pattern.tree, resolve)].map((words) => ({
+      phrase: words.join(" "),
+      language: pattern.language,
+      ...(at === undefined ? {} : { at }),
+      given,
+      expect,
+      position,
+    }));
+  });
+}
+
+const sameAs = /^same as "(.+)"$/;
+
+function readExpectation(
+  context: Context,
+  book: Book,
+  document: Document,
+  path: Path,
+  written: ExpectDefinition,
+): Expectation {
+  if (typeof written === "string") {
+    const phrase = sameAs.exec(written)?.[1];
+    if (phrase !== undefined) return { sameAs: phrase };
+    const outcome = outcomes.find((each) => each === written);
+    if (outcome) return { outcome };
+    const near = nearest(written, outcomes);
+    report(
+      context,
+      "wrong-value",
+      document.at(path),
+      `"${written}" is no outcome`,
+      near ? `write ${near}` : `write one of ${outcomes.join(", ")}, or same as "…"`,
+    );
+    return {};
+  }
+  const { outcome, intent, set, reply, reason, home } = written;
+  if (intent !== undefined && !book.intents.has(intent)) {
+    const known = book.intents.keys();
+    reportUnknown(context, document.at([...path, "intent"]), "intent", intent, known);
+  }
+  const conditions = (key: "set" | "home", states: NonNullable<typeof set>): Conditions =>
+    readConditions(context, document, [...path, key], expandGroups(book, states), book.devices);
+  return {
+    ...(outcome === undefined ? {} : { outcome }),
+    ...(intent === undefined ? {} : { intent }),
+    ...(set === undefined ? {} : { set: conditions("set", set) }),
+    ...(reply === undefined ? {} : { reply }),
+    ...(reason === undefined ? {} : { reason }),
+    ...(home === undefined ? {} : { home: conditions("home", home) }),
+  };
+}
+
+/** A group, room or zone stands for those of its devices that have the properties asked for. */
+function expandGroups(
+  book: Book,
+  states: NonNullable<Exclude<ExpectDefinition, string>["set"]>,
+): typeof states {
+  return Object.fromEntries(
+    Object.entries(states).flatMap(([id, values]) => {
+      const entity = book.groups.get(id) ?? book.rooms.get(id) ?? book.zones.get(id);
+      if (!entity || book.devices.has(id)) return [[id, values]];
+      return devicesOf(book, entity)
+        .filter(({ properties }) => Object.keys(values).every((name) => properties.has(name)))
+        .map((device) => [device.id, values]);
+    }),
+  );
+}
