@@ -55,7 +55,7 @@ async function converse(
 ): Promise<number> {
   const home = book.simulate();
   const paint = paintFor(process.stdout);
-  const isTerminal = process.stdin.isTTY === true;
+  const isTerminal = process.stdin.isTTY;
   if (isTerminal && !json) {
     print(`${book.name} is listening. Type a phrase; Ctrl+D ends.`);
   }

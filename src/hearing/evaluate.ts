@@ -129,7 +129,7 @@ function understand(
     }
   }
   for (const slot of intent.slots.values()) {
-    if (slots[slot.name] || !("default" in slot) || slot.default === undefined) continue;
+    if (slot.name in slots || slot.type === "target" || slot.default === undefined) continue;
     slots[slot.name] = { value: slot.default, words: "" };
   }
   return apply(book, intent, slots, targets);
@@ -145,7 +145,8 @@ function propertiesAsked(intent: Intent, slot: string): string[] {
 }
 
 function slotProblem(slot: Slot, value: Value): string | undefined {
-  if (slot.type === "target" || slot.type === "choice" || typeof value !== "number") return undefined;
+  if (slot.type === "target" || slot.type === "choice" || typeof value !== "number")
+    return undefined;
   const check = checkValue(slotSchema(slot), value);
   return check.ok ? undefined : explainValueProblem(check.problem);
 }
@@ -187,7 +188,10 @@ function apply(
     for (const device of affected) {
       const schema = device.properties.get(setting.property);
       if (!schema || schema.readOnly) {
-        skipped.push({ device: device.id, reason: `${device.id} has no ${setting.property} to set` });
+        skipped.push({
+          device: device.id,
+          reason: `${device.id} has no ${setting.property} to set`,
+        });
         continue;
       }
       const check = checkValue(schema, value);

@@ -82,7 +82,7 @@ function singleChanges(
     for (const state of next) {
       const symbol = network.symbol[state] ?? anyWord;
       const type = slotTypeOf(symbol);
-      if (complete[at]?.has(state) && symbol !== anyWord && type < 0) {
+      if (complete[at]?.has(state) && symbol !== anyWord) {
         changes.push({ miss: "missing", from: at, end: at, state, cost: 0.6 });
       }
       if (word === undefined) continue;
@@ -91,13 +91,21 @@ function singleChanges(
         changes.push({ miss: "word", from: at, end: at + 1, state, cost });
       } else if (type >= 0) {
         for (let end = at + 1; end <= Math.min(count, at + 5); end++) {
-          if (!complete[end]?.has(state)) continue;
+          if (!complete[end]?.has(state) || holdsMatch(chart, type, at, end)) continue;
           changes.push(...slotChanges(engine, state, at, end, nearestNames));
         }
       }
     }
   }
   return changes;
+}
+
+/** Whether some of the words are what a slot takes already: then the others are too many. */
+function holdsMatch(chart: Chart, type: number, from: number, end: number): boolean {
+  for (let at = from; at < end; at++) {
+    if (chart.matches(type, at).some((match) => match.end <= end)) return true;
+  }
+  return false;
 }
 
 function slotChanges(
@@ -232,10 +240,12 @@ function describe(
       return { ...base, expected: [], message, ...patternPaste(engine, change, words) };
     }
     case "missing": {
-      const expected = engine.lexicon.word(symbol);
+      const expected = slot ? `$${slot.name}` : engine.lexicon.word(symbol);
       const place = first ? `before "${first.text}"` : "at the end";
       const message = `"${expected}" is missing ${place}`;
-      return { ...base, expected: [expected], message, ...patternPaste(engine, change, words) };
+      // A slot that could be left out would have no value.
+      const paste = slot ? {} : patternPaste(engine, change, words);
+      return { ...base, expected: [expected], message, ...paste };
     }
     default: {
       const expected = engine.lexicon.word(symbol);
@@ -350,7 +360,7 @@ function furthest(
 /** Names that some words of the utterance come close to. */
 function namesWithin(engine: Engine, utterance: Utterance): NearMiss[] {
   const search = createNameSearch(engine, utterance);
-  const found: (NearMiss & { cost: number })[] = [];
+  const found: { cost: number; told: NearMiss }[] = [];
   for (let from = 0; from < utterance.words.length; from++) {
     for (let end = from + 1; end <= Math.min(utterance.words.length, from + 4); end++) {
       const near = search(from, end);
@@ -365,8 +375,11 @@ function namesWithin(engine: Engine, utterance: Utterance): NearMiss[] {
           : `"${words}" is near "${name.text}" (${entity.type} ${entity.id})`;
       const expected = [name.text];
       const { cost } = near;
-      found.push({ miss: "name", words, start, end: stop, expected, at: name.at, message, cost });
+      found.push({
+        cost,
+        told: { miss: "name", words, start, end: stop, expected, at: name.at, message },
+      });
     }
   }
-  return found.sort((a, b) => a.cost - b.cost).map(({ cost: _, ...miss }) => miss);
+  return found.sort((a, b) => a.cost - b.cost).map(({ told }) => told);
 }

@@ -88,7 +88,7 @@ export function createNumberReader(pack: LanguagePack): NumberReader {
       }
       const single = options.find((option) => option.end === at + 1 && option.value < 10);
       if (!single || text.length > 8) return found;
-      text += single.value;
+      text += String(single.value);
       at = single.end;
     }
   };

@@ -33,6 +33,7 @@ function sortOf(character: string): Sort {
     return character === "%" || character === "&" ? "symbol" : "gap";
   }
   if (character === "’" || format.test(character)) return "joiner";
+  if (character === "−") return "gap";
   if (letter.test(character)) return "letter";
   if (digit.test(character)) return "digit";
   if (fraction.test(character)) return "fraction";
@@ -45,7 +46,10 @@ function sortOf(character: string): Sort {
  */
 function fold(text: string, language: string): string {
   const plain = text.normalize("NFKC").toLocaleLowerCase(language);
-  return plain.replace(/\p{Cf}/gu, "").replaceAll("’", "'").replaceAll("ß", "ss");
+  return plain
+    .replace(/\p{Cf}/gu, "")
+    .replaceAll("’", "'")
+    .replaceAll("ß", "ss");
 }
 
 function isAscii(text: string): boolean {

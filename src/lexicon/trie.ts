@@ -6,7 +6,11 @@
 export interface Trie<T> {
   insert: (words: readonly number[], value: T) => void;
   /** Calls back for every sequence that starts at `from`, shortest first. */
-  match: (words: ArrayLike<number>, from: number, found: (end: number, values: T[]) => void) => void;
+  match: (
+    words: ArrayLike<number>,
+    from: number,
+    found: (end: number, values: T[]) => void,
+  ) => void;
 }
 
 const free = -1;

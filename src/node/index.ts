@@ -1,2 +1,3 @@
 /** Calm Phrase in Node.js: phrasebooks from files. */
 export { openPhrasebook, type OpenOptions } from "./open.ts";
+export { jsonSchemas } from "./schemas.ts";

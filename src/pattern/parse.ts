@@ -10,9 +10,7 @@ export interface PatternError {
   offset: number;
 }
 
-export type Parsed =
-  | { ok: true; pattern: Pattern }
-  | { ok: false; error: PatternError };
+export type Parsed = { ok: true; pattern: Pattern } | { ok: false; error: PatternError };
 
 /** Deepest nesting of brackets that is read. */
 const deepest = 60;
@@ -254,7 +252,7 @@ function readReference(reader: Reader): Pattern {
   while (end < text.length && nameCharacter.test(text.charAt(end))) end++;
   const name = text.slice(start + 1, end);
   if (name === "") {
-    throw new Stop(start, '"$" has no name after it', "write $name, or quote it: \"$\"");
+    throw new Stop(start, '"$" has no name after it', 'write $name, or quote it: "$"');
   }
   reader.at = end;
   const span: Span = [start, end];

@@ -7,7 +7,11 @@ import type { Pattern } from "./tree.ts";
  *
  * @param known Sizes of what references stand for, filled in as they are met.
  */
-export function patternSize(pattern: Pattern, resolve: Resolve, known: Map<string, number>): number {
+export function patternSize(
+  pattern: Pattern,
+  resolve: Resolve,
+  known: Map<string, number>,
+): number {
   switch (pattern.type) {
     case "words":
       return pattern.words.length;

@@ -25,6 +25,8 @@ export type Path = readonly PropertyKey[];
 export interface Document {
   path: string;
   value: unknown;
+  /** Whether the text is no YAML in places, so that the value holds what nobody wrote. */
+  broken: boolean;
   /** Where the value at a path starts, or its nearest ancestor that was written down. */
   at: (path: Path) => Position;
   /** Where the key at the end of a path starts. */
@@ -41,7 +43,11 @@ export function readDocument(source: Source, findings: Finding[]): Document {
   if ("definition" in source) return definitionDocument(source);
   const lines = new LineCounter();
   const { path: file, text } = source;
-  const parsed = parseDocument(text, { lineCounter: lines, prettyErrors: false, logLevel: "silent" });
+  const parsed = parseDocument(text, {
+    lineCounter: lines,
+    prettyErrors: false,
+    logLevel: "silent",
+  });
 
   const position = (offset: number): Position => {
     const { line, col } = lines.linePos(offset);
@@ -85,6 +91,7 @@ export function readDocument(source: Source, findings: Finding[]): Document {
   return {
     path: file,
     value,
+    broken: parsed.errors.some(({ code }) => code !== "DUPLICATE_KEY"),
     at,
     atKey: (path) => {
       const start = startOf(find(path)?.key);
@@ -98,6 +105,16 @@ export function readDocument(source: Source, findings: Finding[]): Document {
       return position(node.range[0] + (shift < 0 ? 0 : shift + offset));
     },
   };
+}
+
+/** The keys of the map at a path as written, those of entries that could not be read included. */
+export function writtenKeys({ value }: Document, path: Path): string[] {
+  let at: unknown = value;
+  for (const key of path) {
+    if (typeof at !== "object" || at === null || !Object.hasOwn(at, key)) return [];
+    at = (at as Record<PropertyKey, unknown>)[key];
+  }
+  return typeof at === "object" && at !== null ? Object.keys(at) : [];
 }
 
 const syntaxAdvice: Readonly<Record<string, string>> = {
@@ -155,5 +172,5 @@ function definitionDocument({ path: file, definition }: SourceDefinition): Docum
     const place = path.map(String).join(".");
     return { file: place === "" ? file : `${file}#${place}`, line: 1, column: 1 };
   };
-  return { path: file, value: definition, at, atKey: at, inside: at };
+  return { path: file, value: definition, broken: false, at, atKey: at, inside: at };
 }

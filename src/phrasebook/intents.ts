@@ -1,5 +1,6 @@
 import { nearest } from "../source/nearest.ts";
 import { type Context, type Entry, report } from "./context.ts";
+import { writtenKeys } from "./document.ts";
 import type { Fragment, Intent } from "./model.ts";
 import { dropTooLarge, offsetPosition, slotsReached } from "./references.ts";
 import { readReply } from "./replies.ts";
@@ -21,15 +22,18 @@ export function readIntent(
   const slots = readSlots(context, document, slotsPath, value.slots ?? {}, rooms);
   const written = readPatterns(context, document, [...path, "patterns"], value.patterns);
   const patterns = dropTooLarge(context, written, fragments, (name) => slots.has(name));
+  // A slot that could not be read has been reported; its uses are no further mistakes.
+  const unread = new Set(writtenKeys(document, slotsPath).filter((name) => !slots.has(name)));
+  const known = { slots, unread };
   const steps = value.do
-    ? readSteps(context, document, [...path, "do"], value.do, home, slots)
+    ? readSteps(context, document, [...path, "do"], value.do, home, known)
     : [];
 
   const reached = slotsReached(patterns, fragments, (name) => slots.has(name));
   for (const [name, { pattern, offset, direct }] of reached) {
-    if (slots.has(name)) continue;
-    const known = [...slots.keys(), ...fragments.keys()];
-    const near = nearest(name, known);
+    if (slots.has(name) || unread.has(name)) continue;
+    const candidates = [...slots.keys(), ...fragments.keys()];
+    const near = nearest(name, candidates);
     report(
       context,
       "unknown-reference",
@@ -39,7 +43,8 @@ export function readIntent(
     );
   }
   for (const slot of slots.values()) {
-    if (reached.has(slot.name) || ("default" in slot && slot.default !== undefined)) continue;
+    if (reached.has(slot.name)) continue;
+    if (slot.type !== "target" && slot.default !== undefined) continue;
     report(
       context,
       "unused-slot",
@@ -49,6 +54,9 @@ export function readIntent(
       { severity: "warning" },
     );
   }
-  const reply = readReply(context, document, [...path, "reply"], value.reply, slots.keys());
+  const reply = readReply(context, document, [...path, "reply"], value.reply, [
+    ...slots.keys(),
+    ...unread,
+  ]);
   return { id, patterns, slots, steps, reply, at };
 }

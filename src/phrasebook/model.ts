@@ -156,7 +156,6 @@ export interface Setting {
 }
 
 export type TargetReference =
-  | { refer: "device" | "group" | "room" | "zone"; id: string }
-  | { refer: "slot"; slot: string };
+  { refer: "device" | "group" | "room" | "zone"; id: string } | { refer: "slot"; slot: string };
 
 export type ValueReference = { refer: "value"; value: Value } | { refer: "slot"; slot: string };

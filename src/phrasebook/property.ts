@@ -85,7 +85,12 @@ function checkText(schema: DataSchema, value: Value): ValueCheck {
   const near = nearest(value, choices);
   return {
     ok: false,
-    problem: { problem: "choice", value, choices, ...(near === undefined ? {} : { nearest: near }) },
+    problem: {
+      problem: "choice",
+      value,
+      choices,
+      ...(near === undefined ? {} : { nearest: near }),
+    },
   };
 }
 
@@ -99,7 +104,9 @@ function neighbours(value: number, step: number, schema: DataSchema): number[] {
   const low = Math.floor(value / step);
   return [low, low + 1]
     .map((steps) => Number((steps * step).toPrecision(12)))
-    .filter((near) => near >= (schema.minimum ?? -Infinity) && near <= (schema.maximum ?? Infinity));
+    .filter(
+      (near) => near >= (schema.minimum ?? -Infinity) && near <= (schema.maximum ?? Infinity),
+    );
 }
 
 const unitSigns: Readonly<Record<string, string>> = { percent: " %", celsius: " °C", kelvin: " K" };
@@ -118,7 +125,8 @@ export function explainValueProblem(problem: ValueProblem): string {
     case "range": {
       const { minimum, maximum, unit, value } = problem;
       const said = printQuantity(value, unit);
-      if (minimum === undefined) return `goes up to ${printQuantity(maximum ?? 0, unit)}, not ${said}`;
+      if (minimum === undefined)
+        return `goes up to ${printQuantity(maximum ?? 0, unit)}, not ${said}`;
       if (maximum === undefined) return `starts at ${printQuantity(minimum, unit)}, not ${said}`;
       return `goes from ${minimum} to ${printQuantity(maximum, unit)}, not ${said}`;
     }

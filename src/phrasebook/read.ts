@@ -2,7 +2,7 @@ import { packFor, packs } from "../language/packs.ts";
 import { compareFindings } from "../source/finding.ts";
 import { type Context, type Entry, report, reportUnknown } from "./context.ts";
 import { readDevice } from "./devices.ts";
-import { type Document, type Source, readDocument } from "./document.ts";
+import { type Document, type Source, readDocument, writtenKeys } from "./document.ts";
 import { readIntent } from "./intents.ts";
 import type {
   Device,
@@ -170,12 +170,7 @@ function section<Name extends SectionName>(
 
 /** Ids as written, those of entries that could not be read included: they are no unknown names. */
 function idsOf(files: readonly File[], name: SectionName): Set<string> {
-  return new Set(
-    files.flatMap(({ document }) => {
-      const written = (document.value as Record<string, unknown>)[name];
-      return typeof written === "object" && written !== null ? Object.keys(written) : [];
-    }),
-  );
+  return new Set(files.flatMap(({ document }) => writtenKeys(document, [name])));
 }
 
 function mapOf<In extends { id: string }, Out>(

@@ -28,7 +28,11 @@ export function readReply(
         "unknown-reference",
         place(Math.max(0, text.indexOf(`$${name}`))),
         `the reply speaks of $${name}, which this intent does not have`,
-        near ? `write {$${near}}` : list === "" ? "this intent has no slots" : `write one of ${list}`,
+        near
+          ? `write {$${near}}`
+          : list === ""
+            ? "this intent has no slots"
+            : `write one of ${list}`,
       );
     }
   }

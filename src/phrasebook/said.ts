@@ -64,7 +64,13 @@ export function readNames(
       const at = document.at(text.path);
       const words = splitWords(text.text, text.language).map((word) => word.text);
       if (words.length === 0) {
-        report(context, "wrong-name", at, `"${text.text}" has no word in it`, "write a name to say");
+        report(
+          context,
+          "wrong-name",
+          at,
+          `"${text.text}" has no word in it`,
+          "write a name to say",
+        );
         return [];
       }
       return [{ text: text.text, words, language: text.language, alias: key === "aliases", at }];

@@ -138,9 +138,7 @@ const intentSchema = z.strictObject(
   {
     patterns: saidSchema,
     slots: z.optional(z.record(z.string(), slotSchema)),
-    do: z.optional(
-      z.union([z.array(stepSchema), stepSchema], { error: "write a list of steps" }),
-    ),
+    do: z.optional(z.union([z.array(stepSchema), stepSchema], { error: "write a list of steps" })),
     reply: z.optional(replySchema),
   },
   { error: 'write a map with patterns: { patterns: ["extractor to $level"] }' },

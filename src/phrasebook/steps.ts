@@ -13,6 +13,12 @@ export interface Home {
   zones: ReadonlyMap<string, Zone>;
 }
 
+/** The slots that steps may use, and the names of those that could not be read. */
+export interface KnownSlots {
+  slots: ReadonlyMap<string, Slot>;
+  unread: ReadonlySet<string>;
+}
+
 /** Reads the steps of an intent, holding each value against the device that it is meant for. */
 export function readSteps(
   context: Context,
@@ -20,12 +26,12 @@ export function readSteps(
   path: Path,
   steps: NonNullable<IntentDefinition["do"]>,
   home: Home,
-  slots: ReadonlyMap<string, Slot>,
+  known: KnownSlots,
 ): Step[] {
   const list = Array.isArray(steps) ? steps : [steps];
   return list.map((step, index) => {
     const under = Array.isArray(steps) ? [...path, index] : path;
-    const settings = readSettings(context, document, [...under, "set"], step.set, home, slots);
+    const settings = readSettings(context, document, [...under, "set"], step.set, home, known);
     return { step: "set", settings, at: document.at(under) };
   });
 }
@@ -36,11 +42,11 @@ function readSettings(
   path: Path,
   states: StatesDefinition,
   home: Home,
-  slots: ReadonlyMap<string, Slot>,
+  known: KnownSlots,
 ): Setting[] {
   return Object.entries(states).flatMap(([key, properties]): Setting[] => {
     const under = [...path, key];
-    const target = readTarget(context, document, under, key, home, slots);
+    const target = readTarget(context, document, under, key, home, known);
     if (!target) return [];
     return Object.entries(properties).flatMap(([property, written]): Setting[] => {
       const place = [...under, property];
@@ -48,8 +54,9 @@ function readSettings(
       const setting = { target, property, at };
       const slot = typeof written === "string" && slotName(written);
       if (slot) {
-        if (!slots.has(slot)) {
-          reportUnknown(context, document.at(place), "slot", slot, slots.keys());
+        if (known.unread.has(slot)) return [];
+        if (!known.slots.has(slot)) {
+          reportUnknown(context, document.at(place), "slot", slot, known.slots.keys());
           return [];
         }
         if (target.refer === "device") {
@@ -78,13 +85,14 @@ function readTarget(
   path: Path,
   key: string,
   home: Home,
-  slots: ReadonlyMap<string, Slot>,
+  known: KnownSlots,
 ): TargetReference | undefined {
   const slot = slotName(key);
   const at = document.atKey(path);
   if (slot) {
-    if (slots.get(slot)?.type === "target") return { refer: "slot", slot };
-    const targets = [...slots.values()].filter(({ type }) => type === "target");
+    if (known.slots.get(slot)?.type === "target") return { refer: "slot", slot };
+    if (known.unread.has(slot)) return undefined;
+    const targets = [...known.slots.values()].filter(({ type }) => type === "target");
     reportUnknown(
       context,
       at,
@@ -98,10 +106,8 @@ function readTarget(
   if (home.groups.has(key)) return { refer: "group", id: key };
   if (home.rooms.has(key)) return { refer: "room", id: key };
   if (home.zones.has(key)) return { refer: "zone", id: key };
-  const known = [home.devices, home.groups, home.rooms, home.zones].flatMap((map) => [
-    ...map.keys(),
-  ]);
-  reportUnknown(context, at, "device or group", key, known);
+  const ids = [home.devices, home.groups, home.rooms, home.zones].flatMap((map) => [...map.keys()]);
+  reportUnknown(context, at, "device or group", key, ids);
   return undefined;
 }
 

@@ -25,7 +25,10 @@ export function validate<T>(
   let rest: unknown = structuredClone(document.value);
   let issues = flatten(first.error.issues);
   for (let round = 0; round < mostRounds; round++) {
-    for (const finding of describe(issues, schema, document)) findings.push(finding);
+    if (!document.broken) findings.push(...describe(issues, schema, document));
+    if (issues.some(({ path, issue }) => path.length === 0 && issue.code !== "unrecognized_keys")) {
+      return undefined;
+    }
     for (const { issue, path } of issues) {
       const keys = issue.code === "unrecognized_keys" ? issue.keys : undefined;
       rest = keys
@@ -53,7 +56,7 @@ function flatten(issues: readonly Issue[], prefix: Path = []): Located[] {
     const path = [...prefix, ...issue.path];
     if (issue.code === "invalid_union") {
       const meant = issue.errors.find((branch) => branch.every((inner) => !isShape(inner)));
-      if (meant && meant.length > 0) return flatten(meant as Issue[], path);
+      if (meant && meant.length > 0) return flatten(meant, path);
     }
     return [{ issue, path }];
   });
@@ -78,7 +81,9 @@ function describe(issues: Located[], schema: Schema, document: Document): Findin
       : [],
   );
   const misspelled = new Set(
-    unknown.flatMap(({ path, near }) => (near ? [JSON.stringify([...path, near].map(String))] : [])),
+    unknown.flatMap(({ path, near }) =>
+      near ? [JSON.stringify([...path, near].map(String))] : [],
+    ),
   );
   const findings = unknown.map(({ key, path, known, near }): Finding => {
     return {
@@ -118,9 +123,9 @@ function describeOne(issue: Issue, path: Path, missing: boolean, document: Docum
       at: document.atKey(path),
     };
   }
-  const allowed = issue.code === "invalid_value" ? issue.values.map(String) : undefined;
+  const allowed = allowedValues(issue)?.map(String);
   const written = valueAt(document.value, path);
-  const near = allowed && nearest(String(written), allowed);
+  const near = allowed && nearest(printScalar(written), allowed);
   return {
     rule: "wrong-value",
     severity: "error",
@@ -136,10 +141,21 @@ function describeOne(issue: Issue, path: Path, missing: boolean, document: Docum
   };
 }
 
+/** Values that may stand there, where the schema lists them. */
+function allowedValues(issue: Issue): readonly unknown[] | undefined {
+  if (issue.code === "invalid_value") return issue.values;
+  const { options } = issue as { options?: readonly unknown[] };
+  return issue.code === "invalid_union" ? options : undefined;
+}
+
+function printScalar(value: unknown): string {
+  return typeof value === "string" ? value : JSON.stringify(value);
+}
+
 function describeValue(value: unknown): string {
   if (value === null) return "an empty value";
   if (Array.isArray(value)) return "a list";
-  return typeof value === "object" ? "a map" : `"${String(value)}"`;
+  return typeof value === "object" ? "a map" : `"${printScalar(value)}"`;
 }
 
 function isMissing(issue: Issue, root: unknown, path: Path = issue.path): boolean {

@@ -7,7 +7,8 @@ import type { Paint } from "./paint.ts";
 /** What was heard and why, for a terminal. */
 export function printHeard(heard: Heard, paint: Paint): string {
   const colour = heard.outcome === "act" || heard.outcome === "answer" ? paint.good : paint.warn;
-  const outcome = heard.outcome === "act" ? `act: ${describeOutcome(heard)}` : describeOutcome(heard);
+  const outcome =
+    heard.outcome === "act" ? `act: ${describeOutcome(heard)}` : describeOutcome(heard);
   return [
     paint.strong(shorten(`“${heard.text}”`, 90)),
     colour(wrap(outcome, 2)),

@@ -6,7 +6,10 @@ import { shorten, wrap } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 
 /** Results of suites for a terminal: a line for each suite, and all about each failure. */
-export function printResults({ suites, passed, failed, problems }: SuiteResults, paint: Paint): string {
+export function printResults(
+  { suites, passed, failed, problems }: SuiteResults,
+  paint: Paint,
+): string {
   const lines: string[] = [];
   if (problems.length > 0) {
     lines.push(printFindings(problems, paint), "", countFindings(problems), "");

@@ -8,12 +8,26 @@ export function nearest(text: string, candidates: Iterable<string>): string | un
   let best: string | undefined;
   let least = Math.max(1, Math.floor(text.length / 3)) + 1;
   for (const candidate of candidates) {
+    // A word cut short, or with an ending too many, is near however long the rest is.
+    const isCut = text.length > 2 && (candidate.startsWith(text) || text.startsWith(candidate));
+    if (isCut && candidate.length > 2 && least > 1) {
+      least = 1;
+      best = candidate;
+    }
     if (Math.abs(candidate.length - text.length) >= least) continue;
-    const edits = distance(text, candidate);
+    const edits = isSwapped(text, candidate) ? 1 : distance(text, candidate);
     if (edits < least) {
       least = edits;
       best = candidate;
     }
   }
   return best;
+}
+
+/** Whether two letters have changed places, the commonest slip of a typing hand. */
+function isSwapped(a: string, b: string): boolean {
+  if (a.length !== b.length) return false;
+  let at = 0;
+  while (at < a.length && a[at] === b[at]) at++;
+  return a[at] === b[at + 1] && a[at + 1] === b[at] && a.slice(at + 2) === b.slice(at + 2);
 }

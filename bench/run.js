@@ -1,0 +1,65 @@
+// Measures Calm Phrase against simple ways of doing parts of its job, as ratios within one run.
+import { readPhrasebook } from "../dist/index.js";
+import { makeHome } from "./homes.js";
+
+/** Microseconds a call takes: the median of several rounds over all inputs. */
+function time(inputs, call, rounds = 9) {
+  for (const input of inputs) call(input);
+  const taken = [];
+  for (let round = 0; round < rounds; round++) {
+    const start = performance.now();
+    for (const input of inputs) call(input);
+    taken.push(((performance.now() - start) * 1000) / inputs.length);
+  }
+  return taken.sort((a, b) => a - b)[Math.floor(rounds / 2)];
+}
+
+function heapMegabytes() {
+  globalThis.gc?.();
+  return process.memoryUsage().heapUsed / 1e6;
+}
+
+function measure(devices, patterns) {
+  const { text, phrases } = makeHome({ devices, patterns });
+  const before = heapMegabytes();
+  const start = performance.now();
+  const book = readPhrasebook([{ path: "home.yaml", text }]);
+  const opened = performance.now() - start;
+  book.hear(phrases[0]);
+  const ready = performance.now() - start;
+  const memory = heapMegabytes() - before;
+
+  const understood = phrases.filter((phrase) => book.hear(phrase).outcome === "act").length;
+  if (understood !== phrases.length)
+    throw new Error(`${understood} of ${phrases.length} understood`);
+
+  const table = new Map(phrases.map((phrase) => [phrase.toLowerCase().split(/\s+/).join(" "), 1]));
+  const lookup = time(phrases, (phrase) => table.get(phrase.toLowerCase().split(/\s+/).join(" ")));
+  const hear = time(phrases, (phrase) => book.hear(phrase).outcome);
+  return { devices, patterns, opened, ready, memory, lookup, hear };
+}
+
+const sizes = [
+  [10, 10],
+  [100, 100],
+  [1_000, 1_000],
+  [10_000, 10],
+  [10_000, 1_000],
+];
+console.log(
+  "| devices | patterns | hear µs | ÷ Map lookup | open ms | first answer ms | heap MB |",
+);
+console.log("| ---: | ---: | ---: | ---: | ---: | ---: | ---: |");
+for (const [devices, patterns] of sizes) {
+  const row = measure(devices, patterns);
+  const cells = [
+    row.devices,
+    row.patterns + 3,
+    row.hear.toFixed(2),
+    (row.hear / row.lookup).toFixed(1),
+    row.opened.toFixed(0),
+    row.ready.toFixed(0),
+    row.memory.toFixed(1),
+  ];
+  console.log(`| ${cells.join(" | ")} |`);
+}

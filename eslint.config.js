@@ -1,0 +1,98 @@
+import js from "@eslint/js";
+import tseslint from "typescript-eslint";
+
+/** The stages of the pipeline; each imports only from those before it. */
+const stages = [
+  "source",
+  "language",
+  "pattern",
+  "phrasebook",
+  "lexicon",
+  "automaton",
+  "hearing",
+  "home",
+  "suites",
+  "reports",
+  "node",
+  "cli",
+];
+const core = stages.slice(0, stages.indexOf("node"));
+
+const onlyEarlierStages = stages.map((stage, index) => {
+  const later = stages.slice(index + 1);
+  const patterns = [
+    {
+      regex: `^\\.\\./(?:${[...later, "index\\.ts"].join("|")})`,
+      message: `${stage} comes earlier in the pipeline; see the layout in CONTRIBUTING.md.`,
+    },
+  ];
+  if (core.includes(stage)) {
+    patterns.push({
+      regex: "^node:|^(?:commander|picocolors)$",
+      message: "The core runs in browsers too: files and terminals belong in src/node and src/cli.",
+    });
+  }
+  return {
+    files: [`src/${stage}/**/*.ts`],
+    ignores: ["**/*.test.ts"],
+    rules: { "no-restricted-imports": ["error", { patterns }] },
+  };
+});
+
+export default tseslint.config(
+  { ignores: ["**/dist/", "coverage/"] },
+  js.configs.recommended,
+  {
+    files: ["**/*.ts"],
+    extends: [tseslint.configs.strictTypeChecked, tseslint.configs.stylisticTypeChecked],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: {
+      "@typescript-eslint/restrict-template-expressions": [
+        "error",
+        { allowNumber: true, allowBoolean: true },
+      ],
+      "@typescript-eslint/consistent-type-imports": ["error", { fixStyle: "inline-type-imports" }],
+    },
+  },
+  ...onlyEarlierStages,
+  {
+    files: core.map((stage) => `src/${stage}/**/*.ts`),
+    ignores: ["**/*.test.ts"],
+    rules: {
+      "no-restricted-globals": [
+        "error",
+        ...[
+          "process",
+          "console",
+          "Buffer",
+          "setTimeout",
+          "setInterval",
+          "fetch",
+          "performance",
+        ].map((name) => ({ name, message: "The core has no clock, no output and no network." })),
+      ],
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "NewExpression[callee.name='Date'], MemberExpression[object.name='Date']",
+          message: "Time enters the core as an argument.",
+        },
+        {
+          selector: "MemberExpression[object.name='Math'][property.name='random']",
+          message: "Chance enters the core as a seed.",
+        },
+        {
+          selector:
+            "CallExpression[callee.property.name=/^toLocale(?:Lower|Upper)Case$/][arguments.length=0]",
+          message: "Name the language: the core has no locale of its own.",
+        },
+      ],
+    },
+  },
+  {
+    files: ["**/*.js"],
+    languageOptions: {
+      globals: { process: "readonly", console: "readonly", performance: "readonly" },
+    },
+  },
+);

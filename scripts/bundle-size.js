@@ -1,0 +1,34 @@
+// Measures the core as a browser gets it: one minified file, gzipped, language packs apart.
+import { gzipSync } from "node:zlib";
+import { build } from "vite";
+
+const packs = /\/language\/(?:english|german)\.ts$|^n2words/;
+const yaml = /^yaml$/;
+/** The most that the core may weigh, in kB gzipped; the aim is 60. */
+const budget = 75;
+
+async function size(external) {
+  const { output } = await build({
+    configFile: false,
+    logLevel: "silent",
+    build: {
+      write: false,
+      minify: true,
+      rolldownOptions: {
+        input: "src/index.ts",
+        external,
+        preserveEntrySignatures: "strict",
+        output: { format: "es" },
+      },
+    },
+  });
+  return gzipSync(output[0].code, { level: 9 }).length / 1000;
+}
+
+const all = await size([]);
+const core = await size((id) => packs.test(id));
+const withoutYaml = await size((id) => packs.test(id) || yaml.test(id));
+console.log(`core            ${core.toFixed(1)} kB gzip (at most ${budget})`);
+console.log(`  of it YAML    ${(core - withoutYaml).toFixed(1)} kB`);
+console.log(`language packs  ${(all - core).toFixed(1)} kB gzip`);
+if (core > budget) process.exitCode = 1;

@@ -1,0 +1,28 @@
+#!/bin/sh
+# Passes every check on a fresh machine. Chromium comes from Debian's packages when it is missing.
+set -eu
+cd "$(dirname "$0")/.."
+
+browser="${CHROMIUM:-/usr/bin/chromium}"
+if [ ! -x "$browser" ]; then
+  if [ "$(id -u)" -eq 0 ] && command -v apt-get >/dev/null; then
+    echo "Installing Chromium, which the browser tests drive."
+    apt-get update -qq
+    DEBIAN_FRONTEND=noninteractive apt-get install -y -qq chromium >/dev/null
+  else
+    echo "The browser tests need Chromium. Install it (apt-get install chromium as root), or name" >&2
+    echo "one that you have: CHROMIUM=/path/to/chromium sh scripts/verify.sh" >&2
+    exit 2
+  fi
+fi
+
+npm ci --no-audit --no-fund --loglevel=error
+npm run --silent build
+npm run --silent build:examples
+npm run --silent check:format
+npm run --silent check:lint
+npm run --silent check:types
+npm run --silent check:unused
+npm run --silent check:package
+npm run --silent size
+npx vitest run

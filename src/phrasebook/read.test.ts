@@ -1,0 +1,186 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { definePhrasebook } from "./define.ts";
+import { readSources } from "./read.ts";
+
+const problems = (text: string) => readSources([{ path: "home.yaml", text }]).problems;
+
+/** Findings as `line:column rule`. */
+const places = (text: string): string[] =>
+  problems(text).map(({ at, rule }) => `${at.line}:${at.column} ${rule}`);
+
+test("ten different mistakes are ten findings, each at its place, in one run", () => {
+  const found = problems(`phrasebok: Mill
+languages: [en-GB, xx]
+rooms:
+  Kiln Room: {}
+  loft: { alias: attic }
+devices:
+  vent: { kind: fann, room: loft }
+  lamp: { kind: light, room: lofft }
+  strip:
+    kind: light
+    properties: { brightness: { minimum: ten } }
+intents:
+  on:
+    patterns: ["turn on ($target"]
+    slots: { target: { type: target } }
+    do:
+      - set: { lamp: { power: maybe }, $target: { power: on } }
+    reply: "{$targte} on."
+`);
+  expect(found.map(({ at, rule, fix }) => [`${at.line}:${at.column}`, rule, fix])).toEqual([
+    ["1:1", "unknown-key", "write phrasebook"],
+    ["2:20", "unknown-language", "write one of en, de"],
+    ["4:3", "wrong-id", "ids are lower-case letters, digits and hyphens, such as kiln-vent"],
+    ["5:11", "unknown-key", "write aliases"],
+    ["7:17", "unknown-reference", "write fan"],
+    ["8:30", "unknown-reference", "write loft"],
+    ["11:42", "wrong-value", "write a number"],
+    ["14:25", "pattern-syntax", 'write the missing ")"'],
+    ["15:14", "unused-slot", expect.stringContaining("$target")],
+    ["17:31", "wrong-value", "write one of on, off"],
+    ["18:14", "unknown-reference", "write {$target}"],
+  ]);
+});
+
+describe("one mistake is one finding", () => {
+  test.each<[string, string, string[]]>([
+    ["a misspelled key that is missing", "devices: { a: { knd: light } }", ["1:17 unknown-key"]],
+    [
+      "a key that is missing",
+      "devices: { a: { room: b } }\nrooms: { b: {} }",
+      ["1:12 missing-key"],
+    ],
+    [
+      "a slot of an unknown type",
+      'intents: { a: { patterns: "go $x", slots: { x: { type: numbr } }, do: { set: { b: { power: $x } } } } }\ndevices: { b: { kind: plug } }',
+      ["1:56 wrong-value"],
+    ],
+    ["an id defined twice in one map", "rooms:\n  a: {}\n  a: {}", ["3:3 defined-twice"]],
+    [
+      "an id of two things",
+      "rooms: { a: {} }\nzones: { a: { rooms: [a] } }",
+      ["2:10 defined-twice"],
+    ],
+    [
+      "a circle of fragments",
+      'fragments:\n  a: "x $b"\n  b: "y $c"\n  c: "z $a"',
+      ["2:3 pattern-circle"],
+    ],
+    [
+      "a circle of groups",
+      "groups:\n  a: { members: [b] }\n  b: { members: [a] }",
+      ["2:3 group-circle"],
+    ],
+    [
+      "a property that a kind lacks",
+      "devices: { a: { kind: plug, properties: [speed] } }",
+      ["1:42 unknown-property"],
+    ],
+    [
+      "a read-only property that is set",
+      "devices: { a: { kind: heater } }\nintents: { b: { patterns: go, do: { set: { a: { temperature: 20 } } } } }",
+      ["2:49 read-only"],
+    ],
+    ["a name without a word", 'devices: { a: { kind: plug, name: "…" } }', ["1:35 wrong-name"]],
+    ["a broken line", "rooms:\n\ta: {}", ["2:1 yaml-syntax"]],
+    ["a file that is a list", "- a\n- b", ["1:1 wrong-value"]],
+  ])("%s", (_, text, expected) => {
+    expect(places(text)).toEqual(expected);
+  });
+});
+
+test("a thing defined in two files shows both places", () => {
+  const { problems: found } = readSources([
+    { path: "a.yaml", text: "rooms: { loft: {} }" },
+    { path: "b.yaml", text: "\nrooms: { loft: {} }" },
+  ]);
+  expect(found).toMatchObject([
+    { rule: "defined-twice", at: { file: "b.yaml", line: 2 }, also: [{ file: "a.yaml", line: 1 }] },
+  ]);
+});
+
+test("what is right in a file with mistakes is used", () => {
+  const book = readSources([
+    {
+      path: "a.yaml",
+      text: "rooms: { loft: {}, B: {} }\ndevices: { a: { kind: light, rom: loft } }",
+    },
+  ]);
+  expect([...book.rooms.keys()]).toEqual(["loft"]);
+  expect(book.devices.get("a")).toMatchObject({ kind: "light" });
+});
+
+test("a definition in TypeScript has the shape of the files, and findings show its path", () => {
+  const book = readSources([
+    definePhrasebook({
+      rooms: { loft: {} },
+      devices: {
+        lamp: { kind: "light", room: "loft", aliases: { en: ["reading lamp"] } },
+        fan: { kind: "fan", room: "lofft" },
+      },
+    }),
+  ]);
+  expect(book.devices.get("lamp")?.names.map(({ text }) => text)).toEqual(["lamp", "reading lamp"]);
+  expect(book.problems).toMatchObject([
+    { rule: "unknown-reference", at: { file: "definePhrasebook#devices.fan.room" } },
+  ]);
+});
+
+describe("a hostile pattern is a finding or works", () => {
+  test.each<[string, string, string[]]>([
+    ["endless repeats in each other", "([a] <0->)<0-> go", []],
+    ["sixty nested optionals", `${"[a ".repeat(59)}[a]${"]".repeat(59)} go`, []],
+    ["sixty optionals in a row", `${"[a] ".repeat(60)} go`, []],
+    ["repeats that multiply", "((a<100>)<100>)<100>", ["pattern-size"]],
+    ["far too many brackets", "(".repeat(5000), ["pattern-syntax"]],
+    ["a very long text", "a ".repeat(100_000), ["pattern-syntax"]],
+  ])("%s", (_, pattern, expected) => {
+    const text = JSON.stringify({ intents: { a: { patterns: [pattern] } } });
+    expect(problems(text).map(({ rule }) => rule)).toEqual(expected);
+  });
+
+  test("fragments that double each other", () => {
+    const fragments = Object.fromEntries(
+      Array.from({ length: 25 }, (_, n) => [`f${n}`, n === 24 ? "$NULL" : `$f${n + 1} $f${n + 1}`]),
+    );
+    const text = JSON.stringify({ fragments, intents: { a: { patterns: ["go $f0"] } } });
+    expect(new Set(problems(text).map(({ rule }) => rule))).toEqual(new Set(["pattern-size"]));
+  });
+
+  test("YAML aliases that multiply", () => {
+    const lines = ["a0: &a0 [x, x]"];
+    for (let n = 1; n < 20; n++) lines.push(`a${n}: &a${n} [*a${n - 1}, *a${n - 1}]`);
+    expect(places(lines.join("\n"))).toContain("1:1 yaml-syntax");
+  });
+});
+
+test("no text makes reading throw", () => {
+  const line = fc.constantFrom(
+    "rooms:",
+    "  loft: {}",
+    "devices: [",
+    "  lamp: { kind: light }",
+    "intents:",
+    '  on: { patterns: "turn on $x" }',
+    "- x",
+    "    name: 5",
+    "__proto__: { kind: 1 }",
+    "  constructor: { kind: plug }",
+    "languages: en",
+    "fragments: { a: $a }",
+    "? [a]",
+    "*x",
+  );
+  const file = fc.oneof(
+    fc.array(line).map((lines) => lines.join("\n")),
+    fc.string(),
+  );
+  fc.assert(
+    fc.property(file, (text) => {
+      expect(readSources([{ path: "x.yaml", text }])).toHaveProperty("problems");
+    }),
+    { numRuns: 1000 },
+  );
+});

@@ -1,0 +1,199 @@
+import { describe, expect, test } from "vitest";
+import { readPhrasebook } from "../home/book.ts";
+import { plain } from "../reports/paint.ts";
+import { printResults } from "../reports/results.ts";
+import { matchesGlob } from "./glob.ts";
+import { runSuites } from "./run.ts";
+
+const home = {
+  path: "home.yaml",
+  text: `rooms: { shop: {}, loft: {} }
+voicepoints: { till: { room: shop } }
+devices:
+  vent: { kind: fan, room: shop, aliases: extractor }
+  spots: { kind: light, room: shop }
+  shelf-a: { kind: light, room: shop, name: shelf }
+  shelf-b: { kind: light, room: shop, name: shelf }
+groups: { display: { members: [spots, shelf-a] } }
+fragments: { go: "(turn | switch)" }
+intents:
+  on:
+    patterns: "$go on $target"
+    slots: { target: { type: target } }
+    do: { set: { $target: { power: on } } }
+    reply: "{$target} on."
+  speed:
+    patterns: "$target to $level"
+    slots: { target: { type: target, kind: fan }, level: { type: percent } }
+    do: { set: { $target: { power: on, speed: $level } } }
+`,
+};
+
+const run = (cases: string, options = {}) =>
+  runSuites(
+    readPhrasebook([home, { path: "a.suite.yaml", text: `suite: a\nat: till\ncases:\n${cases}` }]),
+    options,
+  );
+
+test("a pattern makes a case of each of its phrases", async () => {
+  const results = await run(
+    '  - { hear: "$go on the (vent | extractor)", expect: { set: { vent: { power: on } } } }',
+  );
+  expect(results).toMatchObject({ passed: 4, failed: 0, problems: [] });
+  expect(results.suites[0]?.cases.map(({ phrase }) => phrase)).toContain("switch on the extractor");
+});
+
+test("what is expected can be said in every way", async () => {
+  const results = await run(`
+  - { hear: turn on the vent, expect: act }
+  - { hear: turn on the vent, expect: { intent: on, outcome: act, reply: "VENT*" } }
+  - { hear: turn on display, expect: { set: { display: { power: on } } } }
+  - { hear: vent to 40, expect: { set: { vent: { power: on, speed: about 41 within 2 } } } }
+  - { hear: vent to 40, expect: same as "extractor to forty percent" }
+  - { hear: vent to 140, expect: { outcome: refuse, reason: "*0 to 100*" } }
+  - { hear: turn on the shelf, expect: unsure }
+  - { hear: sing, expect: unknown }
+  - hear: turn on the vent
+    given: { vent: { speed: 30 } }
+    expect: { home: { vent: { power: on, speed: between 20 and 40 }, spots: { power: off } } }
+`);
+  expect(results).toMatchObject({ passed: 9, failed: 0, problems: [] });
+});
+
+describe("a case fails, and says how, when", () => {
+  test.each<[string, string, { about: string; expected: string; actual: string }]>([
+    [
+      "the outcome is another",
+      "{ hear: turn on the vent, expect: unknown }",
+      { about: "outcome", expected: "unknown", actual: "vent { power: on }" },
+    ],
+    [
+      "the intent is another",
+      "{ hear: turn on the vent, expect: { intent: speed } }",
+      { about: "intent", expected: "speed", actual: "on" },
+    ],
+    [
+      "a value is another",
+      "{ hear: vent to 40, expect: { set: { vent: { power: on, speed: 41 } } } }",
+      {
+        about: "set",
+        expected: "vent { power: on, speed: 41 }",
+        actual: "vent { power: on, speed: 40 }",
+      },
+    ],
+    [
+      "a second property changes as well",
+      "{ hear: vent to 40, expect: { set: { vent: { speed: 40 } } } }",
+      { about: "set", expected: "vent { speed: 40 }", actual: "vent { power: on, speed: 40 }" },
+    ],
+    [
+      "a second device changes as well",
+      "{ hear: turn on display, expect: { set: { spots: { power: on } } } }",
+      {
+        about: "set",
+        expected: "spots { power: on }",
+        actual: "shelf-a { power: on }, spots { power: on }",
+      },
+    ],
+    [
+      "two phrases differ",
+      '{ hear: turn on the vent, expect: same as "turn on spots" }',
+      {
+        about: "same as",
+        expected: '"turn on spots" comes to spots { power: on }',
+        actual: "vent { power: on }",
+      },
+    ],
+    [
+      "two phrases are alike in coming to nothing",
+      '{ hear: sing, expect: same as "dance" }',
+      { about: "same as", expected: '"dance" comes to unknown', actual: "unknown" },
+    ],
+    [
+      "the reply is another",
+      '{ hear: turn on the vent, expect: { reply: "*off." } }',
+      { about: "reply", expected: "*off.", actual: "vent on." },
+    ],
+    [
+      "the reason is another",
+      '{ hear: vent to 140, expect: { reason: "*step*" } }',
+      {
+        about: "reason",
+        expected: "*step*",
+        actual: "the speed of vent goes from 0 to 100 %, not 140 %",
+      },
+    ],
+    [
+      "a state afterwards is another",
+      "{ hear: turn on the vent, expect: { home: { vent: { speed: above 5 } } } }",
+      { about: "home", expected: "vent speed: above 5", actual: "vent speed: 0" },
+    ],
+  ])("%s", async (_, each, failure) => {
+    const results = await run(`  - ${each}`);
+    expect(results).toMatchObject({ passed: 0, failed: 1 });
+    expect(results.suites[0]?.cases[0]).toMatchObject({ passed: false, failures: [failure] });
+  });
+});
+
+test("a failure prints what was heard word by word, and both places", async () => {
+  const results = await run(
+    "  - { hear: turn on the extractor, expect: { set: { vent: { speed: 1 } } } }",
+  );
+  const text = printResults(results, plain);
+  expect(text).toContain("“turn on the extractor”");
+  expect(text).toContain("case  a.suite.yaml:4:13");
+  expect(text).toMatch(/expected +vent \{ speed: 1 \}/);
+  expect(text).toMatch(/actual +vent \{ power: on \}/);
+  expect(text).toMatch(/extractor +\$target +device vent \(alias\) {2}home\.yaml:4:43/);
+  expect(text).toContain("home.yaml:12:16");
+});
+
+describe("a mistake in a suite is a finding at its place", () => {
+  test.each<[string, string, string, string]>([
+    [
+      "an unknown device",
+      "{ hear: go, expect: { set: { vant: { power: on } } } }",
+      "4:34",
+      "unknown-reference",
+    ],
+    ["an unknown outcome", "{ hear: go, expect: unknwn }", "4:25", "wrong-value"],
+    [
+      "a value that cannot be",
+      "{ hear: go, expect: { set: { vent: { speed: 200 } } } }",
+      "4:49",
+      "wrong-condition",
+    ],
+    ["an unknown voicepoint", "{ hear: go, at: tlil, expect: act }", "4:21", "unknown-reference"],
+    ["a wrong key", "{ heer: go, expect: act }", "4:7", "unknown-key"],
+    ["a pattern that makes nothing", '{ hear: "$VOID", expect: act }', "4:14", "case-phrases"],
+    ["far too many phrases", '{ hear: "(a | b)<20>", expect: act }', "4:14", "case-phrases"],
+  ])("%s", async (_, each, place, rule) => {
+    const { problems } = await run(`  - ${each}`);
+    expect(problems.map((found) => `${found.at.line}:${found.at.column} ${found.rule}`)).toEqual([
+      `${place} ${rule}`,
+    ]);
+  });
+});
+
+test("cases do not see what other cases did", async () => {
+  const results = await run(`
+  - { hear: turn on the vent, expect: { home: { vent: { power: on } } } }
+  - { hear: turn on spots, expect: { home: { vent: { power: off } } } }
+`);
+  expect(results.failed).toBe(0);
+});
+
+test("only the suites asked for run", async () => {
+  expect((await run("  - { hear: x, expect: unknown }", { only: ["b"] })).suites).toEqual([]);
+});
+
+test.each([
+  ["*sixty*", "At Sixty percent.", true],
+  ["a*b*c", "a-b-c", true],
+  ["a*b", "abc", false],
+  ["ab*ba", "aba", false],
+  ["exact", "Exact", true],
+  ["", "x", false],
+])("the glob %s and %s", (glob, text, expected) => {
+  expect(matchesGlob(glob, text)).toBe(expected);
+});

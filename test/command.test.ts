@@ -1,0 +1,175 @@
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { afterAll, describe, expect, test } from "vitest";
+
+const root = join(import.meta.dirname, "..");
+const folder = mkdtempSync(join(tmpdir(), "calm-phrase-"));
+afterAll(() => {
+  rmSync(folder, { recursive: true });
+});
+
+function run(args: string[], input?: string) {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    [join(root, "dist/cli.js"), ...args],
+    { cwd: root, encoding: "utf8", ...(input === undefined ? {} : { input }) },
+  );
+  return { code: status, out: stdout, error: stderr };
+}
+
+const demo = ["--in", "demo/oxbow-pottery"];
+
+describe("calm-phrase hear", () => {
+  test("names the device, the value, the pattern with its place, and each word's role", () => {
+    const { code, out } = run(["hear", "extractor to sixty percent", ...demo]);
+    expect(code).toBe(0);
+    expect(out).toMatch(/act: kiln-vent \{ speed: 60 \}/);
+    expect(out).toMatch(
+      /extractor +\$target +device kiln-vent \(alias\) {2}demo\/oxbow-pottery\/home\.yaml:\d+:\d+/,
+    );
+    expect(out).toMatch(/to +pattern/);
+    expect(out).toMatch(/sixty percent +\$speed +60 %/);
+    expect(out).toMatch(/fan-speed {2}demo\/oxbow-pottery\/intents\.yaml:\d+:\d+/);
+  });
+
+  test("says which word stopped an unknown phrase, the nearest name, and what to paste", () => {
+    const { code, out } = run(["hear", "extractr to sixty", ...demo]);
+    expect(code).toBe(1);
+    expect(out).toContain("unknown");
+    expect(out).toContain('nothing is called "extractr"; the nearest name is "extractor"');
+    expect(out).toContain("devices:\n          kiln-vent:\n            aliases: [extractr]");
+  });
+
+  test.each([
+    ["nothing", ""],
+    ["100 kB", "turn on ".repeat(12_000)],
+    ["emoji", "🔥👩‍👩‍👧"],
+    ["control characters", "turn\u0007on\u001b[31m the vent"],
+    ["right-to-left text", "\u202Eהדלק את האור"],
+  ])("answers %s without a stack trace, in lines of 100 columns", (_, phrase) => {
+    const { code, out, error } = run(["hear", phrase, ...demo]);
+    expect(code).toBe(1);
+    expect(out).toContain("unknown");
+    expect(error).toBe("");
+    for (const line of out.split("\n")) expect(line.length).toBeLessThanOrEqual(100);
+    // eslint-disable-next-line no-control-regex -- what was said must not reach the terminal raw
+    expect(out).not.toMatch(/[\u0007\u001b]/);
+  });
+
+  test("a megabyte from a pipe", () => {
+    const { code, out, error } = run(["hear", ...demo], `${"turn on ".repeat(131_072)}\n`);
+    expect(code).toBe(1);
+    expect(out).toContain("unknown");
+    expect(error).toBe("");
+  });
+
+  test("prints JSON", () => {
+    const { out } = run(["hear", "fire watch", ...demo, "--json"]);
+    expect(JSON.parse(out)).toMatchObject({
+      version: 1,
+      outcome: "act",
+      effects: [{ device: "kiln-vent" }, { device: "kiln-light" }],
+      why: { readings: [{ intent: "fire-watch", kept: true }] },
+    });
+  });
+
+  test("without a phrase listens line by line, in one home", () => {
+    const { code, out } = run(
+      ["hear", ...demo, "--at", "stove-side"],
+      "turn on the ceiling light\n\nturn on the ceiling light\n",
+    );
+    expect(code).toBe(0);
+    expect(out.match(/galley-ceiling-light power: off → on/g)).toHaveLength(1);
+  });
+});
+
+describe("calm-phrase test", () => {
+  test("passes on the demo", () => {
+    const { code, out } = run(["test", "demo/oxbow-pottery"]);
+    expect(out).toMatch(/\d+ passed, 0 failed/);
+    expect(code).toBe(0);
+  });
+
+  test("fails with both places, in text and in JSON", () => {
+    const path = join(folder, "fails");
+    run(["new", path]);
+    writeFileSync(
+      join(path, "wrong.suite.yaml"),
+      "suite: wrong\ncases:\n  - { hear: cooker hood to 60, expect: { set: { extractor: { speed: 61 } } } }\n",
+    );
+    const text = run(["test", path]);
+    expect(text.code).toBe(1);
+    expect(text.out).toContain("wrong.suite.yaml:3:13");
+    expect(text.out).toMatch(/fan-speed .*home\.yaml:\d+:\d+/);
+    const json = run(["test", path, "--only", "wrong", "--json"]);
+    expect(json.code).toBe(1);
+    expect(JSON.parse(json.out)).toMatchObject({
+      version: 1,
+      failed: 1,
+      suites: [{ suite: "wrong", cases: [{ passed: false, failures: [{ about: "set" }] }] }],
+    });
+  });
+});
+
+describe("calm-phrase new", () => {
+  test("begins a phrasebook that passes its own check and suite", () => {
+    const path = join(folder, "begun");
+    expect(run(["new", path])).toMatchObject({ code: 0 });
+    expect(run(["check", path])).toMatchObject({ code: 0 });
+    expect(run(["test", path])).toMatchObject({ code: 0 });
+  });
+
+  test("never writes over a folder with something in it", () => {
+    expect(run(["new", "demo"])).toMatchObject({ code: 2, error: /not empty/ });
+  });
+});
+
+describe("calm-phrase check", () => {
+  test("finds nothing in the demo", () => {
+    expect(run(["check", "demo/oxbow-pottery"])).toMatchObject({ code: 0, error: "" });
+  });
+
+  test("reports mistakes in phrasebooks and suites, in text and in JSON", () => {
+    const path = join(folder, "mistakes");
+    run(["new", path]);
+    writeFileSync(join(path, "more.yaml"), "devices:\n  lamp: { kind: lihgt }\n");
+    writeFileSync(
+      join(path, "bad.suite.yaml"),
+      "suite: bad\ncases:\n  - { hear: x, expect: yes }\n",
+    );
+    const { code, out } = run(["check", path]);
+    expect(code).toBe(1);
+    expect(out).toMatch(/bad\.suite\.yaml:3:24 {2}error/);
+    expect(out).toMatch(/more\.yaml:2:17 {2}error[^→]+→ write light/);
+    expect(JSON.parse(run(["check", path, "--json"]).out)).toMatchObject({
+      version: 1,
+      problems: [{ rule: "wrong-value" }, { rule: "unknown-reference", at: { line: 2 } }],
+    });
+  });
+});
+
+describe("wrong use ends with code 2 and says what to write", () => {
+  test.each<[string, string[], RegExp]>([
+    ["no such folder", ["test", "nowhere"], /no folder or file "nowhere"/],
+    ["no phrasebook there", ["hear", "x", "--in", "scripts"], /calm-phrase new/],
+    ["no suite there", ["test", "demo/oxbow-pottery/home.yaml"], /\*\.suite\.yaml/],
+    ["no such suite", ["test", "demo/oxbow-pottery", "--only", "x"], /no suite is called "x"/],
+    ["no such voicepoint", ["hear", "x", ...demo, "--at", "x"], /one of kiln-shelf/],
+    ["no such language", ["hear", "x", ...demo, "--language", "fi"], /one of en-GB, de-DE/],
+    ["no such command", ["heer"], /hear/],
+    ["no such option", ["hear", "--loud"], /--help/],
+  ])("%s", (_, args, error) => {
+    const result = run(args);
+    expect(result.code).toBe(2);
+    expect(result.error).toMatch(error);
+    expect(result.error).not.toMatch(/ at .*:\d+:\d+/);
+  });
+
+  test.each(["new", "check", "hear", "test"])("%s --help shows an example", (command) => {
+    const { code, out } = run([command, "--help"]);
+    expect(code).toBe(0);
+    expect(out).toContain(`\n  calm-phrase ${command}`);
+  });
+});

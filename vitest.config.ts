@@ -1,0 +1,9 @@
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  test: {
+    include: ["src/**/*.test.ts", "test/**/*.test.ts"],
+    testTimeout: 60_000,
+    hookTimeout: 120_000,
+  },
+});
