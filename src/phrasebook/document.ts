@@ -1,7 +1,8 @@
-import { type Node, type Pair, LineCounter, isMap, isScalar, isSeq, parseDocument } from "yaml";
 import type { Finding } from "../source/finding.ts";
+import { indexLines } from "../source/lines.ts";
 import type { Position } from "../source/position.ts";
 import type { PhrasebookDefinition } from "./schema.ts";
+import { type YamlNode, childOf, duplicateKeys, readYaml, sizeOf } from "./yaml.ts";
 
 /** One file of a phrasebook or a suite, as text. */
 export interface SourceText {
@@ -35,76 +36,88 @@ export interface Document {
   inside: (path: Path, offset: number) => Position;
 }
 
-/** Most aliases that are followed, so that a small file cannot grow without bound. */
-const mostAliases = 1000;
+/** Most nodes of a file once its aliases are written out: a small file cannot grow without bound. */
+const mostNodes = 2_000_000;
 
 /** Reads a YAML 1.2 file. What can be read is kept even when other parts cannot. */
 export function readDocument(source: Source, findings: Finding[]): Document {
   if ("definition" in source) return definitionDocument(source);
-  const lines = new LineCounter();
   const { path: file, text } = source;
-  const parsed = parseDocument(text, {
-    lineCounter: lines,
-    prettyErrors: false,
-    logLevel: "silent",
-  });
-
-  const position = (offset: number): Position => {
-    const { line, col } = lines.linePos(offset);
-    return { file, line: Math.max(line, 1), column: Math.max(col, 1) };
+  const lines = indexLines(text);
+  const position = (offset: number): Position => ({ file, ...lines.at(Math.max(0, offset)) });
+  const report = (rule: string, offset: number, message: string, fix: string): void => {
+    findings.push({ rule, severity: "error", message, fix, at: position(offset) });
   };
-  for (const { code, message, pos } of parsed.errors) {
-    const [what = message] = message.split("\n");
-    const advice = syntaxAdvice[code];
-    findings.push({
-      rule: code === "DUPLICATE_KEY" ? "defined-twice" : "yaml-syntax",
-      severity: "error",
-      message: code === "DUPLICATE_KEY" ? "the same key stands twice in one map" : what,
-      ...(advice === undefined ? {} : { fix: advice }),
-      at: position(pos[0]),
-    });
-  }
 
-  let value: unknown;
-  try {
-    value = parsed.toJS({ maxAliasCount: mostAliases });
-  } catch (error) {
-    findings.push({
-      rule: "yaml-syntax",
-      severity: "error",
-      message: `the file cannot be expanded: ${(error as Error).message}`,
-      fix: "write repeated parts as fragments instead of YAML aliases",
-      at: { file, line: 1, column: 1 },
-    });
+  const { value, root, errors } = readYaml(text);
+  for (const { offset, message } of errors) {
+    const fix = "mind indentation and brackets, and quote texts that have : # [ ] { } in them";
+    report("yaml-syntax", offset, `this is no YAML: ${message}`, fix);
   }
+  const isTooLarge = root !== undefined && sizeOf(root, mostNodes) > mostNodes;
+  if (isTooLarge) {
+    const fix = "write repeated parts as fragments instead of YAML aliases";
+    report("yaml-syntax", 0, "written out, the aliases make the file too large", fix);
+  } else if (root) {
+    for (const { text: key, start, first } of duplicateKeys(root)) {
+      findings.push({
+        rule: "defined-twice",
+        severity: "error",
+        message: `"${key}" stands twice in one map`,
+        fix: "keep one of them, or join what they say",
+        at: position(start),
+        also: [position(first)],
+      });
+    }
+  }
+  const broken = errors.length > 0 || isTooLarge;
+  return {
+    path: file,
+    value: isTooLarge ? undefined : value,
+    broken,
+    ...places(root, text, position),
+  };
+}
 
-  const find = createFinder(parsed.contents);
-  const startOf = (node: Node | null | undefined): number | undefined => node?.range?.[0];
+/** Finds where the parts of a document stand. */
+function places(
+  root: YamlNode | undefined,
+  text: string,
+  position: (offset: number) => Position,
+): Pick<Document, "at" | "atKey" | "inside"> {
+  const find = (path: Path): { key?: YamlNode; value: YamlNode } | undefined => {
+    let found: { key?: YamlNode; value: YamlNode } | undefined = root && { value: root };
+    for (const key of path) found = found && childOf(found.value, key);
+    return found;
+  };
   const at = (path: Path): Position => {
     for (let length = path.length; length >= 0; length--) {
       const found = find(path.slice(0, length));
-      const start = startOf(found?.value) ?? startOf(found?.key);
-      if (start !== undefined) return position(start);
+      // An empty value stands nowhere; its key does.
+      const start = found && (found.value.start >= 0 ? found.value.start : found.key?.start);
+      if (start !== undefined) return position(withQuote(text, start));
     }
-    return { file, line: 1, column: 1 };
+    return position(0);
   };
   return {
-    path: file,
-    value,
-    broken: parsed.errors.some(({ code }) => code !== "DUPLICATE_KEY"),
     at,
     atKey: (path) => {
-      const start = startOf(find(path)?.key);
-      return start === undefined ? at(path) : position(start);
+      const key = find(path)?.key;
+      return key ? position(withQuote(text, key.start)) : at(path);
     },
     inside: (path, offset) => {
       const node = find(path)?.value;
-      if (!isScalar(node) || !node.range || typeof node.value !== "string") return at(path);
-      const written = text.slice(node.range[0], node.range[1]);
-      const shift = written.indexOf(node.value);
-      return position(node.range[0] + (shift < 0 ? 0 : shift + offset));
+      if (node?.type !== "scalar" || node.start < 0) return at(path);
+      const isVerbatim = text.startsWith(node.text, node.start);
+      return position(node.start + (isVerbatim ? offset : 0));
     },
   };
+}
+
+/** A quoted text begins at its quote. */
+function withQuote(text: string, start: number): number {
+  const before = text.charAt(start - 1);
+  return before === '"' || before === "'" ? start - 1 : start;
 }
 
 /** The keys of the map at a path as written, those of entries that could not be read included. */
@@ -115,55 +128,6 @@ export function writtenKeys({ value }: Document, path: Path): string[] {
     at = (at as Record<PropertyKey, unknown>)[key];
   }
   return typeof at === "object" && at !== null ? Object.keys(at) : [];
-}
-
-const syntaxAdvice: Readonly<Record<string, string>> = {
-  DUPLICATE_KEY: "keep one of them, or join what they say",
-  TAB_AS_INDENT: "indent with spaces",
-  BAD_INDENT: "line it up with its neighbours",
-  MISSING_CHAR: "write the missing character; texts with : # [ ] { } need quotes",
-  MULTILINE_IMPLICIT_KEY: "write a colon after the key, or quote the text",
-  BLOCK_AS_IMPLICIT_KEY: "put the inner map on lines of its own, or quote the text",
-  BAD_SCALAR_START: "quote the text",
-  UNEXPECTED_TOKEN: "quote the text, or remove what does not belong",
-};
-
-interface Found {
-  key?: Node;
-  value?: Node | null;
-}
-
-/** Finds nodes by path, indexing each map once: a long section is searched thousands of times. */
-function createFinder(root: Node | null): (path: Path) => Found | undefined {
-  const indexes = new WeakMap<object, Map<string, Pair>>();
-  const child = (node: Node | null | undefined, key: PropertyKey): Found | undefined => {
-    if (isMap(node)) {
-      let index = indexes.get(node);
-      if (!index) {
-        index = new Map();
-        for (const pair of node.items) {
-          const name = isScalar(pair.key) ? String(pair.key.value) : "";
-          if (!index.has(name)) index.set(name, pair);
-        }
-        indexes.set(node, index);
-      }
-      const pair = index.get(String(key));
-      return pair && { key: pair.key as Node, value: pair.value as Node | null };
-    }
-    if (isSeq(node)) {
-      const item = node.items[Number(key)] as Node | undefined;
-      return item && { key: item, value: item };
-    }
-    return undefined;
-  };
-  return (path) => {
-    let found: Found | undefined = { value: root };
-    for (const key of path) {
-      found = child(found.value, key);
-      if (!found) return undefined;
-    }
-    return found;
-  };
 }
 
 /** A definition has no lines; its path in the object takes their place. */

@@ -101,6 +101,19 @@ test("a thing defined in two files shows both places", () => {
   ]);
 });
 
+test("a broken section is one finding, and the sections around it are read", () => {
+  const text = `rooms: { loft: {} }
+groups:
+  all: { members: [lamp }
+devices:
+  lamp: { kind: lihgt, room: loft }
+intents:
+  on: { patterns: "lamp on", do: { set: { all: { power: on } } } }
+`;
+  expect(places(text)).toEqual(["3:25 yaml-syntax"]);
+  expect([...readSources([{ path: "a.yaml", text }]).rooms.keys()]).toEqual(["loft"]);
+});
+
 test("what is right in a file with mistakes is used", () => {
   const book = readSources([
     {

@@ -32,8 +32,10 @@ interface File {
 export function readSources(sources: readonly Source[]): Phrasebook {
   const context: Context = { findings: [], languages: ["en"] };
   const files: File[] = [];
+  let isPartial = false;
   for (const source of sources) {
     const document = readDocument(source, context.findings);
+    isPartial ||= document.broken;
     const content = validate(phrasebookSchema, document, context.findings);
     if (content) files.push({ document, content });
   }
@@ -92,7 +94,10 @@ export function readSources(sources: readonly Source[]): Phrasebook {
     groups,
     fragments,
     intents,
-    problems: context.findings.sort(compareFindings),
+    // What is not there may stand in the part that could not be read.
+    problems: context.findings
+      .filter(({ rule }) => !isPartial || rule !== "unknown-reference")
+      .sort(compareFindings),
   };
 }
 

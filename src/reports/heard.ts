@@ -84,10 +84,13 @@ function meansOf({ role, slot }: WordRole, best: ReadingWhy): string {
   return filled.at ? `${filled.means}  ${printPosition(filled.at)}` : filled.means;
 }
 
-function printMiss({ message, expected, intent, at, paste }: NearMiss, paint: Paint): string[] {
+function printMiss(
+  { miss, message, expected, intent, at, paste }: NearMiss,
+  paint: Paint,
+): string[] {
   const lines = [`  ${paint.warn("near")}  ${wrap(message, 8).trimStart()}`];
   if (expected.length > 1) lines.push(wrap(`expected: ${expected.join(", ")}`, 8));
-  if (intent !== undefined) {
+  if (intent !== undefined && miss !== "name") {
     lines.push(`        ${paint.quiet(`${intent}  ${printPosition(at)}`)}`);
   }
   if (paste) {

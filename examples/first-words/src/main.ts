@@ -26,11 +26,16 @@ async function say(text: string): Promise<void> {
 
 function showHeard(heard: Heard, reply: string): void {
   const { words, readings, nearest } = heard.why;
-  const spoken = words.map(({ text, role, slot }) =>
-    element("span", { class: `word ${role}`, title: slot ? `$${slot}` : role }, text),
-  );
   const reading = readings.find(({ kept }) => kept);
   const near = nearest[0];
+  const spoken = words.map(({ text, role, slot, start, end }) => {
+    const stopped = near && start >= near.start && end <= near.end ? " stopped" : "";
+    return element(
+      "span",
+      { class: `word ${role}${stopped}`, title: slot ? `$${slot}` : role },
+      text,
+    );
+  });
   find("#heard", HTMLElement).replaceChildren(
     element("p", { class: "words" }, ...spoken),
     element("p", { class: `effect ${heard.outcome}` }, describeOutcome(heard)),
@@ -47,7 +52,9 @@ function showHome(changed: ReadonlySet<string>): void {
     const devices = [...book.devices.values()].filter(({ room }) => room === id);
     const rows = devices.map((device) => {
       const state = states[device.id] ?? {};
-      const values = Object.entries(state).map(([name, value]) => `${name} ${String(value)}`);
+      const values = Object.entries(state).map(([name, value]) =>
+        name === "power" ? String(value) : `${name} ${String(value)}`,
+      );
       const isOn = state["power"] === "on" ? " on" : "";
       return element(
         "li",

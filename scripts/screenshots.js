@@ -1,0 +1,71 @@
+// Takes the pictures of docs/screenshots from the demo: the pages in Chromium, the commands as
+// they print. Needs Chromium, and for the commands Xvfb, xterm and ImageMagick.
+import { execFileSync, spawn } from "node:child_process";
+import { setTimeout as sleep } from "node:timers/promises";
+import { chromium } from "playwright-core";
+import { preview } from "vite";
+
+const folder = "docs/screenshots";
+
+async function pages() {
+  const server = await preview({
+    root: "examples/first-words",
+    preview: { host: "127.0.0.1", port: 0 },
+    logLevel: "silent",
+  });
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-sync"],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`http://127.0.0.1:${server.httpServer.address().port}/`);
+  await page.fill("#phrase", "please set the extractor to sixty percent");
+  await page.press("#phrase", "Enter");
+  await page.screenshot({ path: `${folder}/first-words.png` });
+  await page.fill("#phrase", "extractr to sixty");
+  await page.press("#phrase", "Enter");
+  await page.screenshot({ path: `${folder}/first-words-unknown.png` });
+  await browser.close();
+  await server.close();
+}
+
+/** A command in a terminal window of 100 columns, on a screen of its own. */
+async function terminal(name, command, rows) {
+  const display = ":97";
+  const screen = spawn("Xvfb", [display, "-screen", "0", "1280x800x24"], { stdio: "ignore" });
+  await sleep(1500);
+  const window = spawn(
+    "xterm",
+    [
+      ...["-display", display, "-geometry", `100x${rows}+0+0`, "-fa", "DejaVu Sans Mono"],
+      ...["-fs", "11", "-bg", "#1d1f21", "-fg", "#d8d8d8", "+sb", "-e"],
+      ...["sh", "-c", `cd demo/oxbow-pottery; ${command}; sleep 60`],
+    ],
+    {
+      stdio: "ignore",
+      env: {
+        ...process.env,
+        PATH: `${process.cwd()}/node_modules/.bin:${process.env.PATH}`,
+        LC_ALL: "C.UTF-8",
+      },
+    },
+  );
+  await sleep(3500);
+  execFileSync("import", [
+    "-display",
+    display,
+    "-window",
+    "root",
+    "-trim",
+    `${folder}/${name}.png`,
+  ]);
+  window.kill();
+  screen.kill();
+  await sleep(500);
+}
+
+const call = (args) => `node ../../dist/cli.js ${args}`;
+await pages();
+await terminal("hear", call('hear "please set the extractor to sixty percent"'), 17);
+await terminal("hear-unknown", call('hear "extractr to sixty"'), 12);
+await terminal("test", call("test"), 7);
