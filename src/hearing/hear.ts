@@ -47,11 +47,11 @@ export function hearUtterance(
   const ranked = rankReadings(readings, room);
 
   const outcome = conclude(ranked);
-  const base: HeardBase = {
+  const base = at === undefined ? { text, language } : { text, language, at };
+  return {
+    ...outcome,
+    ...base,
     version: outcomeVersion,
-    text,
-    language,
-    ...(at === undefined ? {} : { at }),
     get reply() {
       return replyTo(outcome, ranked, language, engine);
     },
@@ -63,7 +63,6 @@ export function hearUtterance(
       return explain(engine, utterance, ranked, paths, nearest);
     },
   };
-  return Object.defineProperties(outcome, Object.getOwnPropertyDescriptors(base)) as Heard;
 }
 
 function homeLanguage({ languages }: Phrasebook, tag: string | undefined): string {

@@ -40,11 +40,17 @@ export function rankReadings(readings: readonly Reading[], room: string | undefi
   let best = [...readings];
   const dropped: Ranked[] = [];
   for (const { lost, score } of rules) {
-    const most = Math.max(...best.map((reading) => score(reading, room)));
-    for (const reading of best) {
-      if (score(reading, room) < most) dropped.push({ reading, kept: false, rule: lost });
-    }
-    best = best.filter((reading) => score(reading, room) === most);
+    if (best.length <= 1) break;
+    const scores = best.map((reading) => score(reading, room));
+    const most = Math.max(...scores);
+    best.forEach((reading, index) => {
+      if ((scores[index] ?? 0) < most) dropped.push({ reading, kept: false, rule: lost });
+    });
+    best = best.filter((_, index) => scores[index] === most);
+  }
+  const [only] = best;
+  if (only && best.length === 1) {
+    return [{ reading: only, kept: true, rule: "first by rank" }, ...dropped.reverse()];
   }
   const distinct = new Map<string, Reading>();
   // Readings that mean the same are told apart by id, so that the order of files has no say.
