@@ -3,7 +3,7 @@ import type { Paint } from "../reports/paint.ts";
 
 /** Colours for a terminal; none where output goes elsewhere or NO_COLOR is set. */
 export function paintFor(stream: NodeJS.WriteStream): Paint {
-  const isColoured = stream.isTTY && process.env["NO_COLOR"] === undefined;
+  const isColoured = Boolean(stream.isTTY) && process.env["NO_COLOR"] === undefined;
   const colours = picocolors.createColors(isColoured);
   return {
     strong: colours.bold,
