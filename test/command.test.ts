@@ -108,7 +108,7 @@ describe("calm-phrase test", () => {
     expect(JSON.parse(json.out)).toMatchObject({
       version: 1,
       failed: 1,
-      suites: [{ suite: "wrong", cases: [{ passed: false, failures: [{ about: "set" }] }] }],
+      suites: [{ suite: "wrong", cases: [{ passed: false, failures: [{ about: "effect" }] }] }],
     });
   });
 });

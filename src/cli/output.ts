@@ -3,7 +3,8 @@ import type { Paint } from "../reports/paint.ts";
 
 /** Colours for a terminal; none where output goes elsewhere or NO_COLOR is set. */
 export function paintFor(stream: NodeJS.WriteStream): Paint {
-  const isColoured = Boolean(stream.isTTY) && process.env["NO_COLOR"] === undefined;
+  // A stream that is no terminal has no isTTY at all, whatever its type says.
+  const isColoured = stream.isTTY ? process.env["NO_COLOR"] === undefined : false;
   const colours = picocolors.createColors(isColoured);
   return {
     strong: colours.bold,

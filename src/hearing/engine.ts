@@ -17,17 +17,24 @@ import { type Lexicon, createLexicon } from "../lexicon/lexicon.ts";
 import { parsePattern } from "../pattern/parse.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import type {
-  ChoiceSlot,
   ChoiceValue,
   Intent,
-  NumberSlot,
+  NumberSlotType,
   Phrasebook,
   Slot,
   SpokenPattern,
 } from "../phrasebook/model.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
+import { createTargetReader } from "./expression.ts";
 import { type Names, gatherNames } from "./names.ts";
-import { recogniseChoice, recogniseNumber, recogniseQuantity, recogniseTarget } from "./slots.ts";
+import {
+  recogniseChoice,
+  recogniseColour,
+  recogniseNumber,
+  recogniseQuantity,
+  recogniseState,
+  recogniseValue,
+} from "./slots.ts";
 
 /** Everything that is needed to understand one language in one home. */
 export interface Engine {
@@ -54,7 +61,7 @@ export function createEngine(book: Phrasebook, language: string): Engine {
   const small = new Set(pack.small);
   const names = gatherNames(book, language, lexicon, small);
   const fragment = fragmentsIn(book, language);
-  const slotTypes = createSlotTypes(pack, names, (values) =>
+  const slotTypes = createSlotTypes(book, pack, names, lexicon, (values) =>
     recogniseChoice(values, language, lexicon, fragment),
   );
 
@@ -63,7 +70,9 @@ export function createEngine(book: Phrasebook, language: string): Engine {
   for (const intent of book.intents.values()) {
     const refer = (name: string): Referred | undefined => {
       const slot = intent.slots.get(name);
-      return slot ? { refer: "slot", symbol: slotTypes.symbolOf(intent, slot) } : fragment(name);
+      if (!slot) return fragment(name);
+      if (slot.type === "text") return { refer: "text" };
+      return { refer: "slot", symbol: slotTypes.symbolOf(intent, slot) };
     };
     for (const pattern of intent.patterns) {
       if (pattern.language !== language) continue;
@@ -120,10 +129,14 @@ function fragmentsIn(book: Phrasebook, language: string) {
   };
 }
 
-/** Slots of one type share a recogniser; each list of choices has its own. */
+type MatchedSlot = Exclude<Slot, { type: "text" }>;
+
+/** Slots of one type share a recogniser; those with values of their own do not. */
 function createSlotTypes(
+  book: Phrasebook,
   pack: LanguagePack,
   names: Names,
+  lexicon: Lexicon,
   choice: (values: readonly ChoiceValue[]) => Recognise,
 ) {
   const types: Recognise[] = [];
@@ -134,30 +147,47 @@ function createSlotTypes(
     reader ??= createNumberReader(pack);
     return reader(words, from);
   };
-  const make = (slot: Slot): Recognise => {
-    if (slot.type === "target") return recogniseTarget(names);
-    const quantity = makeQuantity(slot);
-    if (slot.values.length === 0) return quantity;
-    const named = choice(slot.values);
-    return (utterance, from) => [...quantity(utterance, from), ...named(utterance, from)];
-  };
-  const makeQuantity = (slot: NumberSlot | ChoiceSlot): Recognise => {
-    switch (slot.type) {
-      case "number":
-        return recogniseNumber(numbers);
+  const quantity = (unit: readonly string[], options = {}): Recognise =>
+    recogniseQuantity(numbers, unit, pack.language, options);
+  const makeNumber = (type: NumberSlotType): Recognise => {
+    switch (type) {
       case "percent":
-        return recogniseQuantity(numbers, pack.units.percent, pack.language, 100);
+        return quantity(pack.units.percent, { whole: 100 });
       case "temperature":
-        return recogniseQuantity(numbers, pack.units.celsius, pack.language);
+        return quantity(pack.units.celsius);
+      case "colour-temperature":
+        return quantity(pack.units.kelvin, { bareFrom: 1000 });
+      case "number":
+      case "integer":
+        return recogniseNumber(numbers);
+    }
+  };
+  const make = (slot: MatchedSlot): Recognise => {
+    switch (slot.type) {
+      case "target":
+        return createTargetReader(book, pack, names, lexicon);
       case "choice":
-        return () => [];
+        return choice(slot.values);
+      case "colour":
+        return recogniseColour(pack, lexicon);
+      case "state":
+        return recogniseState(pack, lexicon);
+      case "value":
+        return recogniseValue(book, slot.property, pack, lexicon);
+      default: {
+        const number = makeNumber(slot.type);
+        if (slot.values.length === 0) return number;
+        const named = choice(slot.values);
+        return (utterance, from) => [...number(utterance, from), ...named(utterance, from)];
+      }
     }
   };
   return {
     types,
-    symbolOf(intent: Intent, slot: Slot): number {
+    symbolOf(intent: Intent, slot: MatchedSlot): number {
       const isOwn = "values" in slot && slot.values.length > 0;
-      const key = isOwn ? `${slot.type} ${intent.id} ${slot.name}` : slot.type;
+      const property = slot.type === "value" ? slot.property : "";
+      const key = isOwn ? `${slot.type} ${intent.id} ${slot.name}` : `${slot.type} ${property}`;
       let type = known.get(key);
       if (type === undefined) {
         type = types.length;

@@ -1,26 +1,25 @@
 import type { Path } from "../automaton/paths.ts";
 import type { Utterance } from "../automaton/utterance.ts";
+import type { VoiceAccess } from "../phrasebook/kinds.ts";
 import type {
-  Device,
   Intent,
-  NumberSlot,
+  Order,
   Phrasebook,
-  Setting,
   Slot,
   SpokenPattern,
+  TargetReference,
+  TellStep,
 } from "../phrasebook/model.ts";
-import {
-  type Value,
-  type ValueProblem,
-  checkValue,
-  explainValueProblem,
-  printQuantity,
-} from "../phrasebook/property.ts";
+import { type Value, checkValue, explainValueProblem } from "../phrasebook/property.ts";
+import { slotDefault } from "../phrasebook/slots.ts";
+import { stateTests } from "../phrasebook/state-words.ts";
+import { guard } from "./access.ts";
 import type { Engine } from "./engine.ts";
-import type { Holder } from "./names.ts";
-import type { Effect, Skipped, SlotValue } from "./outcome.ts";
-import type { SlotReading } from "./slots.ts";
-import { type Resolved, devicesOf, resolveTarget } from "./targets.ts";
+import { type Filling, fillingsOf, nameWords } from "./fillings.ts";
+import { type Refusal, carryOut } from "./orders.ts";
+import type { Effect, Question, Skipped, SlotValue } from "./outcome.ts";
+
+import { type Asked, type Devices, type Speaker, resolveTarget } from "./targets.ts";
 
 /** A way to understand an utterance, with what it comes to. */
 export interface Reading {
@@ -34,38 +33,32 @@ export interface Reading {
   aliases: number;
 }
 
-/** A slot as filled by words of the utterance. */
-export interface Filling {
-  slot: Slot;
-  reading: SlotReading;
-  /** Indexes of its first word and after its last. */
-  from: number;
-  end: number;
-  words: string;
+export type Meaning = Done | Told | Choices | Refusal | { result: "absent"; reason: string };
+
+interface Settled {
+  slots: Readonly<Record<string, SlotValue>>;
+  /** What each target slot was settled on. */
+  targets: ReadonlyMap<string, Devices>;
 }
 
-export type Meaning = Done | Choices | Refusal;
-
-interface Done {
+interface Done extends Settled {
   result: "do";
-  slots: Readonly<Record<string, SlotValue>>;
   effects: readonly Effect[];
   skipped: readonly Skipped[];
-  /** The name that each target slot was settled on. */
-  holders: ReadonlyMap<string, Holder>;
+  access: Exclude<VoiceAccess, "barred">;
+}
+
+/** A question about states. */
+interface Told extends Settled {
+  result: "tell";
+  question: Question;
 }
 
 /** A name stands for several things, and nothing decides between them. */
 interface Choices {
   result: "choices";
   slot: string;
-  options: readonly (Resolved & { result: "devices" })[];
-}
-
-interface Refusal {
-  /** `refuse`: the value is one that cannot be; `unfit`: what was named has no such thing at all. */
-  result: "refuse" | "unfit";
-  reason: string;
+  options: readonly Devices[];
 }
 
 /** Works out what a path through a pattern comes to in this home. */
@@ -74,203 +67,165 @@ export function evaluatePath(
   engine: Engine,
   utterance: Utterance,
   path: Path,
-  speakerRoom: string | undefined,
+  speaker: Speaker,
 ): Reading | undefined {
   const rule = engine.rules[path.rule];
   if (!rule) return undefined;
   const { intent, pattern } = rule;
   const fillings = fillingsOf(engine, utterance, path, intent);
-  const meaning = understand(book, intent, fillings, speakerRoom);
-  const holders = meaning.result === "do" ? [...meaning.holders.values()] : [];
-  const nameWords = fillings
-    .filter(({ reading }) => reading.read === "target")
-    .reduce((sum, { from, end }) => sum + end - from, 0);
-  const aliases = holders.filter(({ name }) => name.alias).length;
-  return { intent, pattern, path, fillings, meaning, nameWords, aliases };
-}
-
-function fillingsOf(engine: Engine, utterance: Utterance, path: Path, intent: Intent): Filling[] {
-  return path.steps.flatMap(({ state, from, end, match }): Filling[] => {
-    const slot = intent.slots.get(engine.network.slot[state] ?? "");
-    if (!slot || !match) return [];
-    const start = utterance.words[from]?.start ?? 0;
-    const stop = utterance.words[end - 1]?.end ?? start;
-    const words = utterance.text.slice(start, stop);
-    return [{ slot, reading: match.value as SlotReading, from, end, words }];
-  });
+  const meaning = understand(book, intent, fillings, speaker);
+  let named = 0;
+  for (const { reading } of fillings) {
+    if (reading.read === "target") named += nameWords(reading.target);
+  }
+  let aliases = 0;
+  if ("targets" in meaning) {
+    for (const { holders } of meaning.targets.values()) {
+      for (const { name } of holders) if (name.alias) aliases++;
+    }
+  }
+  return { intent, pattern, path, fillings, meaning, nameWords: named, aliases };
 }
 
 function understand(
   book: Phrasebook,
   intent: Intent,
   fillings: readonly Filling[],
-  speakerRoom: string | undefined,
+  speaker: Speaker,
 ): Meaning {
   const slots: Record<string, SlotValue> = {};
-  const targets = new Map<string, Resolved & { result: "devices" }>();
+  const targets = new Map<string, Devices>();
   for (const { slot, reading, words } of fillings) {
-    if (reading.read === "target") {
-      if (slot.type !== "target") continue;
-      const properties = propertiesAsked(intent, slot.name);
-      const resolved = resolveTarget(book, reading.holders, { slot, properties }, speakerRoom);
-      if (resolved.result === "unfit") return resolved;
-      if (resolved.result === "choices") return { ...resolved, slot: slot.name };
-      targets.set(slot.name, resolved);
-      slots[slot.name] = { value: resolved.entity.id, words };
-    } else {
-      const problem = slot.type === "choice" ? undefined : slotProblem(slot, reading.value);
-      if (problem) return { result: "refuse", reason: `${slot.name} ${problem}` };
-      const other = slots[slot.name];
-      if (other && other.value !== reading.value) {
-        const reason = `${slot.name} cannot be both ${other.value} and ${reading.value}`;
-        return { result: "refuse", reason };
-      }
-      slots[slot.name] = { value: reading.value, words };
+    if (reading.read === "state") slots[slot.name] = { value: reading.state, words };
+    if (reading.read === "target" || reading.read === "state") continue;
+    const problem = slotProblem(slot, reading.value);
+    if (problem !== undefined) return { result: "refuse", reason: `${slot.name} ${problem}` };
+    const other = slots[slot.name];
+    if (other && other.value !== reading.value) {
+      const reason = `${slot.name} cannot be both ${other.value} and ${reading.value}`;
+      return { result: "refuse", reason };
     }
+    slots[slot.name] = { value: reading.value, words };
   }
   for (const slot of intent.slots.values()) {
-    if (slot.name in slots || slot.type === "target" || slot.default === undefined) continue;
-    slots[slot.name] = { value: slot.default, words: "" };
+    const value = slotDefault(slot);
+    if (value !== undefined) slots[slot.name] ??= { value, words: "" };
   }
-  return apply(book, intent, slots, targets);
+  const tell = intent.steps.find((step) => step.step === "tell");
+  const asked = (slot: Slot & { type: "target" }): Asked => ({
+    slot,
+    ...askedOf(intent, slot.name),
+    ...(tell && refersTo(tell.target, slot.name) ? { readable: toRead(tell, slots) } : {}),
+  });
+  for (const { slot, reading, words } of fillings) {
+    if (reading.read !== "target" || slot.type !== "target") continue;
+    const resolved = resolveTarget(book, reading.target, asked(slot), speaker);
+    if (resolved.result === "choices") return { ...resolved, slot: slot.name };
+    if (resolved.result !== "devices") return resolved;
+    targets.set(slot.name, resolved);
+    slots[slot.name] = { value: resolved.value, words };
+  }
+  if (tell) return ask(tell, slots, targets);
+  return act(book, intent, slots, targets);
 }
 
-/** Properties that the intent sets on whatever fills a target slot. */
-function propertiesAsked(intent: Intent, slot: string): string[] {
-  return intent.steps.flatMap(({ settings }) =>
-    settings
-      .filter(({ target }) => target.refer === "slot" && target.slot === slot)
-      .map(({ property }) => property),
-  );
+function act(
+  book: Phrasebook,
+  intent: Intent,
+  slots: Readonly<Record<string, SlotValue>>,
+  targets: ReadonlyMap<string, Devices>,
+): Meaning {
+  const orders = ordersOf(intent);
+  const carried = carryOut(book, orders, slots, targets);
+  if (carried.result !== "effects") return carried;
+  const bulk = new Set([...targets.values()].flatMap((target) => [...target.bulk]));
+  const { access, effects, skipped } = guard(carried.effects, book.devices, bulk);
+  const unable = [...targets.values()].flatMap((target) => target.skipped);
+  if (effects.length === 0 && orders.length > 0) {
+    return { result: "absent", reason: skipped[0]?.reason ?? "voice may do none of it" };
+  }
+  const all = [...skipped, ...carried.skipped, ...unable];
+  return { result: "do", slots, targets, effects, skipped: all, access };
+}
+
+function ordersOf(intent: Intent): Order[] {
+  return intent.steps.flatMap((step) => (step.step === "order" ? step.orders : []));
+}
+
+/** Properties and actions that the intent asks of whatever fills a target slot. */
+function askedOf(intent: Intent, slot: string): Pick<Asked, "properties" | "actions"> {
+  const properties: string[] = [];
+  const actions: string[] = [];
+  for (const order of ordersOf(intent)) {
+    if (!refersTo(order.target, slot)) continue;
+    if (order.order === "call") actions.push(order.action);
+    else properties.push(order.property);
+  }
+  return { properties, actions };
+}
+
+function refersTo(target: TargetReference, slot: string): boolean {
+  return target.refer === "slot" && target.slot === slot;
+}
+
+/** The properties that a question reads, of which a device has to have one. */
+function toRead(tell: TellStep, slots: Readonly<Record<string, SlotValue>>): string[] {
+  if (tell.form === "value") {
+    const { property } = tell;
+    return [typeof property === "string" ? property : String(slots[property.slot]?.value ?? "")];
+  }
+  return testsOf(tell, slots).map(({ property }) => property);
+}
+
+function testsOf(
+  tell: Exclude<TellStep, { form: "value" }>,
+  slots: Readonly<Record<string, SlotValue>>,
+) {
+  const word = typeof tell.state === "string" ? tell.state : slots[tell.state.slot]?.value;
+  return Object.entries(stateTests).find(([state]) => state === word)?.[1] ?? [];
+}
+
+function ask(
+  tell: TellStep,
+  slots: Readonly<Record<string, SlotValue>>,
+  targets: ReadonlyMap<string, Devices>,
+): Meaning {
+  const target = tell.target.refer === "slot" ? targets.get(tell.target.slot) : undefined;
+  if (!target) return { result: "refuse", reason: "nothing was named to ask about" };
+  const place = tell.place?.refer === "slot" ? targets.get(tell.place.slot) : undefined;
+  const devices = target.devices
+    .filter((device) => device.voice !== "barred" && (!place || place.devices.includes(device)))
+    .map(({ id }) => id);
+  if (devices.length === 0)
+    return { result: "unfit", reason: "there is nothing of the kind there" };
+  const settled = { result: "tell", slots, targets } as const;
+  if (tell.form === "value") {
+    return {
+      ...settled,
+      question: { form: "value", devices, property: toRead(tell, slots)[0] ?? "" },
+    };
+  }
+  const state = typeof tell.state === "string" ? tell.state : slots[tell.state.slot]?.words;
+  const question = { form: tell.form, devices, state: state ?? "", tests: testsOf(tell, slots) };
+  return { ...settled, question };
 }
 
 function slotProblem(slot: Slot, value: Value): string | undefined {
-  if (slot.type === "target" || slot.type === "choice" || typeof value !== "number")
+  if (!("minimum" in slot || "maximum" in slot || "step" in slot || slot.type === "integer")) {
     return undefined;
-  const check = checkValue(slotSchema(slot), value);
-  return check.ok ? undefined : explainValueProblem(check.problem);
-}
-
-function slotSchema(slot: NumberSlot) {
-  const units = { percent: "percent", temperature: "celsius", number: undefined };
+  }
+  const units: Readonly<Record<string, string>> = { percent: "percent", temperature: "celsius" };
   const unit = units[slot.type];
-  return {
-    type: "number" as const,
-    default: 0,
-    ...(slot.minimum === undefined ? {} : { minimum: slot.minimum }),
-    ...(slot.maximum === undefined ? {} : { maximum: slot.maximum }),
-    ...(slot.step === undefined ? {} : { multipleOf: slot.step }),
-    ...(unit === undefined ? {} : { unit }),
-  };
-}
-
-function apply(
-  book: Phrasebook,
-  intent: Intent,
-  slots: Record<string, SlotValue>,
-  targets: ReadonlyMap<string, Resolved & { result: "devices" }>,
-): Meaning {
-  const effects = new Map<string, Record<string, Value>>();
-  const skipped: Skipped[] = [...targets.values()].flatMap((target) => target.skipped);
-  const failed = new Map<string, Refusal>();
-  for (const setting of intent.steps.flatMap(({ settings }) => settings)) {
-    const value =
-      setting.value.refer === "value" ? setting.value.value : slots[setting.value.slot]?.value;
-    if (value === undefined) {
-      const slot = setting.value.refer === "slot" ? setting.value.slot : "";
-      return { result: "refuse", reason: `nothing was said for ${slot}` };
-    }
-    const affected = settingDevices(book, setting, targets);
-    if (!affected) {
-      const slot = setting.target.refer === "slot" ? setting.target.slot : "";
-      return { result: "refuse", reason: `nothing was said for ${slot}` };
-    }
-    for (const device of affected) {
-      const schema = device.properties.get(setting.property);
-      if (!schema || schema.readOnly) {
-        skipped.push({
-          device: device.id,
-          reason: `${device.id} has no ${setting.property} to set`,
-        });
-        continue;
-      }
-      const check = checkValue(schema, value);
-      if (!check.ok) {
-        const why = explainValueProblem(check.problem);
-        const reason = `the ${setting.property} of ${device.id} ${why}`;
-        const refusal = refuseValue(check.problem, reason);
-        if (affected.length === 1) return refusal;
-        failed.set(device.id, refusal);
-        continue;
-      }
-      const changes = effects.get(device.id) ?? {};
-      changes[setting.property] = check.value;
-      effects.set(device.id, changes);
-    }
-  }
-  // A device that can take one part of what was asked and not another is left alone.
-  for (const [device, { reason }] of failed) {
-    effects.delete(device);
-    skipped.push({ device, reason });
-  }
-  const [refusal] = failed.values();
-  if (effects.size === 0 && refusal) return refusal;
-  if (effects.size === 0 && intent.steps.length > 0) {
-    return { result: "unfit", reason: skipped[0]?.reason ?? "there is no device to do it" };
-  }
-  return {
-    result: "do",
-    slots,
-    effects: [...effects].map(([device, set]) => ({ device, set })),
-    skipped,
-    holders: new Map([...targets].map(([slot, { holder }]) => [slot, holder])),
-  };
-}
-
-/** A word where a number belongs shows that another property was meant; a number too high does not. */
-function refuseValue(problem: ValueProblem, reason: string): Refusal {
-  const result = problem.problem === "type" || problem.problem === "choice" ? "unfit" : "refuse";
-  return { result, reason };
-}
-
-function settingDevices(
-  book: Phrasebook,
-  { target }: Setting,
-  targets: ReadonlyMap<string, Resolved & { result: "devices" }>,
-): readonly Device[] | undefined {
-  switch (target.refer) {
-    case "slot":
-      return targets.get(target.slot)?.devices;
-    case "device":
-      return devicesIn(book, book.devices.get(target.id));
-    case "group":
-      return devicesIn(book, book.groups.get(target.id));
-    case "room":
-      return devicesIn(book, book.rooms.get(target.id));
-    case "zone":
-      return devicesIn(book, book.zones.get(target.id));
-  }
-}
-
-function devicesIn(book: Phrasebook, entity: Parameters<typeof devicesOf>[1] | undefined) {
-  return entity ? devicesOf(book, entity) : [];
-}
-
-/** What a slot's words were taken for, in words. */
-export function describeFilling({ slot, reading }: Filling, meaning: Meaning): string {
-  switch (reading.read) {
-    case "number": {
-      const unit = { percent: "percent", temperature: "celsius" }[slot.type as string];
-      return printQuantity(reading.value, unit);
-    }
-    case "choice":
-      return String(reading.value);
-    case "target": {
-      const settled = meaning.result === "do" ? meaning.holders.get(slot.name) : undefined;
-      const holders = settled ? [settled] : reading.holders;
-      return holders
-        .map(({ entity, name }) => `${entity.type} ${entity.id}${name.alias ? ` (alias)` : ""}`)
-        .join(", ");
-    }
-  }
+  const check = checkValue(
+    {
+      type: slot.type === "integer" ? "integer" : "number",
+      default: 0,
+      ...(slot.minimum === undefined ? {} : { minimum: slot.minimum }),
+      ...(slot.maximum === undefined ? {} : { maximum: slot.maximum }),
+      ...(slot.step === undefined ? {} : { multipleOf: slot.step }),
+      ...(unit === undefined ? {} : { unit }),
+    },
+    value,
+  );
+  return check.ok ? undefined : explainValueProblem(check.problem);
 }

@@ -10,6 +10,7 @@ const book = readPhrasebook([
   {
     path: "home.yaml",
     text: `languages: [en-GB, de]
+vocabulary: { without: [all] }
 address: "[hey] oxbow"
 rooms: { kiln-room: {}, showroom: {}, loft: {}, galley: {} }
 zones: { flat: { rooms: [loft, galley] } }
@@ -117,9 +118,9 @@ describe("the why", () => {
     const { words, readings } = book.hear("please set  the Extractor to 60%").why;
     expect(words).toMatchObject([
       { text: "please", role: "courtesy", start: 0, end: 6 },
-      { text: "set", role: "pattern", start: 7, end: 10, at: { file: "home.yaml", line: 23 } },
+      { text: "set", role: "pattern", start: 7, end: 10, at: { file: "home.yaml", line: 24 } },
       { text: "the", role: "small" },
-      { text: "Extractor", role: "slot", slot: "target", start: 16, at: { line: 7, column: 54 } },
+      { text: "Extractor", role: "slot", slot: "target", start: 16, at: { line: 8, column: 54 } },
       { text: "to", role: "pattern" },
       { text: "60", role: "slot", slot: "level" },
       { text: "%", role: "slot", slot: "level", start: 31, end: 32 },
@@ -164,7 +165,8 @@ describe("an unknown phrase tells what stopped it", () => {
   });
 
   test("and pasting what it proposes has the phrase understood", () => {
-    const home = `devices: { vent: { kind: fan } }
+    const home = `vocabulary: { without: [all] }
+devices: { vent: { kind: fan } }
 intents:
   speed:
     patterns: ["set $target to $level"]

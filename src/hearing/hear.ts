@@ -4,6 +4,8 @@ import { prepareUtterance } from "../automaton/utterance.ts";
 import { packFor } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
+import type { State } from "../phrasebook/property.ts";
+import { answerQuestion } from "./answer.ts";
 import type { Engine } from "./engine.ts";
 import { type Reading, evaluatePath } from "./evaluate.ts";
 import { nearMisses } from "./near.ts";
@@ -19,6 +21,8 @@ export interface HearContext {
   at?: string;
   /** BCP 47 tag; the phrasebook's first language when left out. */
   language?: string;
+  /** The state of a device, for questions; the one it starts with when left out. */
+  states?: (device: string) => State | undefined;
 }
 
 /**
@@ -29,7 +33,7 @@ export function hearUtterance(
   book: Phrasebook,
   engineFor: (language: string) => Engine,
   text: string,
-  { at, language: tag }: HearContext,
+  { at, language: tag, states = () => undefined }: HearContext,
 ): Heard {
   const language = homeLanguage(book, tag);
   const engine = engineFor(language);
@@ -40,10 +44,11 @@ export function hearUtterance(
   const chart = runAutomaton(engine.sets, engine.types, utterance, starts);
   const paths = findPaths(engine.network, chart, utterance, starts, ends);
   const room = at === undefined ? undefined : book.voicepoints.get(at)?.room;
-  const readings = paths.found.flatMap((path) => {
-    const reading = evaluatePath(book, engine, utterance, path, room);
-    return reading ? [reading] : [];
-  });
+  const readings: Reading[] = [];
+  for (const path of paths.found) {
+    const reading = evaluatePath(book, engine, utterance, path, { room });
+    if (reading) readings.push(reading);
+  }
   const ranked = rankReadings(readings, room);
 
   const outcome = conclude(ranked);
@@ -53,11 +58,11 @@ export function hearUtterance(
     ...base,
     version: outcomeVersion,
     get reply() {
-      return replyTo(outcome, ranked, language, engine);
+      return replyTo(book, outcome, ranked, language, engine, states);
     },
     get why() {
       const nearest =
-        outcome.outcome === "unknown"
+        outcome.outcome === "unknown" && readings.length === 0
           ? nearMisses(book, engine, utterance, chart, starts, ends)
           : [];
       return explain(engine, utterance, ranked, paths, nearest);
@@ -78,30 +83,37 @@ type Conclusion = DistributiveOmit<Heard, keyof HeardBase>;
 function conclude(ranked: readonly Ranked[]): Conclusion {
   const best = ranked.filter(({ kept }) => kept).map(({ reading }) => reading);
   const [only] = best;
-  if (!only) return { outcome: "unknown" };
-  const { intent, meaning } = only;
-  if (meaning.result === "unfit" || (best.length === 1 && meaning.result === "refuse")) {
-    return { outcome: "refuse", intent: intent.id, reason: meaning.reason };
+  // What voice is barred from does not exist as far as speech is concerned.
+  if (!only || only.meaning.result === "absent") return { outcome: "unknown" };
+  const { meaning } = only;
+  const intent = only.intent.id;
+  if (meaning.result === "unfit" || meaning.result === "refuse") {
+    return { outcome: "refuse", intent, reason: meaning.reason };
   }
-  if (best.length > 1 || meaning.result !== "do") {
+  if (best.length > 1 || meaning.result === "choices") {
     return { outcome: "unsure", choices: best.flatMap(choicesOf) };
   }
-  const { slots, effects, skipped } = meaning;
-  return effects.length === 0
-    ? { outcome: "answer", intent: intent.id, slots }
-    : { outcome: "act", intent: intent.id, slots, effects, skipped };
+  const { slots } = meaning;
+  if (meaning.result === "tell") {
+    return { outcome: "answer", intent, slots, question: meaning.question };
+  }
+  const { effects, skipped, access } = meaning;
+  if (effects.length === 0) return { outcome: "answer", intent, slots };
+  const outcome = access === "free" ? "act" : access;
+  return { outcome, intent, slots, effects, skipped };
 }
 
 function choicesOf({ intent, meaning, pattern }: Reading): Choice[] {
   switch (meaning.result) {
     case "do":
       return [{ label: pattern.text, intent: intent.id, effects: meaning.effects }];
+    case "tell":
+      return [{ label: pattern.text, intent: intent.id, effects: [] }];
     case "choices":
-      return meaning.options.map(({ entity, holder, devices }) => {
-        const [device] = devices;
-        const place = entity.type === "device" ? device?.room : undefined;
-        const label = place === undefined ? holder.name.text : `${holder.name.text} (${place})`;
-        return { label, intent: intent.id, effects: [] };
+      return meaning.options.map(({ label, devices: [device] }) => {
+        const place = device?.room;
+        const full = place === undefined ? label : `${label} (${place})`;
+        return { label: full, intent: intent.id, effects: [] };
       });
     default:
       return [{ label: meaning.reason, intent: intent.id, effects: [] }];
@@ -109,14 +121,19 @@ function choicesOf({ intent, meaning, pattern }: Reading): Choice[] {
 }
 
 function replyTo(
+  book: Phrasebook,
   outcome: Conclusion,
   ranked: readonly Ranked[],
   language: string,
   { pack }: Engine,
+  states: NonNullable<HearContext["states"]>,
 ): string {
   switch (outcome.outcome) {
-    case "act":
-    case "answer": {
+    case "answer":
+    case "act": {
+      if ("question" in outcome) {
+        return answerQuestion(book, pack, language, outcome.question, states);
+      }
       const own = replyIn(ranked[0]?.reading.intent.reply ?? new Map(), language);
       const variables = Object.fromEntries(
         Object.entries(outcome.slots).map(([name, { value, words }]) => [
@@ -133,7 +150,7 @@ function replyTo(
     }
     case "refuse":
       return formatReply(pack.replies.refuse, language, { reason: outcome.reason });
-    case "unknown":
-      return formatReply(pack.replies.unknown, language, {});
+    default:
+      return formatReply(pack.replies[outcome.outcome], language, {});
   }
 }

@@ -297,10 +297,14 @@ function patternPaste(
     end: written,
   }[miss];
   const pattern = text.slice(0, start) + piece + text.slice(end);
+  const isOwn = rule.pattern.origin === "phrasebook";
+  const adds = isOwn ? "" : "\n    adds: true";
   return {
     paste: {
-      yaml: `intents:\n  ${rule.intent.id}:\n    patterns:\n      - ${quoted(pattern)}`,
-      how: `put this pattern in the place of the one at ${printPosition(at)}`,
+      yaml: `intents:\n  ${rule.intent.id}:${adds}\n    patterns:\n      - ${quoted(pattern)}`,
+      how: isOwn
+        ? `put this pattern in the place of the one at ${printPosition(at)}`
+        : `add this pattern to ${rule.intent.id}, which comes with Calm Phrase`,
     },
   };
 }

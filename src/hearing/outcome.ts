@@ -1,14 +1,29 @@
 import type { Value } from "../phrasebook/property.ts";
+import type { StateTest } from "../phrasebook/state-words.ts";
 import type { Position } from "../source/position.ts";
 
 /** Raised when the JSON form of results changes in a way that a reader must know of. */
 export const outcomeVersion = 1;
 
-/** A change that a phrase asks for: properties of one device and the values they shall have. */
-export interface Effect {
-  device: string;
-  set: Readonly<Record<string, Value>>;
-}
+/** Something that a phrase asks of one device: values that its properties shall have, and others. */
+export type Effect =
+  | { device: string; set: Readonly<Record<string, Value>> }
+  /** Amounts to add, which the home turns into values. */
+  | { device: string; nudge: Readonly<Record<string, number>> }
+  /** An action to invoke. */
+  | { device: string; call: string; with?: Value };
+
+/** A question about states: whose, and what is wanted. */
+export type Question =
+  | { form: "value"; devices: readonly string[]; property: string }
+  | {
+      form: "whether" | "which" | "any";
+      devices: readonly string[];
+      /** The state word, as said. */
+      state: string;
+      /** What it asks of a device: the first of these properties that it has. */
+      tests: readonly StateTest[];
+    };
 
 /** A device that a phrase named together with others and that cannot do what was asked. */
 export interface Skipped {
@@ -17,7 +32,8 @@ export interface Skipped {
 }
 
 /** What hearing an utterance comes to. */
-export type Heard = HeardAct | HeardAnswer | HeardUnsure | HeardRefuse | HeardUnknown;
+export type Heard =
+  HeardAct | HeardGuarded | HeardAnswer | HeardUnsure | HeardRefuse | HeardUnknown;
 
 export interface HeardBase {
   version: typeof outcomeVersion;
@@ -41,11 +57,22 @@ export interface HeardAct extends HeardBase {
   skipped: readonly Skipped[];
 }
 
+/** One meaning, and effects that wait: for a yes, or for the spoken code. */
+export interface HeardGuarded extends HeardBase {
+  outcome: "confirm" | "code";
+  intent: string;
+  slots: Readonly<Record<string, SlotValue>>;
+  effects: readonly Effect[];
+  skipped: readonly Skipped[];
+}
+
 /** One meaning, which changes nothing and says something. */
 export interface HeardAnswer extends HeardBase {
   outcome: "answer";
   intent: string;
   slots: Readonly<Record<string, SlotValue>>;
+  /** What was asked, if it was a question about states. */
+  question?: Question;
 }
 
 /** Several meanings, and nothing that decides between them. */
@@ -112,6 +139,8 @@ export interface ReadingWhy {
   kept: boolean;
   /** The rule that decided. */
   rule: string;
+  /** Devices that were named and are left out, each with its reason. */
+  skipped: readonly Skipped[];
 }
 
 /** Something that would have been understood, and where it parts from what was said. */

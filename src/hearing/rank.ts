@@ -1,4 +1,5 @@
 import type { Reading } from "./evaluate.ts";
+import type { Effect } from "./outcome.ts";
 
 interface RankRule {
   /** Why a reading with a lower score is dropped. */
@@ -10,22 +11,28 @@ interface RankRule {
 const rules: readonly RankRule[] = [
   {
     lost: "what it names cannot do it",
-    score: ({ meaning }) => (meaning.result === "unfit" ? 0 : 1),
+    score: ({ meaning }) => ({ absent: 0, unfit: 1 })[meaning.result as string] ?? 2,
+  },
+  {
+    lost: "of the vocabulary, where the phrasebook has its own",
+    score: ({ pattern }) => (pattern.origin === "phrasebook" ? 1 : 0),
   },
   { lost: "more words of free text", score: ({ path }) => -path.freeWords },
   { lost: "fewer words of the pattern", score: ({ path }) => path.literalWords },
   { lost: "shorter names", score: ({ nameWords }) => nameWords },
   { lost: "an alias, where another has it as a name", score: ({ aliases }) => -aliases },
   { lost: "not in the speaker's room", score: (reading, room) => inRoom(reading, room) },
+  {
+    lost: "its value cannot be, where another's can",
+    score: ({ meaning }) => (meaning.result === "refuse" ? 0 : 1),
+  },
 ];
 
 /** Only a target that lies wholly in the speaker's room is nearer than one that does not. */
 function inRoom({ meaning }: Reading, room: string | undefined): number {
-  if (room === undefined || meaning.result !== "do" || meaning.holders.size === 0) return 0;
-  const holders = [...meaning.holders.values()];
-  const near = ({ entity }: (typeof holders)[number]): boolean =>
-    entity.type === "device" ? entity.room === room : entity.id === room;
-  return holders.every(near) ? 1 : 0;
+  if (room === undefined || !("targets" in meaning) || meaning.targets.size === 0) return 0;
+  const devices = [...meaning.targets.values()].flatMap((target) => target.devices);
+  return devices.every((device) => device.room === room) ? 1 : 0;
 }
 
 /** A reading beside others: whether it is among the best, and the rule that decided so. */
@@ -65,17 +72,24 @@ export function rankReadings(readings: readonly Reading[], room: string | undefi
   return [...kept, ...dropped.reverse()];
 }
 
+/** Equal for effects that are the same, in whatever order their properties were written. */
+function effectKey(effect: Effect): string {
+  if ("call" in effect) return JSON.stringify(effect);
+  const [kind, values] = "set" in effect ? ["set", effect.set] : ["nudge", effect.nudge];
+  return JSON.stringify([effect.device, kind, Object.entries(values as object).sort()]);
+}
+
 /** Equal for readings that would do the same; without effects, for those of one intent. */
 function meaningKey({ meaning, intent }: Reading): string {
   switch (meaning.result) {
     case "do": {
-      const effects = meaning.effects
-        .map(({ device, set }) => JSON.stringify([device, Object.entries(set).sort()]))
-        .sort();
+      const effects = meaning.effects.map(effectKey).sort();
       return effects.length > 0 ? `do ${effects.join()}` : `answer ${intent.id}`;
     }
+    case "tell":
+      return `tell ${JSON.stringify(meaning.question)}`;
     case "choices":
-      return `choices ${intent.id} ${meaning.options.map(({ entity }) => entity.id).join()}`;
+      return `choices ${meaning.options.map(({ value }) => value).join()}`;
     default:
       return `${meaning.result} ${meaning.reason}`;
   }

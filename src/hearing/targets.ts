@@ -1,26 +1,45 @@
 import type { Device, Nameable, Phrasebook, TargetSlot } from "../phrasebook/model.ts";
-import type { Skipped } from "./outcome.ts";
+import type { PlaceExpression, TargetExpression } from "./expression.ts";
 import type { Holder } from "./names.ts";
+import type { Skipped } from "./outcome.ts";
 
-/** What a name comes to, given what is asked of it and where the speaker stands. */
+/** What a target comes to, given what is asked of it and where the speaker stands. */
 export type Resolved =
-  | {
-      result: "devices";
-      entity: Nameable;
-      holder: Holder;
-      devices: readonly Device[];
-      skipped: readonly Skipped[];
-    }
+  | Devices
   /** Several things have the name and nothing decides between them. */
-  | { result: "choices"; options: readonly (Resolved & { result: "devices" })[] }
-  /** Nothing of that name can do it. */
-  | { result: "unfit"; reason: string };
+  | { result: "choices"; options: readonly Devices[] }
+  /** Nothing that was named can do it. */
+  | { result: "unfit"; reason: string }
+  /** Voice is barred from all that was named: to speech, it does not exist. */
+  | { result: "absent"; reason: string };
+
+export interface Devices {
+  result: "devices";
+  /** What it is called when asked about. */
+  label: string;
+  /** What it is: the id of one thing, or the ids of all. */
+  value: string;
+  /** The names that were settled on. */
+  holders: readonly Holder[];
+  devices: readonly Device[];
+  /** Devices that were named only together with others. */
+  bulk: ReadonlySet<Device>;
+  skipped: readonly Skipped[];
+}
 
 /** What is asked of the devices in a target slot. */
 export interface Asked {
   slot: TargetSlot;
   /** Properties that are to be set. */
   properties: readonly string[];
+  /** Properties of which one is to be read. */
+  readable?: readonly string[];
+  actions: readonly string[];
+}
+
+/** Where the speaker stands. */
+export interface Speaker {
+  room: string | undefined;
 }
 
 /** The devices under a device, group, room or zone, each once, in the order of the phrasebook. */
@@ -44,18 +63,56 @@ export function devicesOf(book: Phrasebook, entity: Nameable): Device[] {
   }
 }
 
-/**
- * Decides what a name stands for: every device that bears it, narrowed by what is asked, then a
- * name before an alias, then by the speaker's room. What remains beyond one is a question.
- */
+/** Decides what a target stands for; see docs/targets.md. */
 export function resolveTarget(
+  book: Phrasebook,
+  expression: TargetExpression,
+  asked: Asked,
+  speaker: Speaker,
+): Resolved {
+  if (asked.slot.named && !isNamed(expression)) {
+    return { result: "unfit", reason: "it has to be named itself" };
+  }
+  switch (expression.target) {
+    case "named":
+      return resolveNamed(book, expression.holders, asked, speaker);
+    case "kind":
+      return resolveKind(book, expression, asked, speaker);
+    case "everything": {
+      const all = devicesIn(book, expression.place, speaker);
+      return bulkOf("everything", all, asked);
+    }
+    case "here": {
+      if (speaker.room === undefined)
+        return { result: "unfit", reason: "nobody knows where here is" };
+      return bulkOf("here", devicesIn(book, "here", speaker), asked);
+    }
+    case "list":
+      return resolveList(book, expression.items, asked, speaker);
+    case "except":
+      return resolveExcept(book, expression, asked, speaker);
+  }
+}
+
+function isNamed(expression: TargetExpression): boolean {
+  if (expression.target === "everything" || expression.target === "here") return false;
+  if (expression.target !== "named") return true;
+  return expression.holders.some(({ entity: { type } }) => type === "device" || type === "group");
+}
+
+/**
+ * A name stands for everything that bears it, narrowed by what is asked, then a name before an
+ * alias, then by the speaker's room. What remains beyond one is a question.
+ */
+function resolveNamed(
   book: Phrasebook,
   holders: readonly Holder[],
   asked: Asked,
-  speakerRoom: string | undefined,
+  speaker: Speaker,
 ): Resolved {
-  const able: (Resolved & { result: "devices" })[] = [];
+  const able: Devices[] = [];
   const reasons: string[] = [];
+  let barred: string | undefined;
   const seen = new Set<Nameable>();
   // Names first, so that something that bears the words as a name and an alias counts by the name.
   const ordered = [...holders].sort((a, b) => Number(a.name.alias) - Number(b.name.alias));
@@ -63,41 +120,167 @@ export function resolveTarget(
     const { entity } = holder;
     if (seen.has(entity)) continue;
     seen.add(entity);
-    const devices: Device[] = [];
-    const skipped: Skipped[] = [];
-    for (const device of devicesOf(book, entity)) {
-      const reason = inability(device, asked);
-      if (reason === undefined) devices.push(device);
-      else skipped.push({ device: device.id, reason });
-    }
-    if (devices.length > 0) able.push({ result: "devices", entity, holder, devices, skipped });
-    else reasons.push(skipped[0]?.reason ?? `${entity.id} has no devices`);
+    const sorted = sortDevices(devicesOf(book, entity), asked);
+    const isBarred = entity.type === "device" && entity.voice === "barred";
+    if (isBarred) barred = `voice is barred from ${entity.id}`;
+    else if (sorted.devices.length > 0) {
+      able.push({
+        result: "devices",
+        label: holder.name.text,
+        value: entity.id,
+        holders: [holder],
+        bulk: new Set(entity.type === "device" ? [] : sorted.devices),
+        ...sorted,
+      });
+    } else reasons.push(sorted.skipped[0]?.reason ?? `${entity.id} has no devices`);
   }
-  const byName = able.filter(({ holder }) => !holder.name.alias);
+  const byName = able.filter((option) => option.holders.some(({ name }) => !name.alias));
   const named = byName.length > 0 ? byName : able;
-  const near = named.filter(({ entity }) => isIn(entity, speakerRoom));
+  const near = named.filter(({ holders: [holder] }) => isIn(holder?.entity, speaker.room));
   const left = near.length > 0 && named.length > 1 ? near : named;
   const [only] = left;
-  if (!only) return { result: "unfit", reason: reasons[0] ?? "nothing of that name can do it" };
-  return left.length === 1 ? only : { result: "choices", options: left };
+  if (only) return left.length === 1 ? only : { result: "choices", options: left };
+  const [reason] = reasons;
+  if (reason === undefined && barred !== undefined) return { result: "absent", reason: barred };
+  return { result: "unfit", reason: reason ?? "nothing of that name can do it" };
 }
 
-function isIn(entity: Nameable, room: string | undefined): boolean {
-  return room !== undefined && entity.type === "device" && entity.room === room;
+function isIn(entity: Nameable | undefined, room: string | undefined): boolean {
+  return room !== undefined && entity?.type === "device" && entity.room === room;
+}
+
+/**
+ * Devices of a kind. Without a place and without "all" they are those in the speaker's room, if it
+ * has any, and otherwise those of the whole home. One is one: more are a question.
+ */
+function resolveKind(
+  book: Phrasebook,
+  { kinds, many, all, place }: TargetExpression & { target: "kind" },
+  asked: Asked,
+  speaker: Speaker,
+): Resolved {
+  const ofKind = devicesIn(book, place, speaker).filter(({ kind }) => kinds.includes(kind));
+  const able = sortDevices(ofKind, asked).devices;
+  const near = able.filter(({ room }) => room !== undefined && room === speaker.room);
+  const isNear = place === undefined && !all && near.length > 0;
+  const left = isNear ? ofKind.filter(({ room }) => room === speaker.room) : ofKind;
+  const reached = isNear ? near : able;
+  const label = kinds.join(" or ");
+  if (many || reached.length <= 1) return bulkOf(label, left, asked, !many);
+  const options = reached.map((device): Devices => {
+    const holder = { entity: device, name: device.names[0] };
+    const name = holder.name?.text ?? device.id;
+    const holders = holder.name ? [{ entity: device, name: holder.name }] : [];
+    const one = { label: name, value: device.id, devices: [device], holders };
+    return { result: "devices", ...one, bulk: new Set(), skipped: [] };
+  });
+  return { result: "choices", options };
+}
+
+function devicesIn(
+  book: Phrasebook,
+  place: PlaceExpression | undefined,
+  { room }: Speaker,
+): Device[] {
+  if (place === undefined) return [...book.devices.values()];
+  if (place === "here") return [...book.devices.values()].filter((device) => device.room === room);
+  return [...new Set(place.flatMap(({ entity }) => devicesOf(book, entity)))];
+}
+
+function bulkOf(label: string, all: readonly Device[], asked: Asked, isSingle = false): Resolved {
+  const sorted = sortDevices(all, asked);
+  if (sorted.devices.length === 0) {
+    return {
+      result: "unfit",
+      reason: sorted.skipped[0]?.reason ?? `there is no ${label} to do it`,
+    };
+  }
+  const value = sorted.devices.map(({ id }) => id).join(" ");
+  const bulk = new Set(isSingle ? [] : sorted.devices);
+  return { result: "devices", label, value, holders: [], bulk, ...sorted };
+}
+
+function resolveList(
+  book: Phrasebook,
+  items: readonly TargetExpression[],
+  asked: Asked,
+  speaker: Speaker,
+): Resolved {
+  const parts: Devices[] = [];
+  for (const item of items) {
+    const resolved = resolveTarget(book, item, asked, speaker);
+    if (resolved.result !== "devices") return resolved;
+    parts.push(resolved);
+  }
+  return {
+    result: "devices",
+    label: parts.map(({ label }) => label).join(" and "),
+    value: parts.map(({ value }) => value).join(" "),
+    holders: parts.flatMap(({ holders }) => holders),
+    devices: [...new Set(parts.flatMap(({ devices }) => devices))],
+    bulk: new Set(parts.flatMap(({ bulk }) => [...bulk])),
+    skipped: parts.flatMap(({ skipped }) => skipped),
+  };
+}
+
+function resolveExcept(
+  book: Phrasebook,
+  { from, without }: TargetExpression & { target: "except" },
+  asked: Asked,
+  speaker: Speaker,
+): Resolved {
+  const whole = resolveTarget(book, from, asked, speaker);
+  if (whole.result !== "devices") return whole;
+  // What is left out need not be able to do what is asked.
+  const anything: Asked = { ...asked, properties: [], actions: [], slot: bareSlot(asked.slot) };
+  delete anything.readable;
+  const left = resolveTarget(book, without, anything, speaker);
+  if (left.result !== "devices") return left;
+  const devices = whole.devices.filter((device) => !left.devices.includes(device));
+  if (devices.length === 0) return { result: "unfit", reason: "nothing is left of it" };
+  const label = `${whole.label} except ${left.label}`;
+  return { ...whole, label, value: devices.map(({ id }) => id).join(" "), devices };
+}
+
+function bareSlot({ name, at }: TargetSlot): TargetSlot {
+  return { type: "target", name, at };
+}
+
+/** Parts devices that can do what is asked from those that cannot, each with its reason. */
+function sortDevices(
+  all: readonly Device[],
+  asked: Asked,
+): { devices: Device[]; skipped: Skipped[] } {
+  const devices: Device[] = [];
+  const skipped: Skipped[] = [];
+  for (const device of all) {
+    const reason = inability(device, asked);
+    if (reason === undefined) devices.push(device);
+    else skipped.push({ device: device.id, reason });
+  }
+  return { devices, skipped };
 }
 
 /** Why a device cannot do what is asked, or undefined when it can. */
-function inability(device: Device, { slot, properties }: Asked): string | undefined {
-  if (slot.kinds && !slot.kinds.includes(device.kind)) {
-    return `${device.id} is a ${device.kind}, not a ${slot.kinds.join(" or ")}`;
+function inability(
+  device: Device,
+  { slot, properties, readable, actions }: Asked,
+): string | undefined {
+  const { id, kind, room } = device;
+  if (slot.kinds && !slot.kinds.includes(kind)) {
+    return `${id} is a ${kind}, not a ${slot.kinds.join(" or ")}`;
   }
-  if (slot.room !== undefined && device.room !== slot.room) {
-    return `${device.id} is not in ${slot.room}`;
-  }
+  if (slot.room !== undefined && room !== slot.room) return `${id} is not in ${slot.room}`;
   for (const property of properties) {
     const schema = device.properties.get(property);
-    if (!schema) return `${device.id} has no ${property}`;
-    if (schema.readOnly) return `the ${property} of ${device.id} can only be read`;
+    if (!schema) return `${id} has no ${property}`;
+    if (schema.readOnly) return `the ${property} of ${id} can only be read`;
+  }
+  for (const action of actions) {
+    if (!device.actions.includes(action)) return `${id} cannot ${action}`;
+  }
+  if (readable && !readable.some((property) => device.properties.has(property))) {
+    return `${id} has no ${readable.join(" or ")}`;
   }
   return undefined;
 }

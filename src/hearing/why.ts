@@ -1,7 +1,9 @@
 import type { Paths } from "../automaton/paths.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import type { Engine } from "./engine.ts";
-import { type Reading, describeFilling } from "./evaluate.ts";
+import type { Reading } from "./evaluate.ts";
+import { describeFilling } from "./fillings.ts";
+import type { Holder } from "./names.ts";
 import type { NearMiss, ReadingWhy, Why, WordRole } from "./outcome.ts";
 import type { Ranked } from "./rank.ts";
 
@@ -44,12 +46,18 @@ function wordRoles(
       role.at = reading.pattern.at;
       if (slot !== undefined) {
         role.slot = slot;
-        const holder = reading.meaning.result === "do" && reading.meaning.holders.get(slot);
+        const holder = holderOf(reading, slot);
         if (holder) role.at = holder.name.at;
       }
     }
   }
   return roles;
+}
+
+/** The one name that a slot was settled on, if it was one. */
+function holderOf({ meaning }: Reading, slot: string): Holder | undefined {
+  const holders = "targets" in meaning ? meaning.targets.get(slot)?.holders : undefined;
+  return holders?.length === 1 ? holders[0] : undefined;
 }
 
 function readingWhy({ reading, kept, rule }: Ranked): ReadingWhy {
@@ -60,11 +68,12 @@ function readingWhy({ reading, kept, rule }: Ranked): ReadingWhy {
     at: pattern.at,
     slots: fillings.map((filling) => {
       const { slot, words } = filling;
-      const holder = meaning.result === "do" ? meaning.holders.get(slot.name) : undefined;
+      const holder = holderOf(reading, slot.name);
       const means = describeFilling(filling, meaning);
       return { name: slot.name, words, means, ...(holder ? { at: holder.name.at } : {}) };
     }),
     kept,
-    rule,
+    rule: meaning.result === "absent" ? meaning.reason : rule,
+    skipped: meaning.result === "do" ? meaning.skipped : [],
   };
 }

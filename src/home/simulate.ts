@@ -1,7 +1,9 @@
-import type { Heard } from "../hearing/outcome.ts";
+import { answerQuestion } from "../hearing/answer.ts";
+import type { Effect, Heard } from "../hearing/outcome.ts";
+import { packFor } from "../language/packs.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
-import type { State, Value } from "../phrasebook/property.ts";
-import { readGivenStates } from "../phrasebook/steps.ts";
+import type { DataSchema, State, Value } from "../phrasebook/property.ts";
+import { readGivenStates } from "../phrasebook/states.ts";
 import { type StateStore, createStates } from "./states.ts";
 
 /** What a simulated home starts from. */
@@ -18,10 +20,19 @@ export interface Change {
   to: Value;
 }
 
+/** An action of one device, invoked. */
+export interface Call {
+  device: string;
+  call: string;
+  with?: Value;
+}
+
 /** What doing something came to. */
 export interface Performed {
   /** Properties whose value is another one than before. */
   changes: readonly Change[];
+  /** Actions that were invoked. */
+  calls: readonly Call[];
   /** What is said. */
   reply: string;
 }
@@ -42,21 +53,57 @@ export function simulateHome(
 ): SimulatedHome {
   const store = createStates(initial, readGivenStates(states, book.devices));
   return {
-    perform: (heard) => Promise.resolve(performHeard(store, heard)),
+    perform: (heard) => Promise.resolve(performHeard(book, store, heard)),
     states: store.all,
   };
 }
 
 /** Applies the effects of what was heard to a store of states. */
-export function performHeard(store: StateStore, heard: Heard): Performed {
-  if (heard.outcome !== "act") return { changes: [], reply: heard.reply };
+export function performHeard(book: Phrasebook, store: StateStore, heard: Heard): Performed {
+  if (heard.outcome === "answer" && heard.question) {
+    const pack = packFor(heard.language);
+    const { question, language } = heard;
+    const reply = pack ? answerQuestion(book, pack, language, question, store.get) : heard.reply;
+    return { changes: [], calls: [], reply };
+  }
   const changes: Change[] = [];
-  for (const { device, set } of heard.effects) {
-    for (const [property, to] of Object.entries(set)) {
-      const from = store.get(device)[property] ?? to;
-      store.set(device, property, to);
-      if (from !== to) changes.push({ device, property, from, to });
+  const calls: Call[] = [];
+  for (const effect of heard.outcome === "act" ? heard.effects : []) {
+    if ("call" in effect) calls.push(effect);
+    else changes.push(...changeStates(book, store, effect));
+  }
+  return { changes, calls, reply: heard.reply };
+}
+
+function changeStates(
+  book: Phrasebook,
+  store: StateStore,
+  effect: Exclude<Effect, { call: string }>,
+): Change[] {
+  const { device } = effect;
+  const values: Record<string, Value> = {};
+  if ("set" in effect) Object.assign(values, effect.set);
+  else {
+    for (const [property, by] of Object.entries(effect.nudge)) {
+      const schema = book.devices.get(device)?.properties.get(property);
+      const from = store.get(device)[property];
+      if (schema && typeof from === "number") values[property] = nudged(schema, from, by);
     }
   }
-  return { changes, reply: heard.reply };
+  const changes: Change[] = [];
+  for (const [property, to] of Object.entries(values)) {
+    const from = store.get(device)[property] ?? to;
+    store.set(device, property, to);
+    if (from !== to) changes.push({ device, property, from, to });
+  }
+  return changes;
+}
+
+/** A nudge goes no further than the end of the range, and lands on a step. */
+function nudged(schema: DataSchema, from: number, by: number): number {
+  const step = schema.multipleOf ?? (schema.type === "integer" ? 1 : undefined);
+  const wanted = from + by;
+  const landed = step === undefined ? wanted : Math.round(wanted / step) * step;
+  const within = Math.min(schema.maximum ?? landed, Math.max(schema.minimum ?? landed, landed));
+  return Number(within.toPrecision(12));
 }

@@ -1,6 +1,12 @@
 import { toCardinal } from "n2words/de-DE";
 import type { LanguagePack } from "./pack.ts";
 
+const flick = "(schalte | schalt | mache | mach | stelle | stell | knipse | knips)";
+const set = "(setze | setz | stelle | stell | mache | mach | bringe | bring | drehe | dreh)";
+const to = "(auf | zu)";
+const open = "(fahre | fahr | ziehe | zieh | mache | mach | rolle | roll | lasse | lass)";
+const by = "[um] $amount";
+
 export const german: LanguagePack = {
   language: "de",
   name: "Deutsch",
@@ -19,7 +25,7 @@ export const german: LanguagePack = {
     point: ["komma"],
     decimalSign: ",",
     fractions: [
-      { value: 0.5, said: ["halb", "halbe", "die hälfte", "ein halb", "einhalb"] },
+      { value: 0.5, said: ["halb", "halbe", "die hälfte", "hälfte", "ein halb", "einhalb"] },
       { value: 0.25, said: ["viertel", "ein viertel", "einviertel"] },
       { value: 0.75, said: ["dreiviertel", "drei viertel"] },
       { value: 1.5, said: ["anderthalb"] },
@@ -30,16 +36,706 @@ export const german: LanguagePack = {
   units: {
     percent: ["prozent", "%"],
     celsius: ["grad", "grad celsius", "celsius", "°", "°c"],
+    kelvin: ["kelvin", "k"],
   },
   small: ["der", "die", "das", "den", "dem", "des", "mein", "meine", "meinen", "unser", "unsere"],
   courtesies: {
     opening: ["bitte | (kannst | könntest | würdest) du [bitte] | ich möchte [bitte] dass du"],
     closing: ["bitte | danke | dankeschön | für mich [bitte]"],
   },
+  targets: {
+    all: ["alle", "sämtliche", "jede", "jeden", "jedes", "beide"],
+    everything: ["alles", "alle geräte"],
+    here: ["hier", "hier drin", "in diesem raum", "in diesem zimmer"],
+    inPlace: ["in", "im", "am", "an", "auf", "vom", "von"],
+    and: ["und", "&", "sowie"],
+    except: ["außer", "bis auf", "aber nicht", "ausgenommen", "ohne"],
+  },
+  kinds: {
+    light: {
+      one: ["licht", "lampe", "leuchte"],
+      many: ["lichter", "lampen", "leuchten", "beleuchtung"],
+    },
+    plug: { one: ["steckdose"], many: ["steckdosen"] },
+    pump: { one: ["pumpe"], many: ["pumpen"] },
+    fan: { one: ["lüfter", "ventilator"], many: ["lüfter", "ventilatoren"] },
+    heater: { one: ["heizer", "heizkörper"], many: ["heizer", "heizkörper"] },
+    thermostat: { one: ["thermostat", "heizung"], many: ["thermostate", "heizungen"] },
+    blind: {
+      one: ["rollo", "jalousie", "rollladen", "vorhang"],
+      many: ["rollos", "jalousien", "rollläden", "vorhänge"],
+    },
+    gate: { one: ["tor"], many: ["tore"] },
+    valve: { one: ["ventil"], many: ["ventile"] },
+    lock: { one: ["schloss"], many: ["schlösser"] },
+    alarm: { one: ["alarm", "alarmanlage"], many: ["alarmanlagen"] },
+    camera: { one: ["kamera"], many: ["kameras"] },
+    sensor: { one: ["sensor", "fühler"], many: ["sensoren", "fühler"] },
+    player: { one: ["lautsprecher", "musik"], many: ["lautsprecher"] },
+    button: { one: ["taster", "knopf"], many: ["taster", "knöpfe"] },
+    vacuum: { one: ["staubsauger", "sauger"], many: ["staubsauger", "sauger"] },
+    appliance: { one: ["maschine", "gerät"], many: ["maschinen"] },
+    locator: { one: ["anhänger"], many: ["anhänger"] },
+  },
+  properties: {
+    power: ["Strom"],
+    brightness: ["Helligkeit"],
+    colour: ["Farbe"],
+    warmth: ["Farbtemperatur"],
+    speed: ["Geschwindigkeit", "Drehzahl"],
+    oscillate: ["Schwenken"],
+    target: ["Solltemperatur", "Zieltemperatur", "Einstellung"],
+    temperature: ["Temperatur"],
+    humidity: ["Luftfeuchte", "Luftfeuchtigkeit", "Feuchte"],
+    mode: ["Modus", "Betriebsart"],
+    preset: ["Voreinstellung"],
+    position: ["Position", "Stellung"],
+    tilt: ["Neigung"],
+    flow: ["Durchfluss"],
+    locked: ["Schloss"],
+    armed: ["Alarmmodus"],
+    recording: ["Aufnahme"],
+    illuminance: ["Beleuchtungsstärke"],
+    pm25: ["Feinstaub"],
+    co2: ["Kohlendioxid", "CO2"],
+    moisture: ["Feuchtigkeit"],
+    contact: ["Kontakt"],
+    motion: ["Bewegung"],
+    battery: ["Batterie", "Akku", "Ladung"],
+    level: ["Füllstand", "Pegel"],
+    volume: ["Lautstärke"],
+    muted: ["Stummschaltung"],
+    source: ["Quelle", "Eingang"],
+    playing: ["Wiedergabe"],
+    activity: ["Tätigkeit", "Status"],
+    program: ["Programm"],
+  },
+  values: {
+    power: { on: ["an"], off: ["aus"] },
+    mode: {
+      off: ["aus"],
+      heat: ["Heizen"],
+      cool: ["Kühlen"],
+      auto: ["Auto", "Automatik", "automatisch"],
+    },
+    preset: {
+      home: ["zuhause", "zu Hause", "anwesend", "Komfort"],
+      away: ["abwesend", "weg", "unterwegs"],
+      sleep: ["Nacht", "schlafen", "Schlaf"],
+    },
+    armed: {
+      off: ["aus", "unscharf"],
+      home: ["anwesend", "zuhause", "zu Hause"],
+      away: ["abwesend", "extern", "unterwegs"],
+      night: ["Nacht"],
+    },
+    contact: { open: ["offen"], closed: ["geschlossen"] },
+    locked: { true: ["abgeschlossen"], false: ["aufgeschlossen"] },
+    motion: { true: ["in Bewegung"], false: ["ruhig"] },
+    muted: { true: ["stumm"], false: ["nicht stumm"] },
+    activity: {
+      docked: ["in der Station"],
+      cleaning: ["am Saugen"],
+      paused: ["angehalten"],
+      returning: ["auf dem Rückweg"],
+      idle: ["bereit"],
+      running: ["in Betrieb"],
+      done: ["fertig"],
+    },
+    playing: { play: ["am Spielen"], pause: ["pausiert"], stop: ["gestoppt"] },
+    flow: { on: ["offen"], off: ["zu"] },
+    recording: { on: ["an"], off: ["aus"] },
+    oscillate: { on: ["an"], off: ["aus"] },
+  },
+  states: {
+    on: ["an", "ein", "eingeschaltet", "angeschaltet"],
+    off: ["aus", "ausgeschaltet"],
+    open: ["offen", "auf", "geöffnet", "oben"],
+    closed: ["zu", "geschlossen", "unten"],
+    locked: ["abgeschlossen", "verriegelt", "zugesperrt"],
+    unlocked: ["aufgeschlossen", "unverriegelt", "aufgesperrt"],
+    armed: ["scharf", "scharf geschaltet"],
+    disarmed: ["unscharf"],
+    recording: ["am aufnehmen", "aufnehmend"],
+    playing: ["am spielen"],
+    paused: ["pausiert", "angehalten"],
+    muted: ["stumm", "stummgeschaltet"],
+    unmuted: ["nicht stumm", "laut"],
+    running: ["in betrieb", "am laufen", "am saugen"],
+    docked: ["in der station", "am laden"],
+    moving: ["in bewegung"],
+  },
+  colours: {
+    "#ff0000": ["rot"],
+    "#00ff00": ["grün"],
+    "#0000ff": ["blau"],
+    "#ffff00": ["gelb"],
+    "#ffa500": ["orange"],
+    "#800080": ["lila", "purpur"],
+    "#ee82ee": ["violett"],
+    "#ffc0cb": ["rosa"],
+    "#ff69b4": ["pink"],
+    "#ff00ff": ["magenta"],
+    "#00ffff": ["cyan", "zyan"],
+    "#008080": ["petrol", "blaugrün"],
+    "#40e0d0": ["türkis"],
+    "#add8e6": ["hellblau"],
+    "#00008b": ["dunkelblau"],
+    "#000080": ["marineblau"],
+    "#87ceeb": ["himmelblau"],
+    "#006400": ["dunkelgrün"],
+    "#90ee90": ["hellgrün"],
+    "#32cd32": ["limette", "limettengrün"],
+    "#808000": ["oliv", "olivgrün"],
+    "#ffd700": ["gold", "golden"],
+    "#ffbf00": ["bernstein"],
+    "#ff7f50": ["koralle"],
+    "#fa8072": ["lachs"],
+    "#dc143c": ["karmesin"],
+    "#8b0000": ["dunkelrot"],
+    "#e6e6fa": ["lavendel"],
+    "#4b0082": ["indigo"],
+    "#a0522d": ["siena"],
+    "#b4532f": ["terrakotta"],
+    "#ffdab9": ["pfirsich"],
+    "#f5f5dc": ["beige"],
+    "#ffffff": ["weiß", "reinweiß"],
+  },
+  warmths: {
+    1900: ["kerzenlicht", "kerzenschein"],
+    2700: ["warmweiß", "warm weiß", "warm"],
+    3500: ["neutralweiß", "neutral weiß", "neutral"],
+    4000: ["kaltweiß", "kalt weiß", "kühl weiß"],
+    5500: ["tageslicht", "tageslichtweiß"],
+    6500: ["eisweiß", "kalt"],
+  },
+  amounts: {
+    small: ["etwas", "ein bisschen", "ein wenig", "bisschen", "leicht"],
+    large: ["viel", "deutlich", "sehr viel"],
+  },
+  levels: {
+    least: ["minimum", "das minimum", "kleinste stufe"],
+    low: ["niedrig", "langsam", "kleine stufe", "stufe eins"],
+    medium: ["mittel", "mittlere stufe", "stufe zwei"],
+    high: ["hoch", "schnell", "hohe stufe", "stufe drei"],
+    full: ["voll", "maximum", "das maximum", "volle stufe", "volle leistung", "höchste stufe"],
+  },
+  vocabulary: {
+    "power-on": {
+      patterns: [
+        `${flick} $target [wieder] (an | ein)`,
+        "$target (an | ein)",
+        "(aktiviere | aktivier) $target",
+        "$target (anschalten | einschalten | anmachen | anstellen)",
+        "ich brauche $target [an]",
+      ],
+      reply: "{$target}: an.",
+    },
+    "power-off": {
+      patterns: [
+        `${flick} $target [wieder] (aus | ab)`,
+        "$target (aus | ab)",
+        "(deaktiviere | deaktivier | lösche | lösch) $target",
+        "$target (ausschalten | abschalten | ausmachen | abstellen)",
+        "ich brauche $target nicht [mehr]",
+      ],
+      reply: "{$target}: aus.",
+    },
+    "brightness-to": {
+      patterns: [
+        `(${set} | dimme | dimm) $target ${to} $level [Helligkeit]`,
+        `${set} [die] Helligkeit (von | vom | der | des | im | in) $target ${to} $level`,
+        `$target ${to} $level [Helligkeit]`,
+        "$target $level [Helligkeit | hell]",
+        `$target ${to} $level (dimmen | stellen | setzen)`,
+        "(dimme | dimm) $target $level",
+      ],
+      reply: "{$target} auf {$level} Prozent.",
+    },
+    brighter: {
+      patterns: [
+        `${set} $target [${by}] heller`,
+        `$target [${by}] heller [machen | stellen]`,
+        `${set} $target heller [${by}]`,
+        `(dimme | dimm | drehe | dreh) $target [${by}] (hoch | auf | rauf)`,
+        `(erhöhe | erhöh) [die] Helligkeit (von | vom | der | des | im | in) $target [${by}]`,
+        "mehr Licht (von | vom | im | in | am) $target",
+      ],
+      reply: "{$target} heller.",
+    },
+    dimmer: {
+      patterns: [
+        `${set} $target [${by}] dunkler`,
+        `$target [${by}] dunkler [machen | stellen]`,
+        `${set} $target dunkler [${by}]`,
+        `(dimme | dimm | drehe | dreh) $target [${by}] [runter | herunter | ab]`,
+        `(verringere | verringer | senke | senk) [die] Helligkeit (von | vom | der | des | im | in) $target [${by}]`,
+        "weniger Licht (von | vom | im | in | am) $target",
+        "$target dimmen",
+      ],
+      reply: "{$target} dunkler.",
+    },
+    "speed-to": {
+      patterns: [
+        `(${set} | schalte | schalt) $target ${to} $level`,
+        `${set} [die] (Geschwindigkeit | Drehzahl) (von | vom | der | des) $target ${to} $level`,
+        `$target ${to} $level`,
+        "$target $level",
+        `$target ${to} $level (stellen | schalten | setzen)`,
+        "lass $target (auf | mit) $level laufen",
+      ],
+      reply: "{$target} auf {$level} Prozent.",
+    },
+    faster: {
+      patterns: [
+        `${set} $target [${by}] schneller`,
+        `$target [${by}] schneller [machen | stellen]`,
+        `${set} $target schneller [${by}]`,
+        `(drehe | dreh) $target [${by}] (hoch | auf | rauf)`,
+        `(erhöhe | erhöh) [die] (Geschwindigkeit | Drehzahl) (von | vom | der | des) $target [${by}]`,
+        "lass $target schneller laufen",
+      ],
+      reply: "{$target} schneller.",
+    },
+    slower: {
+      patterns: [
+        `${set} $target [${by}] langsamer`,
+        `$target [${by}] langsamer [machen | stellen]`,
+        `${set} $target langsamer [${by}]`,
+        `(drehe | dreh) $target [${by}] (runter | herunter | ab)`,
+        `(verringere | verringer | senke | senk) [die] (Geschwindigkeit | Drehzahl) (von | vom | der | des) $target [${by}]`,
+        "lass $target langsamer laufen",
+      ],
+      reply: "{$target} langsamer.",
+    },
+    "oscillate-on": {
+      patterns: [
+        "lass $target schwenken",
+        `${flick} [das] Schwenken (von | vom) $target (an | ein)`,
+        "$target schwenken",
+        "(schwenke | schwenk) $target",
+      ],
+      reply: "{$target} schwenkt.",
+    },
+    "oscillate-off": {
+      patterns: [
+        "lass $target nicht [mehr] schwenken",
+        `${flick} [das] Schwenken (von | vom) $target aus`,
+        "$target nicht [mehr] schwenken",
+      ],
+      reply: "{$target} schwenkt nicht mehr.",
+    },
+    "colour-to": {
+      patterns: [
+        `(${flick} | färbe | färb) $target [auf | in] $colour`,
+        `${set} [die] Farbe (von | vom | der | des) $target auf $colour`,
+        "$target [auf | in] $colour",
+        "$target [auf] $colour (machen | stellen | setzen)",
+      ],
+      reply: "{$target} in {$colour}.",
+    },
+    "colour-and-brightness": {
+      patterns: [
+        `[${flick}] $target [auf | in] $colour [und] [auf | mit] $level [Helligkeit]`,
+        `[${flick}] $target [auf | mit] $level [Helligkeit] [und] [in] $colour`,
+      ],
+      reply: "{$target} in {$colour} auf {$level} Prozent.",
+    },
+    "warmth-to": {
+      patterns: [
+        `${flick} $target [auf] $warmth`,
+        `${set} [die] Farbtemperatur (von | vom | der | des) $target auf $warmth`,
+        "$target [auf] $warmth",
+        "$target [auf] $warmth (machen | stellen | setzen)",
+      ],
+      reply: "{$target} auf {$warmth} Kelvin.",
+    },
+    "warmth-and-brightness": {
+      patterns: [
+        `[${flick}] $target [auf] $warmth [und] [auf | mit] $level [Helligkeit]`,
+        `[${flick}] $target [auf | mit] $level [Helligkeit] [und] $warmth`,
+      ],
+      reply: "{$target} auf {$warmth} Kelvin und {$level} Prozent.",
+    },
+    "temperature-to": {
+      patterns: [
+        `(${set} | heize | heiz | kühle | kühl) $target ${to} $degrees`,
+        `${set} [die] (Temperatur | Solltemperatur) (von | vom | der | des | im | in) $target ${to} $degrees`,
+        `$target ${to} $degrees`,
+        "$target $degrees",
+        `$target ${to} $degrees (stellen | setzen | heizen)`,
+        "$degrees (in | im | am) $target",
+        "mach $degrees (in | im | am) $target",
+      ],
+      reply: "{$target} auf {$degrees} Grad.",
+    },
+    warmer: {
+      patterns: [
+        `${set} $target [${by}] (wärmer | heißer)`,
+        `$target [${by}] (wärmer | heißer) [machen | stellen]`,
+        `${set} $target (wärmer | heißer) [${by}]`,
+        `(drehe | dreh) $target [${by}] (hoch | auf | rauf)`,
+        `(erhöhe | erhöh) [die] Temperatur (von | vom | der | des | im | in) $target [${by}]`,
+        `(mache | mach) es [${by}] wärmer (in | im | am) $target`,
+      ],
+      reply: "{$target} wärmer.",
+    },
+    cooler: {
+      patterns: [
+        `${set} $target [${by}] (kühler | kälter)`,
+        `$target [${by}] (kühler | kälter) [machen | stellen]`,
+        `${set} $target (kühler | kälter) [${by}]`,
+        `(drehe | dreh) $target [${by}] (runter | herunter | ab)`,
+        `(senke | senk | verringere | verringer) [die] Temperatur (von | vom | der | des | im | in) $target [${by}]`,
+        `(mache | mach) es [${by}] kühler (in | im | am) $target`,
+      ],
+      reply: "{$target} kühler.",
+    },
+    "mode-to": {
+      patterns: [
+        `(${set} | schalte | schalt) $target [auf | in] $mode [Modus]`,
+        `${set} [den] (Modus | Betriebsart) (von | vom | der | des) $target auf $mode`,
+        "$target [auf] $mode",
+        "$target auf $mode (stellen | schalten)",
+      ],
+      reply: "{$target} auf {$mode}.",
+    },
+    "preset-to": {
+      patterns: [
+        `(${set} | schalte | schalt) $target [auf] $preset`,
+        `${set} [die] Voreinstellung (von | vom | der | des) $target auf $preset`,
+        "$target [auf] $preset",
+        "$target auf $preset (stellen | schalten)",
+      ],
+      reply: "{$target} auf {$preset}.",
+    },
+    open: {
+      patterns: [
+        "(öffne | öffn) $target [ganz | komplett]",
+        `${open} $target [ganz] (auf | hoch | rauf | nach oben)`,
+        "$target [ganz] (auf | hoch | öffnen | aufmachen | hochfahren)",
+        "(hebe | heb) $target [an]",
+      ],
+      reply: "{$target} geht auf.",
+    },
+    close: {
+      patterns: [
+        "(schließe | schließ) $target [ganz | komplett]",
+        `${open} $target [ganz] (zu | runter | herunter | nach unten)`,
+        "$target [ganz] (zu | runter | schließen | zumachen | herunterfahren | runterfahren)",
+        "(senke | senk) $target [ab]",
+      ],
+      reply: "{$target} geht zu.",
+    },
+    "position-to": {
+      patterns: [
+        `(${set} | fahre | fahr | öffne | schließe | schließ) $target ${to} $level`,
+        "(öffne | mach) $target $level [auf]",
+        `${set} [die] (Position | Stellung) (von | vom | der | des) $target auf $level`,
+        `$target ${to} $level [auf | offen]`,
+        "$target $level (auf | offen)",
+        `$target ${to} $level (stellen | fahren | öffnen)`,
+      ],
+      reply: "{$target} auf {$level} Prozent.",
+    },
+    "tilt-to": {
+      patterns: [
+        "(kippe | kipp | neige | neig) $target [auf] $level",
+        `${set} [die] Neigung (von | vom | der | des) $target auf $level`,
+        "$target Neigung [auf] $level",
+        "$target [auf] $level (kippen | neigen)",
+      ],
+      reply: "{$target}: Neigung {$level} Prozent.",
+    },
+    "stop-moving": {
+      patterns: [
+        "(stoppe | stopp | halte | halt) $target [an]",
+        "$target (stopp | stoppen | anhalten)",
+      ],
+      reply: "{$target} angehalten.",
+    },
+    "flow-on": {
+      patterns: [
+        `${flick} $target (an | ein | auf)`,
+        "$target (an | ein | auf)",
+        "(öffne | öffn) $target",
+        "$target (öffnen | aufdrehen | anstellen)",
+        "(drehe | dreh) $target auf",
+      ],
+      reply: "{$target} offen.",
+    },
+    "flow-off": {
+      patterns: [
+        `${flick} $target (aus | ab | zu)`,
+        "$target (aus | ab | zu)",
+        "(schließe | schließ) $target",
+        "$target (schließen | zudrehen | abstellen)",
+        "(drehe | dreh) $target (zu | ab)",
+      ],
+      reply: "{$target} zu.",
+    },
+    lock: {
+      patterns: [
+        "(schließe | schließ | sperre | sperr) $target (ab | zu)",
+        "(verriegle | verriegele | verriegel | sichere | sicher) $target",
+        "$target (abschließen | zusperren | verriegeln | absperren)",
+      ],
+      reply: "{$target} abgeschlossen.",
+    },
+    unlock: {
+      patterns: [
+        "(schließe | schließ | sperre | sperr) $target auf",
+        "(entriegle | entriegele | entriegel) $target",
+        "$target (aufschließen | aufsperren | entriegeln)",
+      ],
+      reply: "{$target} aufgeschlossen.",
+    },
+    arm: {
+      patterns: [
+        `${flick} $target scharf [auf] [$mode]`,
+        `${flick} $target [auf] $mode [scharf]`,
+        "$target (scharf | scharf schalten) [$mode]",
+        "$target [auf] $mode",
+        "(schärfe | schärf) $target",
+      ],
+      reply: "{$target} ist scharf.",
+    },
+    disarm: {
+      patterns: [
+        `${flick} $target (unscharf | aus | ab)`,
+        "$target (unscharf | unscharf schalten | aus | ausschalten)",
+        "(entschärfe | entschärf) $target",
+      ],
+      reply: "{$target} ist unscharf.",
+    },
+    record: {
+      patterns: [
+        "(nimm | nehme) mit $target auf",
+        "(starte | start) [die] Aufnahme (mit | auf | von | vom) $target",
+        "$target (aufnehmen | Aufnahme starten | Aufnahme an)",
+        "lass $target aufnehmen",
+      ],
+      reply: "{$target} nimmt auf.",
+    },
+    "stop-recording": {
+      patterns: [
+        "(stoppe | stopp | beende) [die] Aufnahme (mit | auf | von | vom) $target",
+        "$target (nicht [mehr] aufnehmen | Aufnahme stoppen | Aufnahme aus)",
+        "lass $target nicht [mehr] aufnehmen",
+      ],
+      reply: "{$target} nimmt nicht mehr auf.",
+    },
+    play: {
+      patterns: [
+        "(spiele | spiel) $target [ab | weiter]",
+        "$target (abspielen | weiterspielen | weiter)",
+        "(starte | start) [die] Wiedergabe (auf | von | vom) $target",
+        "lass $target [weiter] spielen",
+      ],
+      reply: "{$target} spielt.",
+    },
+    pause: {
+      patterns: [
+        "(pausiere | pausier) $target",
+        "$target (Pause | pausieren | anhalten)",
+        "(halte | halt) $target an",
+      ],
+      reply: "{$target} pausiert.",
+    },
+    "stop-playing": {
+      patterns: [
+        "(stoppe | stopp) $target",
+        "$target (stopp | stoppen)",
+        "(beende | stoppe | stopp) [die] (Wiedergabe | Musik) (auf | von | vom) $target",
+      ],
+      reply: "{$target} gestoppt.",
+    },
+    next: {
+      patterns: [
+        "(nächster | nächstes | nächsten) (Titel | Lied | Stück) (auf | am | im) $target",
+        "$target (weiter | nächster Titel | nächstes Lied | überspringen)",
+        "(überspringe | überspring) [den] (Titel | Lied) auf $target",
+      ],
+      reply: "Nächster Titel auf {$target}.",
+    },
+    previous: {
+      patterns: [
+        "(voriger | voriges | vorheriger | letzter) (Titel | Lied | Stück) (auf | am | im) $target",
+        "$target (zurück | voriger Titel | voriges Lied)",
+      ],
+      reply: "Voriger Titel auf {$target}.",
+    },
+    "play-what": {
+      patterns: [
+        "(spiele | spiel) $what (auf | über) $target",
+        "$what auf $target (spielen | abspielen)",
+      ],
+      reply: "{$what} auf {$target}.",
+    },
+    "volume-to": {
+      patterns: [
+        `${set} $target ${to} $level [Lautstärke]`,
+        `${set} [die] Lautstärke (von | vom | der | des | im | in | am) $target ${to} $level`,
+        `$target ${to} $level [Lautstärke]`,
+        "$target [Lautstärke] $level",
+        `$target ${to} $level (stellen | setzen | drehen)`,
+      ],
+      reply: "{$target} auf Lautstärke {$level}.",
+    },
+    louder: {
+      patterns: [
+        `${set} $target [${by}] lauter`,
+        `$target [${by}] lauter [machen | stellen]`,
+        `${set} $target lauter [${by}]`,
+        `(drehe | dreh) $target [${by}] (hoch | auf | rauf)`,
+        `(erhöhe | erhöh) [die] Lautstärke (von | vom | der | des | am) $target [${by}]`,
+      ],
+      reply: "{$target} lauter.",
+    },
+    quieter: {
+      patterns: [
+        `${set} $target [${by}] leiser`,
+        `$target [${by}] leiser [machen | stellen]`,
+        `${set} $target leiser [${by}]`,
+        `(drehe | dreh) $target [${by}] (runter | herunter | ab)`,
+        `(senke | senk | verringere | verringer) [die] Lautstärke (von | vom | der | des | am) $target [${by}]`,
+      ],
+      reply: "{$target} leiser.",
+    },
+    mute: {
+      patterns: [`${flick} $target stumm`, "$target (stumm | stummschalten | stumm schalten)"],
+      reply: "{$target} stumm.",
+    },
+    unmute: {
+      patterns: [
+        `${flick} $target (laut | nicht [mehr] stumm)`,
+        "$target (laut schalten | nicht [mehr] stumm)",
+        `${flick} [den] Ton (von | vom | am) $target [wieder] (an | ein)`,
+      ],
+      reply: "{$target} wieder laut.",
+    },
+    "source-to": {
+      patterns: [
+        `(${set} | schalte | schalt) $target [um] auf $source [um]`,
+        `${set} [die] (Quelle | Eingang) (von | vom | der | des | am) $target auf $source`,
+        "(spiele | spiel) $source auf $target",
+        "$target [auf] $source",
+      ],
+      reply: "{$target} auf {$source}.",
+    },
+    press: {
+      patterns: [
+        "(drücke | drück | betätige | betätig) [auf] $target",
+        "$target (drücken | betätigen)",
+      ],
+      reply: "{$target} gedrückt.",
+    },
+    start: {
+      patterns: [
+        "(starte | start) $target",
+        "$target (start | starten | loslegen | los)",
+        "lass $target (laufen | saugen | loslegen)",
+        "(schicke | schick) $target los",
+      ],
+      reply: "{$target} gestartet.",
+    },
+    stop: {
+      patterns: ["(stoppe | stopp | beende) $target", "$target (stopp | stoppen | beenden)"],
+      reply: "{$target} gestoppt.",
+    },
+    "pause-work": {
+      patterns: [
+        "(pausiere | pausier) $target",
+        "$target (Pause | pausieren | anhalten)",
+        "(halte | halt) $target an",
+      ],
+      reply: "{$target} angehalten.",
+    },
+    dock: {
+      patterns: [
+        "(schicke | schick) $target (nach Hause | zurück | zur Station | in die Station)",
+        "$target (zurück | nach Hause | zur Station | andocken | laden)",
+        "(docke | dock) $target an",
+      ],
+      reply: "{$target} fährt zurück.",
+    },
+    "program-to": {
+      patterns: [
+        `(${set} | schalte | schalt) $target [auf] $program`,
+        "(starte | start) $target (mit | auf) $program",
+        "(wähle | wähl) [das] [Programm] $program (am | im | für) $target",
+        "$target [auf | mit] [Programm] $program",
+      ],
+      reply: "{$target} auf {$program}.",
+    },
+    find: {
+      patterns: [
+        "wo (ist | sind | habe ich) $target",
+        "(finde | find | suche | such) $target",
+        "ich (finde | suche) $target [nicht]",
+        "lass $target (klingeln | piepen)",
+        "(hilf mir | hilf) $target [zu] (finden | suchen)",
+      ],
+      reply: "{$target} klingelt.",
+    },
+    "ask-value": {
+      patterns: [
+        "(wie | was) ist [die | der | das] $measure (von | vom | der | des | im | in | am) $target",
+        "wie hoch ist $measure (von | vom | der | des | im | in | am) $target",
+        "(sag | sage | nenn | nenne) mir $measure (von | vom | der | des | im | in | am) $target",
+        "welche $measure hat $target",
+        "$measure (von | vom | der | des | im | in | am) $target",
+      ],
+      reply: "",
+    },
+    "ask-temperature": {
+      patterns: [
+        "wie (warm | heiß | kalt | kühl) ist (es (in | im | am | auf) $target | $target)",
+        "wie viel Grad (hat | sind | ist) [es] [in | im | am] $target",
+      ],
+      reply: "",
+    },
+    "ask-whether": {
+      patterns: [
+        "(ist | sind) $target [noch | gerade | alle] $state",
+        "(ist | sind) $target $state oder nicht",
+        "(ist | sind) $target (in | im | am) $place [noch] $state",
+        "(prüfe | prüf | schau) ob $target $state (ist | sind)",
+      ],
+      reply: "",
+    },
+    "ask-which": {
+      patterns: [
+        "welche [von] $target (ist | sind) [noch | gerade] $state",
+        "welche $target (in | im | am) $place (ist | sind) [noch] $state",
+        "welche [von] $target (ist | sind) (in | im | am) $place [noch] $state",
+        "was ist [noch] $state (in | im | am) $target",
+        "was ist (in | im | am) $target [noch] $state",
+      ],
+      reply: "",
+    },
+    "ask-any": {
+      patterns: [
+        "(ist | sind) [noch] (irgendeine | irgendwelche | irgendein | noch) [von] $target [noch] $state",
+        "(ist | sind) (irgendeine | irgendwelche | irgendein) $target (in | im | am) $place [noch] $state",
+        "(ist | steht) (in | im | am) $target [noch] etwas $state",
+      ],
+      reply: "",
+    },
+  },
+  answers: {
+    value: "{$name}: {$property} {$value}.",
+    yes: "Ja, {$name}: {$state}.",
+    no: "Nein, {$name}: {$state}.",
+    list: "{$list}.",
+    none: "Nichts davon.",
+  },
   replies: {
     unknown: "Das habe ich leider nicht verstanden.",
     unsure: "Was davon: {$choices}?",
     refuse: "Das geht nicht: {$reason}.",
     act: "Erledigt.",
+    confirm: "Wirklich?",
+    code: "Wie lautet der Code?",
   },
 };

@@ -1,3 +1,12 @@
+import type {
+  AnswerReplies,
+  KindNouns,
+  StateWord,
+  TargetWords,
+  VocabularyEntry,
+  VocabularyId,
+} from "./vocabulary.ts";
+
 /** Words said for a value, each one or more words long. */
 export type Said = readonly string[];
 
@@ -14,7 +23,25 @@ export interface LanguagePack {
   units: {
     percent: Said;
     celsius: Said;
+    kelvin: Said;
   };
+  targets: TargetWords;
+  /** By kind. */
+  kinds: Readonly<Record<string, KindNouns>>;
+  /** What a property is called, by property; the first goes into replies. */
+  properties: Readonly<Record<string, Said>>;
+  /** What the values of a property are called, by property and value. */
+  values: Readonly<Record<string, Readonly<Record<string, Said>>>>;
+  states: Readonly<Record<StateWord, Said>>;
+  /** By hexadecimal colour. */
+  colours: Readonly<Record<string, Said>>;
+  /** By colour temperature in kelvin. */
+  warmths: Readonly<Record<string, Said>>;
+  amounts: { small: Said; large: Said };
+  /** Named levels of brightness and speed. */
+  levels: { least: Said; low: Said; medium: Said; high: Said; full: Said };
+  vocabulary: Readonly<Record<VocabularyId, VocabularyEntry>>;
+  answers: AnswerReplies;
   /** Words that mean nothing on their own and may be said or left out anywhere: articles. */
   small: Said;
   /** Patterns of politeness that may open or close any phrase. */
@@ -52,4 +79,8 @@ export interface OutcomeReplies {
   refuse: string;
   /** The phrase was done and has no reply of its own. */
   act: string;
+  /** It will be done once somebody says yes. */
+  confirm: string;
+  /** It will be done once somebody says the code. */
+  code: string;
 }

@@ -2,11 +2,16 @@ import type { Finding, Severity } from "../source/finding.ts";
 import { nearest } from "../source/nearest.ts";
 import type { Position } from "../source/position.ts";
 import type { Document, Path } from "./document.ts";
+import type { Kind } from "./kinds.ts";
 
 /** What the readers of the sections share while a phrasebook is read. */
 export interface Context {
   findings: Finding[];
   languages: readonly string[];
+  /** Kinds that ship and kinds of this phrasebook. */
+  kinds: ReadonlyMap<string, Kind>;
+  /** What is being read: what was written for the home, or what comes with Calm Phrase. */
+  origin: "phrasebook" | "vocabulary";
 }
 
 /** One entry of a section, with where it stands. */

@@ -1,10 +1,10 @@
 import { nearest } from "../source/nearest.ts";
 import { type Context, type Entry, report, reportUnknown } from "./context.ts";
-import { kinds } from "./kinds.ts";
+import type { Kind } from "./kinds.ts";
 import type { Device } from "./model.ts";
-import type { DataSchema } from "./property.ts";
+import type { DataSchema, Value } from "./property.ts";
 import { readNames } from "./said.ts";
-import type { DataSchemaDefinition, DeviceDefinition } from "./schema.ts";
+import type { DataSchemaDefinition, DeviceDefinition, KindDefinition } from "./schema.ts";
 
 /** Reads a device: its kind gives it properties, which it may narrow, list or add to. */
 export function readDevice(
@@ -17,8 +17,15 @@ export function readDevice(
   if (value.room !== undefined && !rooms.has(value.room)) {
     reportUnknown(context, document.at([...path, "room"]), "room", value.room, rooms);
   }
-  if (!Object.hasOwn(kinds, value.kind)) {
-    reportUnknown(context, document.at([...path, "kind"]), "kind", value.kind, Object.keys(kinds));
+  const kind = context.kinds.get(value.kind);
+  if (!kind) {
+    reportUnknown(
+      context,
+      document.at([...path, "kind"]),
+      "kind",
+      value.kind,
+      context.kinds.keys(),
+    );
     return undefined;
   }
   return {
@@ -26,20 +33,47 @@ export function readDevice(
     id,
     kind: value.kind,
     names,
-    properties: readProperties(context, entry),
-    actions: kinds[value.kind]?.actions ?? [],
+    properties: readProperties(context, entry, kind),
+    actions: [...new Set([...(kind.actions ?? []), ...(value.actions ?? [])])],
+    voice: value.voice ?? kind.voice ?? "free",
+    safe: value.safe ? listValues(value.safe) : (kind.safe ?? {}),
+    isVoiceWritten: value.voice !== undefined,
     at,
     ...(value.room === undefined ? {} : { room: value.room }),
+  };
+}
+
+/** One value may stand for a list of one. */
+export function listValues(
+  safe: NonNullable<DeviceDefinition["safe"]>,
+): Record<string, readonly Value[]> {
+  return Object.fromEntries(
+    Object.entries(safe).map(([name, values]) => [name, Array.isArray(values) ? values : [values]]),
+  );
+}
+
+/** Reads a kind of the phrasebook's own: data in the words of Web of Things. */
+export function readKind(value: KindDefinition): Kind {
+  const properties = (written: KindDefinition["properties"]): Record<string, DataSchema> =>
+    Object.fromEntries(
+      Object.entries(written ?? {}).map(([name, own]) => [name, merge(undefined, own)]),
+    );
+  return {
+    properties: properties(value.properties),
+    ...(value.optional ? { optional: properties(value.optional) } : {}),
+    ...(value.actions ? { actions: value.actions } : {}),
+    ...(value.voice ? { voice: value.voice } : {}),
+    ...(value.safe ? { safe: listValues(value.safe) } : {}),
   };
 }
 
 function readProperties(
   context: Context,
   { id, value, document, path }: Entry<DeviceDefinition>,
+  kind: Kind,
 ): Map<string, DataSchema> {
-  const kind = kinds[value.kind];
-  const properties = new Map(Object.entries(kind?.properties ?? {}));
-  const optional = kind?.optional ?? {};
+  const properties = new Map(Object.entries(kind.properties));
+  const optional = kind.optional ?? {};
   const listed: Record<string, DataSchemaDefinition | null> = Array.isArray(value.properties)
     ? Object.fromEntries(value.properties.map((name) => [name, null]))
     : (value.properties ?? {});
@@ -47,7 +81,7 @@ function readProperties(
   for (const [index, [name, own]] of Object.entries(listed).entries()) {
     const under = [...path, "properties", Array.isArray(value.properties) ? index : name];
     const base = properties.get(name) ?? optional[name];
-    if (!base && own?.type === undefined) {
+    if (!base && own?.type === undefined && !own?.enum) {
       const known = [...properties.keys(), ...Object.keys(optional)];
       const near = nearest(name, known);
       report(
@@ -65,7 +99,7 @@ function readProperties(
 }
 
 function merge(base: DataSchema | undefined, own: DataSchemaDefinition): DataSchema {
-  const { step, type = base?.type ?? "string", ...rest } = own;
+  const { step, type = base?.type ?? typeOf(own), ...rest } = own;
   const minimum = own.minimum ?? base?.minimum;
   const fallback = { boolean: false, string: own.enum?.[0] ?? "", number: 0, integer: 0 }[type];
   const initial = own.default ?? (own.enum ? fallback : (base?.default ?? fallback));
@@ -78,4 +112,11 @@ function merge(base: DataSchema | undefined, own: DataSchemaDefinition): DataSch
     // A narrowed range need not hold the kind's own starting value.
     default: typeof initial === "number" ? Math.max(initial, minimum ?? initial) : initial,
   };
+}
+
+/** The type of a property that gives none: numbers have a range or a step, texts a list. */
+function typeOf(own: DataSchemaDefinition): DataSchema["type"] {
+  if (own.enum) return "string";
+  const isNumber = [own.minimum, own.maximum, own.step].some((bound) => bound !== undefined);
+  return isNumber || typeof own.default === "number" ? "number" : "string";
 }

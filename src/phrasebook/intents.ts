@@ -6,20 +6,26 @@ import { dropTooLarge, offsetPosition, slotsReached } from "./references.ts";
 import { readReply } from "./replies.ts";
 import { readPatterns } from "./said.ts";
 import type { IntentDefinition } from "./schema.ts";
-import { readSlots } from "./slots.ts";
+import { readSlots, slotDefault } from "./slots.ts";
 import { type Home, readSteps } from "./steps.ts";
 
-/** Reads an intent: its patterns, slots, steps and reply, each checked against the others. */
+/**
+ * Reads an intent: its patterns, slots, steps and reply, each checked against the others.
+ *
+ * @param base The intent of the vocabulary that it adds patterns to.
+ */
 export function readIntent(
   context: Context,
   entry: Entry<IntentDefinition>,
   home: Home,
   fragments: ReadonlyMap<string, Fragment>,
+  base?: Intent,
 ): Intent {
   const { id, value, document, path, at } = entry;
   const rooms = new Set(home.rooms.keys());
   const slotsPath = [...path, "slots"];
-  const slots = readSlots(context, document, slotsPath, value.slots ?? {}, rooms);
+  const own = readSlots(context, document, slotsPath, value.slots ?? {}, rooms);
+  const slots = new Map([...(base?.slots ?? []), ...own]);
   const written = readPatterns(context, document, [...path, "patterns"], value.patterns);
   const patterns = dropTooLarge(context, written, fragments, (name) => slots.has(name));
   // A slot that could not be read has been reported; its uses are no further mistakes.
@@ -42,9 +48,9 @@ export function readIntent(
       near ? `write $${near}` : `add it: slots: { ${name}: { type: percent } }`,
     );
   }
-  for (const slot of slots.values()) {
+  for (const slot of own.values()) {
     if (reached.has(slot.name)) continue;
-    if (slot.type !== "target" && slot.default !== undefined) continue;
+    if (context.origin === "vocabulary" || slotDefault(slot) !== undefined) continue;
     report(
       context,
       "unused-slot",
@@ -58,5 +64,13 @@ export function readIntent(
     ...slots.keys(),
     ...unread,
   ]);
-  return { id, patterns, slots, steps, reply, at };
+  if (!base) return { id, patterns, slots, steps, reply, at };
+  return {
+    ...base,
+    patterns: [...base.patterns, ...patterns],
+    slots,
+    steps: value.do ? steps : base.steps,
+    reply: reply.size > 0 ? reply : base.reply,
+    at,
+  };
 }

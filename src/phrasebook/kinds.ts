@@ -1,4 +1,10 @@
-import type { DataSchema } from "./property.ts";
+import type { DataSchema, Value } from "./property.ts";
+
+/**
+ * What speech may do with a device: anything; only after asking back; only with the spoken code;
+ * nothing, as if it did not exist.
+ */
+export type VoiceAccess = "free" | "confirm" | "code" | "barred";
 
 /** What a device is: the properties and actions that it has unless the device says otherwise. */
 export interface Kind {
@@ -8,6 +14,10 @@ export interface Kind {
   optional?: Readonly<Record<string, DataSchema>>;
   /** Things to invoke, as actions of W3C Web of Things. */
   actions?: readonly string[];
+  /** What speech may do unless the phrasebook says otherwise; `free` when left out. */
+  voice?: VoiceAccess;
+  /** Values that are free all the same, because they make the home safer. */
+  safe?: Readonly<Record<string, readonly Value[]>>;
 }
 
 const power: DataSchema = { type: "string", enum: ["on", "off"], default: "off" };
@@ -76,13 +86,24 @@ export const kinds: Readonly<Record<string, Kind>> = {
     },
   },
   blind: { properties: { position: percent }, optional: { tilt: percent }, actions: ["stop"] },
-  gate: { properties: { position: percent }, actions: ["stop"] },
+  gate: {
+    properties: { position: percent },
+    actions: ["stop"],
+    voice: "confirm",
+    safe: { position: [0] },
+  },
   valve: { properties: { flow: power } },
-  lock: { properties: { locked: { type: "boolean", default: true } } },
+  lock: {
+    properties: { locked: { type: "boolean", default: true } },
+    voice: "confirm",
+    safe: { locked: [true] },
+  },
   alarm: {
     properties: {
       armed: { type: "string", enum: ["off", "home", "away", "night"], default: "off" },
     },
+    voice: "code",
+    safe: { armed: ["home", "away", "night"] },
   },
   camera: { properties: { power, recording: power } },
   sensor: {

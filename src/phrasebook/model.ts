@@ -1,6 +1,8 @@
+import type { StateWord } from "../language/vocabulary.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
+import type { Kind, VoiceAccess } from "./kinds.ts";
 import type { DataSchema, Value } from "./property.ts";
 
 /** A checked phrasebook: everything about one home's voice control. */
@@ -17,6 +19,12 @@ export interface Phrasebook {
   groups: ReadonlyMap<string, Group>;
   fragments: ReadonlyMap<string, Fragment>;
   intents: ReadonlyMap<string, Intent>;
+  /** Who is told things and whose presence counts. */
+  people: ReadonlyMap<string, Person>;
+  /** Nouns for kinds that the phrasebook adds. */
+  kindNouns: readonly KindNoun[];
+  /** What comes with Calm Phrase and with the parts that this phrasebook uses, besides its own. */
+  kinds: ReadonlyMap<string, Kind>;
   problems: readonly Finding[];
 }
 
@@ -58,6 +66,25 @@ export interface Device extends Named {
   room?: string;
   properties: ReadonlyMap<string, DataSchema>;
   actions: readonly string[];
+  voice: VoiceAccess;
+  /** Values that are free whatever `voice` says, because they make the home safer. */
+  safe: Readonly<Record<string, readonly Value[]>>;
+  /** Whether the phrasebook says so, rather than the kind. */
+  isVoiceWritten: boolean;
+}
+
+/** A word for devices of a kind. */
+export interface KindNoun {
+  kind: string;
+  many: boolean;
+  text: string;
+  language: string;
+}
+
+export interface Person {
+  id: string;
+  name: string;
+  at: Position;
 }
 
 export interface Voicepoint {
@@ -75,6 +102,8 @@ export interface SpokenPattern {
   text: string;
   language: string;
   tree: Pattern;
+  /** Whether it was written for this home or came with Calm Phrase. */
+  origin: "phrasebook" | "vocabulary";
   at: Position;
 }
 
@@ -100,7 +129,8 @@ export interface Reply {
   at: Position;
 }
 
-export type Slot = TargetSlot | NumberSlot | ChoiceSlot;
+export type Slot =
+  TargetSlot | NumberSlot | ChoiceSlot | ValueSlot | ColourSlot | StateSlot | TextSlot;
 
 interface SlotBase {
   name: string;
@@ -114,17 +144,44 @@ export interface TargetSlot extends SlotBase {
   kinds?: readonly string[];
   /** Only devices in this room. */
   room?: string;
+  /** Only what is named itself: no place, "here" or "everything". */
+  named?: true;
 }
 
 /** A number, with or without its unit said. */
 export interface NumberSlot extends SlotBase {
-  type: "percent" | "number" | "temperature";
+  type: NumberSlotType;
   minimum?: number;
   maximum?: number;
   step?: number;
   /** Values that also have words of their own: "low" for 33. */
   values: readonly ChoiceValue[];
   default?: number;
+}
+
+export type NumberSlotType =
+  "percent" | "number" | "integer" | "temperature" | "colour-temperature";
+
+/** A colour by name or as `#rrggbb`. */
+export interface ColourSlot extends SlotBase {
+  type: "colour";
+}
+
+/** A value that devices of this home list for a property: a mode, a source, a program. */
+export interface ValueSlot extends SlotBase {
+  type: "value";
+  property: string;
+  default?: Value;
+}
+
+/** A word for a state that devices can be asked about: "open", "on". */
+export interface StateSlot extends SlotBase {
+  type: "state";
+}
+
+/** Free words. */
+export interface TextSlot extends SlotBase {
+  type: "text";
 }
 
 /** One of a list of values, each with the words said for it. */
@@ -139,21 +196,35 @@ export interface ChoiceValue {
   patterns: readonly SpokenPattern[];
 }
 
-export type Step = SetStep;
+/** One step of what an intent does; its orders are carried out in the order written. */
+export type Step = OrderStep | TellStep;
 
-/** Sets properties of devices. */
-export interface SetStep {
-  step: "set";
-  settings: readonly Setting[];
+/** Sets, nudges or calls on devices. */
+export interface OrderStep {
+  step: "order";
+  orders: readonly Order[];
   at: Position;
 }
 
-export interface Setting {
+/** One thing asked of whatever a target stands for. */
+export type Order = { target: TargetReference; at: Position } & (
+  | { order: "set"; property: string; value: ValueReference }
+  /** Adds to a number; a negative factor takes away. */
+  | { order: "nudge"; property: string; by: ValueReference; factor: 1 | -1 }
+  | { order: "call"; action: string; input?: ValueReference }
+);
+
+/** Answers a question from the states of devices. */
+export type TellStep = {
+  step: "tell";
   target: TargetReference;
-  property: string;
-  value: ValueReference;
+  place?: TargetReference;
   at: Position;
-}
+} & (
+  | { form: "value"; property: string | { slot: string } }
+  /** Asks about a state word, such as "open" or "on". */
+  | { form: "whether" | "which" | "any"; state: StateWord | { slot: string } }
+);
 
 export type TargetReference =
   { refer: "device" | "group" | "room" | "zone"; id: string } | { refer: "slot"; slot: string };

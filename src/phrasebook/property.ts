@@ -113,8 +113,12 @@ const unitSigns: Readonly<Record<string, string>> = { percent: " %", celsius: " 
 
 /** A number with its unit's sign, as people write it. */
 export function printQuantity(value: number, unit?: string): string {
-  if (unit === undefined) return String(value);
-  return `${value}${unitSigns[unit] ?? ` ${unit}`}`;
+  return `${value}${unitSign(unit)}`;
+}
+
+/** What follows a number to tell its unit, space included. */
+export function unitSign(unit: string | undefined): string {
+  return unit === undefined ? "" : (unitSigns[unit] ?? ` ${unit}`);
 }
 
 /** Says why a property cannot hold a value, in a clause to follow the property's name. */

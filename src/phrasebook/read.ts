@@ -1,14 +1,18 @@
 import { packFor, packs } from "../language/packs.ts";
 import { compareFindings } from "../source/finding.ts";
 import { type Context, type Entry, report, reportUnknown } from "./context.ts";
-import { readDevice } from "./devices.ts";
+import { readDevice, readKind } from "./devices.ts";
+import { vocabularyIds } from "../language/vocabulary.ts";
 import { type Document, type Source, readDocument, writtenKeys } from "./document.ts";
 import { readIntent } from "./intents.ts";
+import { type Kind, kinds } from "./kinds.ts";
 import type {
   Device,
   Fragment,
   Group,
   Intent,
+  KindNoun,
+  Person,
   Phrasebook,
   Room,
   SpokenPattern,
@@ -16,9 +20,11 @@ import type {
   Zone,
 } from "./model.ts";
 import { breakCircles, dropTooLarge } from "./references.ts";
-import { readNames, readPatterns } from "./said.ts";
-import { type PhrasebookDefinition, phrasebookSchema } from "./schema.ts";
+import { readNames, readPatterns, saidTexts } from "./said.ts";
+import { type KindDefinition, type PhrasebookDefinition, phrasebookSchema } from "./schema.ts";
 import { validate } from "./validate.ts";
+import { vocabularyFor } from "./vocabulary.ts";
+import { applyVoiceRules } from "./voice.ts";
 
 interface File {
   document: Document;
@@ -30,7 +36,12 @@ interface File {
  * finding, and what can be used is.
  */
 export function readSources(sources: readonly Source[]): Phrasebook {
-  const context: Context = { findings: [], languages: ["en"] };
+  const context: Context = {
+    findings: [],
+    languages: ["en"],
+    kinds: new Map(Object.entries(kinds)),
+    origin: "phrasebook",
+  };
   const files: File[] = [];
   let isPartial = false;
   for (const source of sources) {
@@ -42,6 +53,8 @@ export function readSources(sources: readonly Source[]): Phrasebook {
   const name = single(context, files, "phrasebook") ?? "Home";
   context.languages = readLanguages(context, files);
 
+  const kindEntries = section(context, files, "kinds");
+  context.kinds = readKinds(context, kindEntries);
   const roomEntries = section(context, files, "rooms");
   const roomIds = idsOf(files, "rooms");
   const rooms = mapOf(roomEntries, (entry): Room => {
@@ -64,6 +77,7 @@ export function readSources(sources: readonly Source[]): Phrasebook {
     readDevice(context, entry, roomIds),
   );
   const groups = readGroups(context, files);
+  applyVoiceRules(context, files, devices, { rooms, zones, groups });
   reportSharedIds(context, [rooms, zones, devices, groups]);
 
   const fragments = new Map<string, Fragment>();
@@ -79,8 +93,24 @@ export function readSources(sources: readonly Source[]): Phrasebook {
   }
 
   const home = { devices, groups, rooms, zones };
-  const intents = mapOf(section(context, files, "intents"), (entry): Intent => {
-    return readIntent(context, entry, home, fragments);
+  const vocabulary = readVocabulary(context, files, home);
+  const own = mapOf(section(context, files, "intents"), (entry): Intent => {
+    const shipped = vocabulary.get(entry.id);
+    const { adds, replaces } = entry.value;
+    if (shipped && !adds && !replaces) {
+      const message = `"${entry.id}" is an intent that comes with Calm Phrase`;
+      const fix = "write replaces: true to take its place, or adds: true to add patterns to it";
+      report(context, "defined-twice", entry.at, message, fix);
+    }
+    if (adds && !shipped) {
+      const what = "intent to add to";
+      reportUnknown(context, entry.at, what, entry.id, vocabulary.keys());
+    }
+    return readIntent(context, entry, home, fragments, adds ? shipped : undefined);
+  });
+  const intents = new Map([...vocabulary, ...own]);
+  const people = mapOf(section(context, files, "people"), ({ id, value, at }): Person => {
+    return { id, name: value.name ?? id, at };
   });
 
   return {
@@ -94,6 +124,9 @@ export function readSources(sources: readonly Source[]): Phrasebook {
     groups,
     fragments,
     intents,
+    people,
+    kinds: context.kinds,
+    kindNouns: kindEntries.flatMap((entry) => readNouns(context, entry)),
     // What is not there may stand in the part that could not be read.
     problems: context.findings
       .filter(({ rule }) => !isPartial || rule !== "unknown-reference")
@@ -144,7 +177,15 @@ function single<Key extends "phrasebook" | "languages">(
 }
 
 type SectionName =
-  "rooms" | "zones" | "voicepoints" | "devices" | "groups" | "fragments" | "intents";
+  | "rooms"
+  | "zones"
+  | "voicepoints"
+  | "devices"
+  | "groups"
+  | "people"
+  | "kinds"
+  | "fragments"
+  | "intents";
 type EntryOf<Name extends SectionName> = NonNullable<
   NonNullable<PhrasebookDefinition[Name]>[string]
 >;
@@ -161,16 +202,79 @@ function section<Name extends SectionName>(
       const path = [name, id];
       const at = document.atKey(path);
       const first = found.get(id);
-      if (first) {
+      if (first && replaces(value)) {
+        // What replaces another has said so, whichever of the two is read first.
+        found.delete(id);
+      } else if (first && !replaces(first.value)) {
         const message = `"${id}" is defined twice under ${name}`;
         const fix = "give one of them another id, or join what they say";
         report(context, "defined-twice", at, message, fix, { also: [first.at] });
+        continue;
+      } else if (first) {
         continue;
       }
       found.set(id, { id, value: (value ?? {}) as EntryOf<Name>, document, path, at });
     }
   }
   return [...found.values()];
+}
+
+function replaces(value: unknown): boolean {
+  return (
+    typeof value === "object" && value !== null && "replaces" in value && value.replaces === true
+  );
+}
+
+/** The intents that come with Calm Phrase, as far as this home has use for them. */
+function readVocabulary(
+  context: Context,
+  files: readonly File[],
+  home: Parameters<typeof readIntent>[2],
+): Map<string, Intent> {
+  const without = new Set<string>();
+  for (const { document, content } of files) {
+    content.vocabulary?.without?.forEach((id, index) => {
+      without.add(id);
+      if (id === "all" || vocabularyIds.some((known) => known === id)) return;
+      const at = document.at(["vocabulary", "without", index]);
+      reportUnknown(context, at, "intent of the vocabulary", id, vocabularyIds);
+    });
+  }
+  const spoken = [...new Set(context.languages.flatMap((tag) => packFor(tag) ?? []))];
+  const definition = vocabularyFor(spoken, home.devices.values(), without);
+  const document = readDocument({ path: "vocabulary", definition }, context.findings);
+  const shipped: Context = { ...context, origin: "vocabulary" };
+  return mapOf(section(shipped, [{ document, content: definition }], "intents"), (entry) =>
+    readIntent(shipped, entry, home, new Map()),
+  );
+}
+
+function readKinds(context: Context, entries: readonly Entry<KindDefinition>[]): Map<string, Kind> {
+  const known = new Map(Object.entries(kinds));
+  for (const { id, value, at } of entries) {
+    if (known.has(id) && value.replaces !== true) {
+      const fix = "write replaces: true, or give it another id";
+      report(context, "defined-twice", at, `"${id}" is a kind that comes with Calm Phrase`, fix);
+    }
+    known.set(id, readKind(value));
+  }
+  return known;
+}
+
+/** The words for devices of a kind; its id where none are written. */
+function readNouns(
+  context: Context,
+  { id, value, document, path }: Entry<KindDefinition>,
+): KindNoun[] {
+  const read = (key: "one" | "many"): KindNoun[] =>
+    saidTexts(context, document, [...path, "said", key], value.said?.[key]).map(
+      ({ text, language }) => ({ kind: id, many: key === "many", text, language }),
+    );
+  const nouns = [...read("one"), ...read("many")];
+  const language = context.languages[0] ?? "en";
+  return nouns.length > 0
+    ? nouns
+    : [{ kind: id, many: false, text: id.replaceAll("-", " "), language }];
 }
 
 /** Ids as written, those of entries that could not be read included: they are no unknown names. */

@@ -101,6 +101,7 @@ export function readPatterns(
       return [];
     }
     const at = document.inside(text.path, 0);
-    return [{ text: text.text, language: text.language, tree: parsed.pattern, at }];
+    const { text: written, language } = text;
+    return [{ text: written, language, tree: parsed.pattern, origin: context.origin, at }];
   });
 }

@@ -74,11 +74,26 @@ const dataSchema = z.strictObject(
   { error: "write a map such as { minimum: 20, maximum: 60 }" },
 );
 
+const voiceSchema = z.enum(["free", "confirm", "code", "barred"], {
+  error: "write one of free, confirm, code, barred",
+});
+
+const access = {
+  voice: z.optional(voiceSchema),
+  safe: z.optional(
+    z.record(z.string(), z.union([valueSchema, z.array(valueSchema)]), {
+      error: "write a map from property to the values that are always free: { locked: true }",
+    }),
+  ),
+};
+
 const deviceSchema = z.strictObject(
   {
     ...named,
     kind: z.string({ error: `write a kind: one of ${Object.keys(kinds).join(", ")}` }),
     room: z.optional(reference),
+    ...access,
+    actions: z.optional(texts),
     properties: z.optional(
       z.union([texts, z.record(z.string(), z.nullable(dataSchema))], {
         error: "write a list of properties, or a map from property to what it can hold",
@@ -109,6 +124,9 @@ function numberSlot<Type extends string>(type: Type) {
   });
 }
 
+const slotTypes =
+  "target, percent, number, integer, temperature, colour, colour-temperature, choice, value, state or text";
+
 const slotSchema = z.discriminatedUnion(
   "type",
   [
@@ -116,22 +134,51 @@ const slotSchema = z.discriminatedUnion(
       type: z.literal("target"),
       kind: z.optional(z.union([reference, references])),
       room: z.optional(reference),
+      named: z.optional(z.literal(true)),
     }),
     numberSlot("percent"),
     numberSlot("number"),
+    numberSlot("integer"),
     numberSlot("temperature"),
+    numberSlot("colour-temperature"),
+    z.strictObject({ type: z.literal("colour") }),
+    z.strictObject({
+      type: z.literal("value"),
+      property: reference,
+      default: z.optional(valueSchema),
+    }),
+    z.strictObject({ type: z.literal("state") }),
+    z.strictObject({ type: z.literal("text") }),
     z.strictObject({
       type: z.literal("choice"),
       values: valuesSchema,
       default: z.optional(valueSchema),
     }),
   ],
-  { error: "write a map with a type: target, percent, number, temperature or choice" },
+  { error: `write a map with a type: ${slotTypes}` },
 );
 
-const stepSchema = z.strictObject(
-  { set: statesSchema },
-  { error: "write a step: set: { kiln-vent: { speed: 60 } }" },
+const stepAdvice = "write a step: set, nudge, call or tell";
+
+const stepSchema = z.union(
+  [
+    z.strictObject({ set: statesSchema }),
+    z.strictObject({ nudge: statesSchema }),
+    z.strictObject({
+      call: z.record(z.string(), text, { error: "write a map from device to action" }),
+      with: z.optional(valueSchema),
+    }),
+    z.strictObject({
+      tell: z.strictObject({
+        target: text,
+        property: z.optional(text),
+        state: z.optional(text),
+        in: z.optional(text),
+        form: z.enum(["value", "whether", "which", "any"]),
+      }),
+    }),
+  ],
+  { error: stepAdvice },
 );
 
 const intentSchema = z.strictObject(
@@ -140,8 +187,43 @@ const intentSchema = z.strictObject(
     slots: z.optional(z.record(z.string(), slotSchema)),
     do: z.optional(z.union([z.array(stepSchema), stepSchema], { error: "write a list of steps" })),
     reply: z.optional(replySchema),
+    replaces: z.optional(z.literal(true)),
+    adds: z.optional(z.literal(true)),
   },
   { error: 'write a map with patterns: { patterns: ["extractor to $level"] }' },
+);
+
+const kindSchema = z.strictObject(
+  {
+    properties: z.optional(z.record(z.string(), dataSchema)),
+    optional: z.optional(z.record(z.string(), dataSchema)),
+    actions: z.optional(texts),
+    said: z.optional(z.strictObject({ one: z.optional(saidSchema), many: z.optional(saidSchema) })),
+    ...access,
+    replaces: z.optional(z.literal(true)),
+  },
+  { error: "write a map with properties: { properties: { power: { enum: [on, off] } } }" },
+);
+
+const personSchema = z.strictObject({ name: z.optional(text) });
+
+/** A rule of access over many devices at once; every condition in it must hold. */
+const voiceRuleSchema = z.strictObject(
+  {
+    kind: z.optional(reference),
+    room: z.optional(reference),
+    zone: z.optional(reference),
+    group: z.optional(reference),
+    name: z.optional(text),
+    voice: voiceSchema,
+    safe: access.safe,
+  },
+  { error: "write a rule: { kind: plug, room: kiln-room, voice: barred }" },
+);
+
+const vocabularySchema = z.strictObject(
+  { without: z.optional(references) },
+  { error: "write what to leave out: { without: [colour-to] }, or { without: [all] }" },
 );
 
 /** One file of a phrasebook. */
@@ -155,6 +237,11 @@ export const phrasebookSchema = z.strictObject(
     voicepoints: section(voicepointSchema),
     devices: section(deviceSchema),
     groups: section(groupSchema),
+    people: section(personSchema),
+    kinds: section(kindSchema),
+    voice: z.optional(z.array(voiceRuleSchema, { error: "write a list of rules" })),
+    vocabulary: z.optional(vocabularySchema),
+    uses: z.optional(z.array(text, { error: "write a list of folders: [../house-style]" })),
     fragments: z.optional(z.record(z.string(), saidSchema)),
     intents: section(intentSchema),
   },
@@ -169,3 +256,6 @@ export type StatesDefinition = z.input<typeof statesSchema>;
 export type DataSchemaDefinition = z.input<typeof dataSchema>;
 export type DeviceDefinition = z.input<typeof deviceSchema>;
 export type IntentDefinition = z.input<typeof intentSchema>;
+export type KindDefinition = z.input<typeof kindSchema>;
+export type VoiceRuleDefinition = z.input<typeof voiceRuleSchema>;
+export type StepDefinition = z.input<typeof stepSchema>;

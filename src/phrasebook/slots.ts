@@ -1,9 +1,14 @@
 import { type Context, report, reportUnknown } from "./context.ts";
 import type { Document, Path } from "./document.ts";
-import { kinds } from "./kinds.ts";
 import type { ChoiceValue, Slot } from "./model.ts";
+import type { Value } from "./property.ts";
 import { readPatterns } from "./said.ts";
 import type { SlotDefinition } from "./schema.ts";
+
+/** The value of a slot that nobody fills. */
+export function slotDefault(slot: Slot): Value | undefined {
+  return "default" in slot ? slot.default : undefined;
+}
 
 /** Reads the slots of an intent. */
 export function readSlots(
@@ -33,8 +38,8 @@ function readSlot(
     case "target": {
       const wanted = typeof slot.kind === "string" ? [slot.kind] : slot.kind;
       for (const kind of wanted ?? []) {
-        if (Object.hasOwn(kinds, kind)) continue;
-        reportUnknown(context, document.at([...path, "kind"]), "kind", kind, Object.keys(kinds));
+        if (context.kinds.has(kind)) continue;
+        reportUnknown(context, document.at([...path, "kind"]), "kind", kind, context.kinds.keys());
       }
       if (slot.room !== undefined && !rooms.has(slot.room)) {
         reportUnknown(context, document.at([...path, "room"]), "room", slot.room, rooms);
@@ -44,6 +49,7 @@ function readSlot(
         type: "target",
         ...(wanted ? { kinds: wanted } : {}),
         ...(slot.room === undefined ? {} : { room: slot.room }),
+        ...(slot.named ? { named: slot.named } : {}),
       };
     }
     case "choice":
@@ -51,6 +57,17 @@ function readSlot(
         ...base,
         type: "choice",
         values: readChoiceValues(context, document, [...path, "values"], slot.values),
+        ...(slot.default === undefined ? {} : { default: slot.default }),
+      };
+    case "colour":
+    case "state":
+    case "text":
+      return { ...base, type: slot.type };
+    case "value":
+      return {
+        ...base,
+        type: "value",
+        property: slot.property,
         ...(slot.default === undefined ? {} : { default: slot.default }),
       };
     default: {

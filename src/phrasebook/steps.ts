@@ -1,9 +1,21 @@
+import { stateWords } from "../language/vocabulary.ts";
+import type { Position } from "../source/position.ts";
 import { type Context, report, reportUnknown } from "./context.ts";
 import type { Document, Path } from "./document.ts";
-import { type Condition, parseCondition } from "./condition.ts";
-import type { Device, Group, Room, Setting, Slot, Step, TargetReference, Zone } from "./model.ts";
-import { type DataSchema, type Value, checkValue, explainValueProblem } from "./property.ts";
-import type { IntentDefinition, StatesDefinition } from "./schema.ts";
+import type {
+  Device,
+  Group,
+  Order,
+  Room,
+  Slot,
+  Step,
+  TargetReference,
+  ValueReference,
+  Zone,
+} from "./model.ts";
+import type { Value } from "./property.ts";
+import type { IntentDefinition, StatesDefinition, StepDefinition } from "./schema.ts";
+import { checkWritten, settableProperty } from "./written.ts";
 
 /** What steps and states may speak of. */
 export interface Home {
@@ -29,49 +41,166 @@ export function readSteps(
   known: KnownSlots,
 ): Step[] {
   const list = Array.isArray(steps) ? steps : [steps];
-  return list.map((step, index) => {
+  const reading: Reading = { context, document, home, known };
+  return list.flatMap((step, index): Step[] => {
     const under = Array.isArray(steps) ? [...path, index] : path;
-    const settings = readSettings(context, document, [...under, "set"], step.set, home, known);
-    return { step: "set", settings, at: document.at(under) };
+    const at = document.at(under);
+    if ("set" in step) {
+      const orders = readStates(reading, [...under, "set"], step.set, readSet);
+      return [{ step: "order", orders, at }];
+    }
+    if ("nudge" in step) {
+      const orders = readStates(reading, [...under, "nudge"], step.nudge, readNudge);
+      return [{ step: "order", orders, at }];
+    }
+    if ("call" in step) return [{ step: "order", orders: readCalls(reading, under, step), at }];
+    return readTell(reading, [...under, "tell"], step.tell, at);
   });
 }
 
-function readSettings(
-  context: Context,
-  document: Document,
+/** What reading a step needs to know. */
+interface Reading {
+  context: Context;
+  document: Document;
+  home: Home;
+  known: KnownSlots;
+}
+
+type ReadOrder = (
+  reading: Reading,
+  place: Path,
+  target: TargetReference,
+  property: string,
+  written: Value,
+) => Order | undefined;
+
+function readStates(
+  reading: Reading,
   path: Path,
   states: StatesDefinition,
-  home: Home,
-  known: KnownSlots,
-): Setting[] {
-  return Object.entries(states).flatMap(([key, properties]): Setting[] => {
+  read: ReadOrder,
+): Order[] {
+  return Object.entries(states).flatMap(([key, properties]): Order[] => {
     const under = [...path, key];
-    const target = readTarget(context, document, under, key, home, known);
+    const target = readTarget(reading, under, key);
     if (!target) return [];
-    return Object.entries(properties).flatMap(([property, written]): Setting[] => {
-      const place = [...under, property];
-      const at = document.atKey(place);
-      const setting = { target, property, at };
-      const slot = typeof written === "string" && slotName(written);
-      if (slot) {
-        if (known.unread.has(slot)) return [];
-        if (!known.slots.has(slot)) {
-          reportUnknown(context, document.at(place), "slot", slot, known.slots.keys());
-          return [];
-        }
-        if (target.refer === "device") {
-          settableProperty(context, document, place, home.devices.get(target.id), property);
-        }
-        return [{ ...setting, value: { refer: "slot", slot } }];
-      }
-      if (target.refer === "device") {
-        const device = home.devices.get(target.id);
-        const schema = settableProperty(context, document, place, device, property);
-        if (!schema || !checkWritten(context, document, place, schema, written)) return [];
-      }
-      return [{ ...setting, value: { refer: "value", value: written } }];
+    return Object.entries(properties).flatMap(([property, written]): Order[] => {
+      const order = read(reading, [...under, property], target, property, written);
+      return order ? [order] : [];
     });
   });
+}
+
+function readSet(
+  { context, document, home, known }: Reading,
+  place: Path,
+  target: TargetReference,
+  property: string,
+  written: Value,
+): Order | undefined {
+  const order = { order: "set", target, property, at: document.atKey(place) } as const;
+  const device = target.refer === "device" ? home.devices.get(target.id) : undefined;
+  const schema = device && settableProperty(context, document, place, device, property);
+  if (device && !schema) return undefined;
+  const value = readValue(context, document, place, written, known);
+  if (!value) return undefined;
+  if (schema && value.refer === "value") {
+    if (!checkWritten(context, document, place, schema, value.value)) return undefined;
+  }
+  return { ...order, value };
+}
+
+function readNudge(
+  { context, document, home, known }: Reading,
+  place: Path,
+  target: TargetReference,
+  property: string,
+  written: Value,
+): Order | undefined {
+  const at = document.atKey(place);
+  if (target.refer === "device") {
+    const device = home.devices.get(target.id);
+    if (!settableProperty(context, document, place, device, property)) return undefined;
+  }
+  const isNegative = typeof written === "string" && written.startsWith("-$");
+  const value = isNegative ? written.slice(1) : written;
+  const by = readValue(context, document, place, value, known);
+  if (!by) return undefined;
+  if (by.refer === "value" && typeof by.value !== "number") {
+    const message = `${property} is nudged by a number, not by "${by.value}"`;
+    report(context, "wrong-value", document.at(place), message, "write 10, -10 or $amount");
+    return undefined;
+  }
+  return { order: "nudge", target, property, by, factor: isNegative ? -1 : 1, at };
+}
+
+function readValue(
+  context: Context,
+  document: Document,
+  place: Path,
+  written: Value,
+  { slots, unread }: KnownSlots,
+): ValueReference | undefined {
+  const slot = typeof written === "string" ? slotName(written) : undefined;
+  if (slot === undefined) return { refer: "value", value: written };
+  if (slots.has(slot)) return { refer: "slot", slot };
+  if (!unread.has(slot)) reportUnknown(context, document.at(place), "slot", slot, slots.keys());
+  return undefined;
+}
+
+function readCalls(
+  reading: Reading,
+  path: Path,
+  step: Extract<StepDefinition, { call: unknown }>,
+): Order[] {
+  const { context, document, home, known } = reading;
+  const input =
+    step.with === undefined
+      ? undefined
+      : readValue(context, document, [...path, "with"], step.with, known);
+  return Object.entries(step.call).flatMap(([key, action]): Order[] => {
+    const place = [...path, "call", key];
+    const target = readTarget(reading, place, key);
+    if (!target) return [];
+    const device = target.refer === "device" ? home.devices.get(target.id) : undefined;
+    if (device && !device.actions.includes(action)) {
+      const what = `action of ${device.id}`;
+      reportUnknown(context, document.at(place), what, action, device.actions);
+      return [];
+    }
+    const at = document.atKey(place);
+    return [{ order: "call", target, action, at, ...(input ? { input } : {}) }];
+  });
+}
+
+function readTell(
+  reading: Reading,
+  path: Path,
+  written: Extract<StepDefinition, { tell: unknown }>["tell"],
+  at: Position,
+): Step[] {
+  const { context, document } = reading;
+  const target = readTarget(reading, [...path, "target"], written.target);
+  const place =
+    written.in === undefined ? undefined : readTarget(reading, [...path, "in"], written.in);
+  if (!target) return [];
+  const base = { step: "tell", target, at, ...(place ? { place } : {}) } as const;
+  if (written.form === "value") {
+    if (written.property !== undefined) {
+      const slot = slotName(written.property);
+      const property = slot === undefined ? written.property : { slot };
+      return [{ ...base, form: "value", property }];
+    }
+    report(context, "missing-key", document.at(path), '"property" is missing', "write a property");
+    return [];
+  }
+  const slot = slotName(written.state ?? "");
+  const word = stateWords.find((each) => each === written.state);
+  const state = slot === undefined ? word : { slot };
+  if (state !== undefined) return [{ ...base, form: written.form, state }];
+  const fix = `write one of ${stateWords.join(", ")}`;
+  report(context, "wrong-value", document.at(path), "there is no state to ask about", fix);
+  return [];
 }
 
 /** `$level` names a slot; every other text is a value. */
@@ -80,12 +209,9 @@ function slotName(text: string): string | undefined {
 }
 
 function readTarget(
-  context: Context,
-  document: Document,
+  { context, document, home, known }: Reading,
   path: Path,
   key: string,
-  home: Home,
-  known: KnownSlots,
 ): TargetReference | undefined {
   const slot = slotName(key);
   const at = document.atKey(path);
@@ -93,13 +219,8 @@ function readTarget(
     if (known.slots.get(slot)?.type === "target") return { refer: "slot", slot };
     if (known.unread.has(slot)) return undefined;
     const targets = [...known.slots.values()].filter(({ type }) => type === "target");
-    reportUnknown(
-      context,
-      at,
-      "target slot",
-      slot,
-      targets.map(({ name }) => name),
-    );
+    const names = targets.map(({ name }) => name);
+    reportUnknown(context, at, "target slot", slot, names);
     return undefined;
   }
   if (home.devices.has(key)) return { refer: "device", id: key };
@@ -109,147 +230,4 @@ function readTarget(
   const ids = [home.devices, home.groups, home.rooms, home.zones].flatMap((map) => [...map.keys()]);
   reportUnknown(context, at, "device or group", key, ids);
   return undefined;
-}
-
-function knownProperty(
-  context: Context,
-  document: Document,
-  path: Path,
-  device: Device | undefined,
-  property: string,
-): DataSchema | undefined {
-  const schema = device?.properties.get(property);
-  if (device && !schema) {
-    const what = `property of ${device.id}`;
-    reportUnknown(context, document.atKey(path), what, property, device.properties.keys());
-  }
-  return schema;
-}
-
-function settableProperty(
-  context: Context,
-  document: Document,
-  path: Path,
-  device: Device | undefined,
-  property: string,
-): DataSchema | undefined {
-  const schema = knownProperty(context, document, path, device, property);
-  if (!schema?.readOnly) return schema;
-  report(
-    context,
-    "read-only",
-    document.atKey(path),
-    `the ${property} of ${device?.id ?? "it"} can be read but not set`,
-    "set a property that the device lets you set",
-  );
-  return undefined;
-}
-
-function checkWritten(
-  context: Context,
-  document: Document,
-  path: Path,
-  schema: DataSchema,
-  written: Value,
-): boolean {
-  const check = checkValue(schema, written);
-  if (check.ok) return true;
-  const property = String(path.at(-1));
-  const why = explainValueProblem(check.problem);
-  report(context, "wrong-value", document.at(path), `${property} ${why}`, allowed(schema));
-  return false;
-}
-
-function allowed(schema: DataSchema): string {
-  if (schema.enum) return `write one of ${schema.enum.join(", ")}`;
-  if (schema.type === "boolean") return "write true or false";
-  const { minimum, maximum, multipleOf } = schema;
-  const step = multipleOf === undefined ? "" : ` in steps of ${multipleOf}`;
-  if (minimum === undefined || maximum === undefined) return `write a ${schema.type}${step}`;
-  return `write a number from ${minimum} to ${maximum}${step}`;
-}
-
-/** States of devices, each value as given. */
-export type States = ReadonlyMap<string, Readonly<Record<string, Value>>>;
-
-/** Reads the states that a home is given, read-only properties included. */
-export function readStates(
-  context: Context,
-  document: Document,
-  path: Path,
-  states: StatesDefinition,
-  devices: ReadonlyMap<string, Device>,
-): States {
-  return readEach(context, document, path, states, devices, (schema, written, place) =>
-    checkWritten(context, document, place, schema, written) ? written : undefined,
-  );
-}
-
-/** States given in code: what no device has is left out. */
-export function readGivenStates(
-  states: Readonly<Record<string, Readonly<Record<string, Value>>>>,
-  devices: ReadonlyMap<string, Device>,
-): States {
-  const known = new Map<string, Record<string, Value>>();
-  for (const [id, values] of Object.entries(states)) {
-    const properties = devices.get(id)?.properties;
-    if (!properties) continue;
-    const entries = Object.entries(values).filter(([name, value]) => {
-      const schema = properties.get(name);
-      return schema !== undefined && checkValue(schema, value).ok;
-    });
-    known.set(id, Object.fromEntries(entries));
-  }
-  return known;
-}
-
-/** What is expected of the states of devices. */
-export type Conditions = ReadonlyMap<string, Readonly<Record<string, Condition>>>;
-
-/** Reads conditions on the states of devices. */
-export function readConditions(
-  context: Context,
-  document: Document,
-  path: Path,
-  states: StatesDefinition,
-  devices: ReadonlyMap<string, Device>,
-): Conditions {
-  return readEach(context, document, path, states, devices, (schema, written, place) => {
-    const parsed = parseCondition(schema, written);
-    if (parsed.ok) return parsed.condition;
-    const { problem } = parsed;
-    const why =
-      problem.problem === "form"
-        ? problem.message
-        : `${String(place.at(-1))} ${explainValueProblem(problem)}`;
-    report(context, "wrong-condition", document.at(place), why, allowed(schema));
-    return undefined;
-  });
-}
-
-function readEach<T>(
-  context: Context,
-  document: Document,
-  path: Path,
-  states: StatesDefinition,
-  devices: ReadonlyMap<string, Device>,
-  read: (schema: DataSchema, written: Value, place: Path) => T | undefined,
-): Map<string, Record<string, T>> {
-  const found = new Map<string, Record<string, T>>();
-  for (const [id, properties] of Object.entries(states)) {
-    const device = devices.get(id);
-    if (!device) {
-      reportUnknown(context, document.atKey([...path, id]), "device", id, devices.keys());
-      continue;
-    }
-    const values: Record<string, T> = {};
-    for (const [property, written] of Object.entries(properties)) {
-      const place = [...path, id, property];
-      const schema = knownProperty(context, document, place, device, property);
-      const value = schema && read(schema, written, place);
-      if (value !== undefined) values[property] = value;
-    }
-    found.set(id, values);
-  }
-  return found;
 }

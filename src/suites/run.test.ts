@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../home/book.ts";
 import { plain } from "../reports/paint.ts";
 import { printResults } from "../reports/results.ts";
-import { matchesGlob } from "./glob.ts";
+import { matchesGlob } from "../pattern/glob.ts";
 import { runSuites } from "./run.ts";
 
 const home = {
@@ -76,7 +76,7 @@ describe("a case fails, and says how, when", () => {
       "a value is another",
       "{ hear: vent to 40, expect: { set: { vent: { power: on, speed: 41 } } } }",
       {
-        about: "set",
+        about: "effect",
         expected: "vent { power: on, speed: 41 }",
         actual: "vent { power: on, speed: 40 }",
       },
@@ -84,13 +84,13 @@ describe("a case fails, and says how, when", () => {
     [
       "a second property changes as well",
       "{ hear: vent to 40, expect: { set: { vent: { speed: 40 } } } }",
-      { about: "set", expected: "vent { speed: 40 }", actual: "vent { power: on, speed: 40 }" },
+      { about: "effect", expected: "vent { speed: 40 }", actual: "vent { power: on, speed: 40 }" },
     ],
     [
       "a second device changes as well",
       "{ hear: turn on display, expect: { set: { spots: { power: on } } } }",
       {
-        about: "set",
+        about: "effect",
         expected: "spots { power: on }",
         actual: "shelf-a { power: on }, spots { power: on }",
       },

@@ -3,12 +3,12 @@ import type { Effect, Heard } from "../hearing/outcome.ts";
 import { type Performed, performHeard } from "../home/simulate.ts";
 import { type StateStore, createStates } from "../home/states.ts";
 import { holds, printCondition } from "../phrasebook/condition.ts";
-import type { Conditions } from "../phrasebook/steps.ts";
+import type { Conditions } from "../phrasebook/states.ts";
 import type { Value } from "../phrasebook/property.ts";
 import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
-import { matchesGlob } from "./glob.ts";
-import { type Case, type Suite, readSuites } from "./suite.ts";
+import { matchesGlob } from "../pattern/glob.ts";
+import { type Case, type Expectation, type Suite, readSuites } from "./suite.ts";
 
 /** Raised when the JSON form of results changes in a way that a reader must know of. */
 export const resultsVersion = 1;
@@ -48,7 +48,7 @@ interface CaseFailed {
 /** One expectation that does not hold. */
 export interface Failure {
   /** What was looked at. */
-  about: "outcome" | "intent" | "set" | "same as" | "reply" | "reason" | "home";
+  about: "outcome" | "intent" | "effect" | "same as" | "reply" | "reason" | "home";
   expected: string;
   actual: string;
 }
@@ -82,7 +82,7 @@ function runCase(book: Book, each: Case): CaseResult {
   const { phrase, language, at, position } = each;
   const heard = book.hear(phrase, { language, ...(at === undefined ? {} : { at }) });
   const store = createStates(book.initialStates, each.given);
-  const performed = performHeard(store, heard);
+  const performed = performHeard(book, store, heard);
   const failures = judge(book, each, heard, performed, store);
   const base = { phrase, language, ...(at === undefined ? {} : { at }), position };
   return failures.length === 0
@@ -101,8 +101,8 @@ function judge(
   const check = (about: Failure["about"], holds: boolean, expected: string, actual: string) => {
     if (!holds) failures.push({ about, expected, actual });
   };
-  const effects = heard.outcome === "act" ? heard.effects : [];
-  const { outcome, intent, set, sameAs, reply, reason, home } = expect;
+  const effects = "effects" in heard ? heard.effects : [];
+  const { outcome, intent, sameAs, reply, reason, home } = expect;
   if (outcome !== undefined) {
     check("outcome", heard.outcome === outcome, outcome, describeOutcome(heard));
   }
@@ -110,7 +110,9 @@ function judge(
     const actual = "intent" in heard ? heard.intent : describeOutcome(heard);
     check("intent", actual === intent, intent, actual);
   }
-  if (set) check("set", isExactly(set, effects), printConditions(set), describeOutcome(heard));
+  if (expect.set ?? expect.nudge ?? expect.call) {
+    check("effect", isExactly(expect, effects), printExpected(expect), describeOutcome(heard));
+  }
   if (sameAs !== undefined) {
     const other = book.hear(sameAs, { language, ...(at === undefined ? {} : { at }) });
     const wanted = describeOutcome(other);
@@ -136,10 +138,29 @@ function judge(
 }
 
 /** Whether the effects are these and no others. */
-function isExactly(set: Conditions, effects: readonly Effect[]): boolean {
-  if (effects.length !== set.size) return false;
-  return effects.every(({ device, set: values }) => {
-    const conditions = set.get(device);
+function isExactly({ set, nudge, call }: Expectation, effects: readonly Effect[]): boolean {
+  const sets: [string, Record<string, Value>][] = [];
+  const nudges: [string, Record<string, Value>][] = [];
+  const calls = new Map<string, string>();
+  for (const effect of effects) {
+    if ("set" in effect) sets.push([effect.device, effect.set]);
+    else if ("nudge" in effect) nudges.push([effect.device, effect.nudge]);
+    else calls.set(effect.device, effect.call);
+  }
+  const called = call ?? new Map<string, string>();
+  const areCalled = [...calls].every(([device, action]) => called.get(device) === action);
+  return (
+    areValues(set, sets) && areValues(nudge, nudges) && areCalled && calls.size === called.size
+  );
+}
+
+function areValues(
+  expected: Conditions | undefined,
+  actual: readonly [string, Readonly<Record<string, Value>>][],
+): boolean {
+  if (actual.length !== (expected?.size ?? 0)) return false;
+  return actual.every(([device, values]) => {
+    const conditions = expected?.get(device);
     if (!conditions) return false;
     const names = Object.keys(values);
     if (names.length !== Object.keys(conditions).length) return false;
@@ -151,14 +172,20 @@ function isExactly(set: Conditions, effects: readonly Effect[]): boolean {
   });
 }
 
-function printConditions(set: Conditions): string {
-  const devices = [...set].map(([device, conditions]) => {
-    const each = Object.entries(conditions).map(
-      ([name, condition]) => `${name}: ${printCondition(condition)}`,
-    );
-    return `${device} { ${each.join(", ")} }`;
-  });
-  return devices.length === 0 ? "no effect" : devices.sort().join(", ");
+function printExpected({ set, nudge, call }: Expectation): string {
+  const values = (conditions: Conditions | undefined, print: (text: string) => string): string[] =>
+    [...(conditions ?? [])].map(([device, each]) => {
+      const list = Object.entries(each).map(
+        ([name, condition]) => `${name}: ${printCondition(condition)}`,
+      );
+      return print(`${device} { ${list.sort().join(", ")} }`);
+    });
+  const all = [
+    ...values(set, (text) => text),
+    ...values(nudge, (text) => `nudge ${text}`),
+    ...[...(call ?? [])].map(([device, action]) => `${device} ${action}`),
+  ];
+  return all.length === 0 ? "no effect" : all.sort().join(", ");
 }
 
 /** An outcome in one line: its effects, or its name and reason. */
@@ -166,6 +193,9 @@ export function describeOutcome(heard: Heard): string {
   switch (heard.outcome) {
     case "act":
       return printEffects(heard.effects);
+    case "confirm":
+    case "code":
+      return `${heard.outcome}: ${printEffects(heard.effects)}`;
     case "refuse":
       return `refuse: ${heard.reason}`;
     case "unsure":
@@ -179,12 +209,18 @@ export function describeOutcome(heard: Heard): string {
 
 /** Effects in one line, in the order of device ids. */
 export function printEffects(effects: readonly Effect[]): string {
+  const print = (values: Readonly<Record<string, Value>>): string =>
+    Object.entries(values)
+      .map(([name, value]) => `${name}: ${value}`)
+      .sort()
+      .join(", ");
   return effects
-    .map(({ device, set }) => {
-      const values = Object.entries(set).map(
-        ([name, value]: [string, Value]) => `${name}: ${value}`,
-      );
-      return `${device} { ${values.sort().join(", ")} }`;
+    .map((effect) => {
+      const { device } = effect;
+      if ("set" in effect) return `${device} { ${print(effect.set)} }`;
+      if ("nudge" in effect) return `nudge ${device} { ${print(effect.nudge)} }`;
+      const input = effect.with === undefined ? "" : ` "${effect.with}"`;
+      return `${device} ${effect.call}${input}`;
     })
     .sort()
     .join(", ");

@@ -3,8 +3,15 @@ import { saidSchema, statesSchema } from "../phrasebook/schema.ts";
 
 /* The shape of a suite file, which is also what its JSON Schema is made from. */
 
-const outcomes = ["act", "answer", "unsure", "refuse", "unknown"] as const;
+const outcomes = ["act", "confirm", "code", "answer", "unsure", "refuse", "unknown"] as const;
 const text = z.string({ error: "write a text" });
+
+/** Amounts to add: `{ wheel-lamp: { brightness: -20 } }`. */
+const nudgesSchema = z.record(
+  z.string(),
+  z.record(z.string(), z.number({ error: "write the amount to add" })),
+  { error: "write a map from device to amounts: { wheel-lamp: { brightness: -20 } }" },
+);
 
 const expectSchema = z.union(
   [
@@ -14,6 +21,10 @@ const expectSchema = z.union(
         outcome: z.optional(z.enum(outcomes, { error: `write one of ${outcomes.join(", ")}` })),
         intent: z.optional(text),
         set: z.optional(statesSchema),
+        nudge: z.optional(nudgesSchema),
+        call: z.optional(
+          z.record(z.string(), text, { error: "write a map from device to action" }),
+        ),
         reply: z.optional(text),
         reason: z.optional(text),
         home: z.optional(statesSchema),

@@ -5,7 +5,7 @@ import { type Document, type Path, readDocument } from "../phrasebook/document.t
 import type { SourceText } from "../phrasebook/document.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
 import { readPatterns } from "../phrasebook/said.ts";
-import { type Conditions, type States, readConditions, readStates } from "../phrasebook/steps.ts";
+import { type Conditions, type States, readConditions, readStates } from "../phrasebook/states.ts";
 import { validate } from "../phrasebook/validate.ts";
 import type { Finding } from "../source/finding.ts";
 import { nearest } from "../source/nearest.ts";
@@ -43,6 +43,8 @@ export interface Expectation {
   intent?: string;
   /** The exact effect: these properties of these devices, and no others. */
   set?: Conditions;
+  nudge?: Conditions;
+  call?: ReadonlyMap<string, string>;
   /** A phrase that must have the same effect. */
   sameAs?: string;
   /** Globs over what is said and over the reason of a refusal. */
@@ -60,7 +62,12 @@ export function readSuites(
   book: Book,
   sources: readonly SourceText[],
 ): { suites: Suite[]; problems: Finding[] } {
-  const context: Context = { findings: [], languages: book.languages };
+  const context: Context = {
+    findings: [],
+    languages: book.languages,
+    kinds: book.kinds,
+    origin: "phrasebook",
+  };
   const suites = sources.flatMap((source): Suite[] => {
     const document = readDocument(source, context.findings);
     const content = validate(suiteSchema, document, context.findings);
@@ -177,7 +184,7 @@ function readExpectation(
     );
     return {};
   }
-  const { outcome, intent, set, reply, reason, home } = written;
+  const { outcome, intent, set, nudge, call, reply, reason, home } = written;
   if (intent !== undefined && !book.intents.has(intent)) {
     const known = book.intents.keys();
     reportUnknown(context, document.at([...path, "intent"]), "intent", intent, known);
@@ -188,23 +195,39 @@ function readExpectation(
     ...(outcome === undefined ? {} : { outcome }),
     ...(intent === undefined ? {} : { intent }),
     ...(set === undefined ? {} : { set: conditions("set", set) }),
+    ...(nudge === undefined ? {} : { nudge: readNudges(nudge) }),
+    ...(call === undefined ? {} : { call: new Map(Object.entries(expandGroups(book, call))) }),
     ...(reply === undefined ? {} : { reply }),
     ...(reason === undefined ? {} : { reason }),
     ...(home === undefined ? {} : { home: conditions("home", home) }),
   };
 }
 
-/** A group, room or zone stands for those of its devices that have the properties asked for. */
-function expandGroups(
+function readNudges(
+  written: Readonly<Record<string, Readonly<Record<string, number>>>>,
+): Conditions {
+  const conditions = (amounts: Readonly<Record<string, number>>) =>
+    Object.fromEntries(
+      Object.entries(amounts).map(([name, value]) => [name, { is: "equal", value } as const]),
+    );
+  return new Map(Object.entries(written).map(([id, amounts]) => [id, conditions(amounts)]));
+}
+
+/** A group, room or zone stands for those of its devices that have what is asked for. */
+function expandGroups<T extends string | Readonly<Record<string, unknown>>>(
   book: Book,
-  states: NonNullable<Exclude<ExpectDefinition, string>["set"]>,
-): typeof states {
+  states: Readonly<Record<string, T>>,
+): Record<string, T> {
   return Object.fromEntries(
-    Object.entries(states).flatMap(([id, values]) => {
+    Object.entries(states).flatMap(([id, values]): [string, T][] => {
       const entity = book.groups.get(id) ?? book.rooms.get(id) ?? book.zones.get(id);
       if (!entity || book.devices.has(id)) return [[id, values]];
       return devicesOf(book, entity)
-        .filter(({ properties }) => Object.keys(values).every((name) => properties.has(name)))
+        .filter(({ properties, actions }) =>
+          typeof values === "string"
+            ? actions.includes(values)
+            : Object.keys(values).every((name) => properties.has(name)),
+        )
         .map((device) => [device.id, values]);
     }),
   );

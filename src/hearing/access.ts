@@ -1,0 +1,58 @@
+import type { VoiceAccess } from "../phrasebook/kinds.ts";
+import type { Device } from "../phrasebook/model.ts";
+import type { Effect, Skipped } from "./outcome.ts";
+
+/** Actions that only ever end something, and so make no home less safe. */
+const safeActions: ReadonlySet<string> = new Set(["stop", "pause"]);
+
+/** What speech may do of what was asked. */
+export interface Allowed {
+  /** The strictest guard among the effects that are left. */
+  access: Exclude<VoiceAccess, "barred">;
+  effects: Effect[];
+  skipped: Skipped[];
+}
+
+/**
+ * Holds effects against what voice may do with each device. From a bulk command, devices that are
+ * guarded are left out, unless nothing else was meant; what is barred is always left out.
+ */
+export function guard(
+  effects: readonly Effect[],
+  devices: ReadonlyMap<string, Device>,
+  bulk: ReadonlySet<Device>,
+): Allowed {
+  const accessOf = (effect: Effect): VoiceAccess => {
+    const device = devices.get(effect.device);
+    if (!device || device.voice === "barred") return device?.voice ?? "free";
+    return isSafe(device, effect) ? "free" : device.voice;
+  };
+  const skipped: Skipped[] = [];
+  const reachable = effects.filter((effect) => {
+    if (accessOf(effect) !== "barred") return true;
+    skipped.push({ device: effect.device, reason: `voice is barred from ${effect.device}` });
+    return false;
+  });
+  const isBulk = ({ device: id }: Effect): boolean => {
+    const device = devices.get(id);
+    return device !== undefined && bulk.has(device);
+  };
+  const free = reachable.filter((effect) => accessOf(effect) === "free" || !isBulk(effect));
+  const left = free.length > 0 ? free : reachable;
+  for (const effect of reachable) {
+    if (left.includes(effect)) continue;
+    const need = accessOf(effect) === "code" ? "the code" : "a confirmation";
+    skipped.push({ device: effect.device, reason: `${effect.device} needs ${need} of its own` });
+  }
+  const levels = new Set(left.map(accessOf));
+  const access = levels.has("code") ? "code" : levels.has("confirm") ? "confirm" : "free";
+  return { access, effects: left, skipped };
+}
+
+function isSafe(device: Device, effect: Effect): boolean {
+  if ("call" in effect) return safeActions.has(effect.call);
+  if ("nudge" in effect) return false;
+  return Object.entries(effect.set).every(([property, value]) =>
+    device.safe[property]?.includes(value),
+  );
+}

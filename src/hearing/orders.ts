@@ -1,0 +1,143 @@
+import type {
+  Device,
+  Order,
+  Phrasebook,
+  TargetReference,
+  ValueReference,
+} from "../phrasebook/model.ts";
+import {
+  type Value,
+  type ValueProblem,
+  checkValue,
+  explainValueProblem,
+} from "../phrasebook/property.ts";
+import type { Effect, Skipped, SlotValue } from "./outcome.ts";
+import { type Devices, devicesOf } from "./targets.ts";
+
+/** Why nothing is done: a value that cannot be, or something that has no such thing at all. */
+export type Refusal = { result: "refuse"; reason: string } | { result: "unfit"; reason: string };
+
+export type Carried = { result: "effects"; effects: Effect[]; skipped: Skipped[] } | Refusal;
+
+/** Works out what orders come to for each device, holding every value against what it can be. */
+export function carryOut(
+  book: Phrasebook,
+  orders: readonly Order[],
+  slots: Readonly<Record<string, SlotValue>>,
+  targets: ReadonlyMap<string, Devices>,
+): Carried {
+  const sets = new Map<string, Record<string, Value>>();
+  const others: Effect[] = [];
+  const skipped: Skipped[] = [];
+  const failed = new Map<string, Refusal>();
+  for (const order of orders) {
+    const devices = targetDevices(book, order.target, targets);
+    if (!devices) return missing(order.target.refer === "slot" ? order.target.slot : "");
+    const written = valueOf(order);
+    const value = written?.refer === "slot" ? slots[written.slot]?.value : written?.value;
+    if (written && value === undefined)
+      return missing(written.refer === "slot" ? written.slot : "");
+    for (const device of devices) {
+      const outcome = orderDevice(device, order, value);
+      if (outcome.result === "skip") {
+        skipped.push({ device: device.id, reason: outcome.reason });
+      } else if (outcome.result === "set") {
+        const changes = sets.get(device.id) ?? {};
+        changes[outcome.property] = outcome.value;
+        sets.set(device.id, changes);
+      } else if (outcome.result === "effect") {
+        others.push(outcome.effect);
+      } else {
+        if (devices.length === 1) return outcome;
+        failed.set(device.id, outcome);
+      }
+    }
+  }
+  // A device that can take one part of what was asked and not another is left alone.
+  for (const [device, { reason }] of failed) {
+    sets.delete(device);
+    skipped.push({ device, reason });
+  }
+  const effects = [
+    ...[...sets].map(([device, set]): Effect => ({ device, set })),
+    ...others.filter(({ device }) => !failed.has(device)),
+  ];
+  const [refusal] = failed.values();
+  if (effects.length === 0 && refusal) return refusal;
+  if (effects.length === 0 && orders.length > 0) {
+    return { result: "unfit", reason: skipped[0]?.reason ?? "there is no device to do it" };
+  }
+  return { result: "effects", effects, skipped };
+}
+
+function valueOf(order: Order): ValueReference | undefined {
+  switch (order.order) {
+    case "set":
+      return order.value;
+    case "nudge":
+      return order.by;
+    case "call":
+      return order.input;
+  }
+}
+
+function missing(slot: string): Refusal {
+  return { result: "refuse", reason: `nothing was said for ${slot}` };
+}
+
+type Ordered =
+  | { result: "set"; property: string; value: Value }
+  | { result: "effect"; effect: Effect }
+  | { result: "skip"; reason: string }
+  | Refusal;
+
+function orderDevice(device: Device, order: Order, value: Value | undefined): Ordered {
+  const { id } = device;
+  if (order.order === "call") {
+    const { action } = order;
+    if (!device.actions.includes(action))
+      return { result: "skip", reason: `${id} cannot ${action}` };
+    const input = value === undefined ? {} : { with: value };
+    return { result: "effect", effect: { device: id, call: action, ...input } };
+  }
+  const { property } = order;
+  const schema = device.properties.get(property);
+  if (!schema || schema.readOnly) {
+    return { result: "skip", reason: `${id} has no ${property} to set` };
+  }
+  if (order.order === "nudge") {
+    if (typeof value !== "number" || (schema.type !== "number" && schema.type !== "integer")) {
+      return { result: "unfit", reason: `the ${property} of ${id} is no number` };
+    }
+    return {
+      result: "effect",
+      effect: { device: id, nudge: { [property]: value * order.factor } },
+    };
+  }
+  const check = checkValue(schema, value ?? "");
+  if (check.ok) return { result: "set", property, value: check.value };
+  const why = explainValueProblem(check.problem);
+  return refuseValue(check.problem, `the ${property} of ${id} ${why}`);
+}
+
+/** A word where a number belongs shows that another property was meant; a number too high does not. */
+function refuseValue(problem: ValueProblem, reason: string): Refusal {
+  const isOther = problem.problem === "type" || problem.problem === "choice";
+  return isOther ? { result: "unfit", reason } : { result: "refuse", reason };
+}
+
+function targetDevices(
+  book: Phrasebook,
+  target: TargetReference,
+  targets: ReadonlyMap<string, Devices>,
+): readonly Device[] | undefined {
+  if (target.refer === "slot") return targets.get(target.slot)?.devices;
+  const maps = {
+    device: book.devices,
+    group: book.groups,
+    room: book.rooms,
+    zone: book.zones,
+  };
+  const entity = maps[target.refer].get(target.id);
+  return entity ? devicesOf(book, entity) : [];
+}

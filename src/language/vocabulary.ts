@@ -1,0 +1,122 @@
+import type { Said } from "./pack.ts";
+
+/** The intents that come with Calm Phrase. What each does is in `phrasebook/vocabulary.ts`. */
+export const vocabularyIds = [
+  "power-on",
+  "power-off",
+  "brightness-to",
+  "brighter",
+  "dimmer",
+  "speed-to",
+  "faster",
+  "slower",
+  "oscillate-on",
+  "oscillate-off",
+  "colour-to",
+  "colour-and-brightness",
+  "warmth-to",
+  "warmth-and-brightness",
+  "temperature-to",
+  "warmer",
+  "cooler",
+  "mode-to",
+  "preset-to",
+  "open",
+  "close",
+  "position-to",
+  "tilt-to",
+  "stop-moving",
+  "flow-on",
+  "flow-off",
+  "lock",
+  "unlock",
+  "arm",
+  "disarm",
+  "record",
+  "stop-recording",
+  "play",
+  "pause",
+  "stop-playing",
+  "next",
+  "previous",
+  "play-what",
+  "volume-to",
+  "louder",
+  "quieter",
+  "mute",
+  "unmute",
+  "source-to",
+  "press",
+  "start",
+  "stop",
+  "pause-work",
+  "dock",
+  "program-to",
+  "find",
+  "ask-value",
+  "ask-temperature",
+  "ask-whether",
+  "ask-which",
+  "ask-any",
+] as const;
+
+export type VocabularyId = (typeof vocabularyIds)[number];
+
+/** Words for states that a device can be asked about. */
+export const stateWords = [
+  "on",
+  "off",
+  "open",
+  "closed",
+  "locked",
+  "unlocked",
+  "armed",
+  "disarmed",
+  "recording",
+  "playing",
+  "paused",
+  "muted",
+  "unmuted",
+  "running",
+  "docked",
+  "moving",
+] as const;
+
+export type StateWord = (typeof stateWords)[number];
+
+/** The words of a language that name devices by what they are and where they stand. */
+export interface TargetWords {
+  all: Said;
+  everything: Said;
+  here: Said;
+  /** Between a thing and its place: "in", "im". */
+  inPlace: Said;
+  and: Said;
+  except: Said;
+}
+
+/** The ways people name one device of a kind, and several. */
+export interface KindNouns {
+  one: Said;
+  many: Said;
+}
+
+/** How one intent of the vocabulary is said, and answered. */
+export interface VocabularyEntry {
+  patterns: readonly string[];
+  reply: string;
+}
+
+/** Answers to questions, as MessageFormat 2. */
+export interface AnswerReplies {
+  /** `$name`, `$property`, `$value`. */
+  value: string;
+  /** `$name`, `$state`: it is so. */
+  yes: string;
+  /** `$name`, `$state`: it is not so. */
+  no: string;
+  /** `$list`: the names of those that are. */
+  list: string;
+  /** None is. */
+  none: string;
+}
