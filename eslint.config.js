@@ -11,8 +11,10 @@ const stages = [
   "automaton",
   "hearing",
   "home",
+  "survey",
   "suites",
   "reports",
+  "exchange",
   "node",
   "cli",
 ];

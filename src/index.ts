@@ -2,7 +2,9 @@
 export { readPhrasebook, type Book } from "./home/book.ts";
 export { definePhrasebook } from "./phrasebook/define.ts";
 export { runSuites } from "./suites/run.ts";
-export { describeOutcome } from "./suites/run.ts";
+export { describeOutcome } from "./hearing/describe.ts";
+export { checkPhrasebook } from "./survey/check.ts";
+export { type SayableDevice, listSayable } from "./survey/sayable.ts";
 
 export type { PhrasebookDefinition } from "./phrasebook/schema.ts";
 export type { Source, SourceDefinition, SourceText } from "./phrasebook/document.ts";

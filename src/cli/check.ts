@@ -1,5 +1,6 @@
 import { compareFindings } from "../source/finding.ts";
 import { countFindings, printFindings } from "../reports/findings.ts";
+import { checkPhrasebook } from "../survey/check.ts";
 import { readSuites } from "../suites/suite.ts";
 import { exit } from "./exit.ts";
 import { loadBook } from "./load.ts";
@@ -9,7 +10,7 @@ import { paintFor, print, printJson } from "./output.ts";
 export async function check(folder: string, { json }: { json?: boolean }): Promise<number> {
   const book = await loadBook(folder);
   const { problems } = readSuites(book, book.suiteSources);
-  const all = [...book.problems, ...problems].sort(compareFindings);
+  const all = [...book.problems, ...checkPhrasebook(book), ...problems].sort(compareFindings);
   if (json) {
     printJson({ version: 1, problems: all });
   } else {
@@ -17,7 +18,8 @@ export async function check(folder: string, { json }: { json?: boolean }): Promi
     if (all.length > 0) print(`${printFindings(all, paint)}\n`);
     const { devices, rooms, intents } = book;
     print(`${book.name}: ${devices.size} devices, ${rooms.size} rooms, ${intents.size} intents`);
-    print(all.length > 0 ? paint.bad(countFindings(all)) : paint.good(countFindings(all)));
+    const hasErrors = all.some(({ severity }) => severity === "error");
+    print(hasErrors ? paint.bad(countFindings(all)) : paint.good(countFindings(all)));
   }
   return all.some(({ severity }) => severity === "error") ? exit.failed : exit.fine;
 }

@@ -2,6 +2,7 @@
 import { Command, CommanderError } from "commander";
 import { WrongUse, exit } from "./exit.ts";
 import type { HearOptions } from "./hear.ts";
+import type { SayableOptions } from "./sayable.ts";
 import type { TestOptions } from "./test.ts";
 
 /** Each command is loaded when it is called, so that none waits for another's packages. */
@@ -68,6 +69,49 @@ Examples:
     .action(async (folder: string, options: TestOptions) => {
       const { test } = await import("./test.ts");
       done(await test(folder, options));
+    });
+
+  program
+    .command("sayable")
+    .description("list what can be said to a home, and what voice may do")
+    .argument("[folder]", "folder or file of the phrasebook", ".")
+    .option("--language <tag>", "language of the list, such as de")
+    .option("--json", "print the list as JSON")
+    .addHelpText("after", "\nExamples:\n  calm-phrase sayable\n  calm-phrase sayable --language de")
+    .action(async (folder: string, options: SayableOptions) => {
+      const { sayable } = await import("./sayable.ts");
+      done(await sayable(folder, options));
+    });
+
+  program
+    .command("import")
+    .description("take devices from a CSV table or W3C Thing Descriptions")
+    .argument("<path>", "a .csv file, a .json Thing Description, or a folder of these")
+    .option("--to <file>", "YAML file to write; printed when left out")
+    .option("--language <tag>", "language of the names in a table that say none")
+    .option("--json", "print devices and what was left out as JSON")
+    .addHelpText(
+      "after",
+      "\nExamples:\n  calm-phrase import devices.csv --to home/devices.yaml\n  calm-phrase import things/",
+    )
+    .action(async (path: string, options: { to?: string; json?: boolean; language?: string }) => {
+      const { importDevices } = await import("./exchange.ts");
+      done(await importDevices(path, options));
+    });
+
+  program
+    .command("export")
+    .description("write devices as a CSV table or W3C Thing Descriptions")
+    .argument("[folder]", "folder or file of the phrasebook", ".")
+    .requiredOption("--as <format>", "csv or td")
+    .option("--to <path>", "file (csv) or folder (td) to write; printed when left out")
+    .addHelpText(
+      "after",
+      "\nExamples:\n  calm-phrase export --as csv --to devices.csv\n  calm-phrase export --as td --to things",
+    )
+    .action(async (folder: string, options: { as: string; to?: string }) => {
+      const { exportDevices } = await import("./exchange.ts");
+      done(await exportDevices(folder, options));
     });
 
   program.addHelpText(

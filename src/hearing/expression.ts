@@ -67,10 +67,11 @@ export function createTargetReader(
       });
       return ends;
     };
+    /** The longest name from a word on: "rack light two" is never "rack light" and a number. */
     const named = (from: number): { end: number; holders: readonly Holder[] }[] => {
-      const found: { end: number; holders: readonly Holder[] }[] = [];
-      trie.match(numbers, from, (end, holders) => found.push({ end, holders }));
-      return found;
+      let longest: { end: number; holders: readonly Holder[] } | undefined;
+      trie.match(numbers, from, (end, holders) => (longest = { end, holders }));
+      return longest ? [longest] : [];
     };
     const places = (from: number): { end: number; place: PlaceExpression }[] => {
       const found: { end: number; place: PlaceExpression }[] = [];

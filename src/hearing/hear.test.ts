@@ -4,7 +4,7 @@ import { anyPattern } from "../../test/support/patterns.ts";
 import { readPhrasebook } from "../home/book.ts";
 import { phrases } from "../pattern/phrases.ts";
 import { printPattern } from "../pattern/print.ts";
-import { describeOutcome } from "../suites/run.ts";
+import { describeOutcome } from "./describe.ts";
 
 const book = readPhrasebook([
   {

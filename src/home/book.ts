@@ -4,6 +4,7 @@ import type { Heard } from "../hearing/outcome.ts";
 import type { Source, SourceText } from "../phrasebook/document.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { State } from "../phrasebook/property.ts";
+import type { Finding } from "../source/finding.ts";
 import { readSources } from "../phrasebook/read.ts";
 import { type SimulateOptions, type SimulatedHome, simulateHome } from "./simulate.ts";
 import { initialStates } from "./states.ts";
@@ -25,8 +26,9 @@ export interface Book extends Phrasebook {
  * wrong; whatever could be read is ready to use.
  *
  * @param sources Files as path and text, and definitions made with `definePhrasebook`.
+ * @param found Findings about the files made before, such as folders that do not exist.
  */
-export function readPhrasebook(sources: readonly Source[]): Book {
+export function readPhrasebook(sources: readonly Source[], found: readonly Finding[] = []): Book {
   const isSuite = (source: Source): source is SourceText =>
     "text" in source && source.path.endsWith(".suite.yaml");
   const book = readSources(sources.filter((source) => !isSuite(source)));
@@ -39,6 +41,7 @@ export function readPhrasebook(sources: readonly Source[]): Book {
   const initial = initialStates(book);
   return {
     ...book,
+    problems: [...found, ...book.problems],
     suiteSources: sources.filter(isSuite),
     initialStates: initial,
     hear: (text, context = {}) => hearUtterance(book, engineFor, text, context),

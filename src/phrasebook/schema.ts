@@ -87,7 +87,7 @@ const access = {
   ),
 };
 
-const deviceSchema = z.strictObject(
+export const deviceSchema = z.strictObject(
   {
     ...named,
     kind: z.string({ error: `write a kind: one of ${Object.keys(kinds).join(", ")}` }),

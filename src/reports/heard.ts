@@ -1,6 +1,6 @@
 import type { Heard, NearMiss, ReadingWhy, WordRole } from "../hearing/outcome.ts";
 import { printPosition } from "../source/position.ts";
-import { describeOutcome } from "../suites/run.ts";
+import { describeOutcome } from "../hearing/describe.ts";
 import { pad, shorten, wrap } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 

@@ -14,14 +14,19 @@ export function pad(text: string, to: number): string {
 
 /** Breaks a text between words, each line indented. */
 export function wrap(text: string, indent: number): string {
+  return wrapItems(text.split(" "), indent, " ");
+}
+
+/** Puts items side by side, as many as a line holds, none of them broken. */
+export function wrapItems(items: readonly string[], indent: number, gap = "  "): string {
   const lines: string[] = [];
   let line = "";
-  for (const word of text.split(" ")) {
-    if (line !== "" && indent + line.length + 1 + word.length > width) {
+  for (const word of items) {
+    if (line !== "" && indent + line.length + gap.length + word.length > width) {
       lines.push(line);
       line = word;
     } else {
-      line = line === "" ? word : `${line} ${word}`;
+      line = line === "" ? word : line + gap + word;
     }
   }
   return [...lines, line].map((each) => " ".repeat(indent) + each).join("\n");

@@ -1,0 +1,174 @@
+import { parse } from "csv-parse/sync";
+import { stringify } from "csv-stringify/sync";
+import { deviceSchema } from "../phrasebook/schema.ts";
+import type { DeviceDefinition, SaidDefinition } from "../phrasebook/schema.ts";
+import { type SkippedPart, type Taken, idFrom } from "./taken.ts";
+
+/*
+ * Devices as a table (RFC 4180), one row each. The columns are the keys of a device; a name or
+ * aliases in a language have that language in brackets, `aliases (de)`, several separated by
+ * semicolons; what is more than a text is written as JSON.
+ */
+
+const plainColumns = ["id", "kind", "room", "voice"] as const;
+const jsonColumns = ["safe", "properties", "actions"] as const;
+
+/**
+ * Reads devices from a table. A row that cannot be used is told with its line; the others are taken.
+ *
+ * @param language BCP 47 tag of the columns that name none, where other columns do.
+ */
+export function devicesFromCsv(text: string, file: string, language = "en"): Taken {
+  const devices: Record<string, DeviceDefinition> = {};
+  const skipped: SkippedPart[] = [];
+  let rows: { record: string[]; info: { lines: number } }[];
+  try {
+    rows = parse(text, {
+      bom: true,
+      info: true,
+      relax_column_count: true,
+      relax_quotes: true,
+      skip_empty_lines: true,
+      trim: true,
+    }) as unknown as typeof rows;
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    return { devices, skipped: [{ where: file, reason: `this is no table: ${reason}` }] };
+  }
+  const [header, ...body] = rows;
+  const columns = (header?.record ?? []).map((name) =>
+    // The language in brackets keeps its case.
+    name.replace(/^[^(]*/, (word) => word.toLowerCase()),
+  );
+  if (!columns.includes("kind")) {
+    const reason = "the first row has to name the columns, kind among them";
+    return { devices, skipped: [{ where: `${file}:1`, reason }] };
+  }
+  for (const column of columns) {
+    if (column !== "" && !isKnown(column)) {
+      skipped.push({
+        where: `${file}:1`,
+        reason: `the column "${column}" says nothing of a device`,
+      });
+    }
+  }
+  for (const { record, info } of body) {
+    const where = `${file}:${info.lines}`;
+    const row = readRow(columns, record, language);
+    if (!row.ok) {
+      skipped.push({ where, reason: row.reason });
+    } else if (Object.hasOwn(devices, row.id)) {
+      skipped.push({ where, reason: `there is a row for "${row.id}" before this one` });
+    } else {
+      devices[row.id] = row.device;
+    }
+  }
+  return { devices, skipped };
+}
+
+type Row = { ok: true; id: string; device: DeviceDefinition } | { ok: false; reason: string };
+
+function readRow(columns: readonly string[], record: readonly string[], language: string): Row {
+  const cells = new Map<string, string>();
+  columns.forEach((column, index) => {
+    const cell = record[index] ?? "";
+    if (cell !== "") cells.set(column, cell);
+  });
+  if (record.length > columns.length) {
+    return { ok: false, reason: `it has ${record.length} cells for ${columns.length} columns` };
+  }
+  const id = cells.get("id") ?? idFrom(cells.get("name") ?? "");
+  if (id === "") return { ok: false, reason: "it has neither an id nor a name" };
+  const device: Record<string, unknown> = {};
+  for (const column of ["kind", "room", "voice"]) {
+    if (cells.has(column)) device[column] = cells.get(column);
+  }
+  for (const key of ["name", "aliases"] as const) {
+    const said = readSaid(cells, key, language);
+    if (said !== undefined) device[key] = said;
+  }
+  for (const column of jsonColumns) {
+    const cell = cells.get(column);
+    if (cell === undefined) continue;
+    const isJson = /^[[{]/.test(cell);
+    try {
+      device[column] = isJson ? (JSON.parse(cell) as unknown) : splitList(cell);
+    } catch {
+      return { ok: false, reason: `"${column}" is no JSON: ${cell}` };
+    }
+  }
+  const checked = deviceSchema.safeParse(device);
+  if (checked.success) return { ok: true, id, device: checked.data };
+  const [issue] = checked.error.issues;
+  const key = issue?.path.join(".") ?? "";
+  return { ok: false, reason: `${key}: ${issue?.message ?? "it is no device"}` };
+}
+
+const inLanguage = /^(name|aliases)(?: \((.+)\))?$/;
+
+function isKnown(column: string): boolean {
+  return (
+    inLanguage.test(column) || [...plainColumns, ...jsonColumns].some((known) => known === column)
+  );
+}
+
+function readSaid(
+  cells: ReadonlyMap<string, string>,
+  key: string,
+  main: string,
+): SaidDefinition | undefined {
+  const said: Record<string, string | string[]> = {};
+  let first: string | string[] | undefined;
+  for (const [column, cell] of cells) {
+    const [, name, language] = inLanguage.exec(column) ?? [];
+    if (name !== key) continue;
+    const list = splitList(cell);
+    const value = list.length === 1 ? (list[0] ?? "") : list;
+    if (language === undefined) first = value;
+    else said[language] = value;
+  }
+  if (Object.keys(said).length === 0) return first;
+  return first === undefined ? said : { [main]: first, ...said };
+}
+
+/** Semicolons separate; one that is meant is doubled. */
+function splitList(cell: string): string[] {
+  return cell
+    .replaceAll(";;", "\u0000")
+    .split(";")
+    .map((part) => part.replaceAll("\u0000", ";").trim())
+    .filter((part) => part !== "");
+}
+
+/** Writes devices as a table, with a column for every language that names are written in. */
+export function devicesToCsv(devices: Readonly<Record<string, DeviceDefinition>>): string {
+  const rows = Object.entries(devices).map(([id, device]) => {
+    const cells: Record<string, string> = { id, kind: device.kind };
+    if (device.room !== undefined) cells["room"] = device.room;
+    if (device.voice !== undefined) cells["voice"] = device.voice;
+    writeSaid(cells, "name", device.name);
+    writeSaid(cells, "aliases", device.aliases);
+    for (const column of jsonColumns) {
+      if (device[column] !== undefined) cells[column] = JSON.stringify(device[column]);
+    }
+    return cells;
+  });
+  const used = new Set(rows.flatMap((cells) => Object.keys(cells)));
+  const order = ["id", "kind", "room", "name", "aliases", "voice", ...jsonColumns];
+  const columns = [...used].sort((a, b) => rank(order, a) - rank(order, b) || (a < b ? -1 : 1));
+  return stringify(rows, { header: true, columns });
+}
+
+function rank(order: readonly string[], column: string): number {
+  return order.indexOf(column.split(" ")[0] ?? column);
+}
+
+function writeSaid(cells: Record<string, string>, key: string, said: SaidDefinition | undefined) {
+  const join = (texts: string | readonly string[]): string =>
+    (typeof texts === "string" ? [texts] : texts)
+      .map((text) => text.replaceAll(";", ";;"))
+      .join("; ");
+  if (said === undefined) return;
+  if (typeof said === "string" || Array.isArray(said)) cells[key] = join(said);
+  else for (const [tag, texts] of Object.entries(said)) cells[`${key} (${tag})`] = join(texts);
+}

@@ -1,0 +1,23 @@
+import type { DeviceDefinition } from "../phrasebook/schema.ts";
+
+/** Devices taken from another format, and what could not be taken. */
+export interface Taken {
+  devices: Record<string, DeviceDefinition>;
+  skipped: readonly SkippedPart[];
+}
+
+/** Something that was left out of what was taken, and why. */
+export interface SkippedPart {
+  /** Where it stood: a file and line, or a part of a document. */
+  where: string;
+  reason: string;
+}
+
+/** An id made of a text: lower case, hyphens between words. */
+export function idFrom(text: string): string {
+  return text
+    .normalize("NFKC")
+    .toLocaleLowerCase("en")
+    .replace(/[^\p{Ll}\p{Lo}\p{N}]+/gu, "-")
+    .replace(/^-+|-+$/g, "");
+}

@@ -1,0 +1,214 @@
+import { kinds } from "../phrasebook/kinds.ts";
+import type { DataSchema } from "../phrasebook/property.ts";
+import { deviceSchema } from "../phrasebook/schema.ts";
+import type {
+  DataSchemaDefinition,
+  DeviceDefinition,
+  SaidDefinition,
+} from "../phrasebook/schema.ts";
+import { type SkippedPart, type Taken, idFrom } from "./taken.ts";
+
+/*
+ * Devices as Thing Descriptions, W3C Web of Things (WoT) Thing Description 1.1. What a phrasebook
+ * says and a Thing Description has no word for stands under our own prefix, `calm:`.
+ */
+
+const context = "https://www.w3.org/2022/wot/td/v1.1";
+const ownContext = { calm: "urn:calm-phrase:terms#" };
+
+/** A Thing Description, of which only what concerns a phrasebook is typed. */
+export type ThingDescription = Readonly<Record<string, unknown>>;
+
+/** Members of a Thing Description (section 5.3.1.1) that a phrasebook has a use for. */
+const usedMembers: ReadonlySet<string> = new Set([
+  ...["@context", "@type", "id", "title", "titles", "properties", "actions", "base"],
+  ...["security", "securityDefinitions"],
+  ...["calm:kind", "calm:room", "calm:name", "calm:aliases", "calm:voice", "calm:safe"],
+  ...["calm:properties", "calm:actions"],
+]);
+
+/** Writes one device as a Thing Description. */
+export function thingFromDevice(id: string, device: DeviceDefinition): ThingDescription {
+  const { kind, room, name, aliases, voice, safe, properties, actions } = device;
+  const shipped = Object.hasOwn(kinds, kind) ? kinds[kind] : undefined;
+  const listed = Array.isArray(properties)
+    ? Object.fromEntries(properties.map((each) => [each, null]))
+    : (properties ?? {});
+  const all = { ...shipped?.properties, ...pick(shipped?.optional ?? {}, Object.keys(listed)) };
+  const names = new Set([...Object.keys(all), ...Object.keys(listed)]);
+  return {
+    "@context": [context, ownContext],
+    id: `urn:calm-phrase:device:${id}`,
+    title: firstText(name) ?? id.replaceAll("-", " "),
+    ...titles(name),
+    securityDefinitions: { none: { scheme: "nosec" } },
+    security: "none",
+    properties: Object.fromEntries(
+      [...names].map((each) => [
+        each,
+        {
+          ...affordance(all[each]),
+          ...affordance(listed[each] ?? undefined),
+          forms: [{ href: `properties/${each}` }],
+        },
+      ]),
+    ),
+    actions: Object.fromEntries(
+      [...(shipped?.actions ?? []), ...(actions ?? [])].map((each) => [
+        each,
+        { forms: [{ href: `actions/${each}` }] },
+      ]),
+    ),
+    "calm:kind": kind,
+    ...given("calm:room", room),
+    ...given("calm:name", name),
+    ...given("calm:aliases", aliases),
+    ...given("calm:voice", voice),
+    ...given("calm:safe", safe),
+    ...given("calm:properties", properties),
+    ...given("calm:actions", actions),
+  };
+}
+
+/** Reads devices from Thing Descriptions, each with the file that it stood in. */
+export function devicesFromThings(things: readonly { file: string; thing: unknown }[]): Taken {
+  const devices: Record<string, DeviceDefinition> = {};
+  const skipped: SkippedPart[] = [];
+  for (const { file, thing } of things) {
+    if (typeof thing !== "object" || thing === null || Array.isArray(thing)) {
+      skipped.push({
+        where: file,
+        reason: "this is no Thing Description, which is one JSON object",
+      });
+      continue;
+    }
+    const taken = deviceFromThing(thing as ThingDescription, file, skipped);
+    if (!taken) continue;
+    if (Object.hasOwn(devices, taken.id)) {
+      skipped.push({ where: file, reason: `there is a thing "${taken.id}" before this one` });
+    } else {
+      devices[taken.id] = taken.device;
+    }
+  }
+  return { devices, skipped };
+}
+
+function deviceFromThing(
+  thing: ThingDescription,
+  file: string,
+  skipped: SkippedPart[],
+): { id: string; device: DeviceDefinition } | undefined {
+  const title = typeof thing["title"] === "string" ? thing["title"] : "";
+  const urn = typeof thing["id"] === "string" ? thing["id"] : "";
+  const id = idFrom(urn.startsWith("urn:calm-phrase:device:") ? urn.slice(23) : title);
+  if (id === "") {
+    skipped.push({ where: file, reason: "it has no title to make an id from" });
+    return undefined;
+  }
+  for (const member of Object.keys(thing)) {
+    if (usedMembers.has(member)) continue;
+    skipped.push({ where: `${file} ${member}`, reason: "a phrasebook has no place for it" });
+  }
+  const kind = kindOf(thing);
+  if (kind === undefined) {
+    const reason = `nothing tells its kind: write "calm:kind" or an "@type" that is one`;
+    skipped.push({ where: file, reason });
+    return undefined;
+  }
+  const isOurs = typeof thing["calm:kind"] === "string";
+  const device: Record<string, unknown> = { kind };
+  for (const key of ["room", "name", "aliases", "voice", "safe", "properties", "actions"]) {
+    if (thing[`calm:${key}`] !== undefined) device[key] = thing[`calm:${key}`];
+  }
+  if (!isOurs) Object.assign(device, foreignParts(thing, id, kind, file, skipped));
+  const checked = deviceSchema.safeParse(device);
+  if (checked.success) return { id, device: checked.data };
+  const [issue] = checked.error.issues;
+  const reason = `${issue?.path.join(".") ?? ""}: ${issue?.message ?? "it is no device"}`;
+  skipped.push({ where: file, reason });
+  return undefined;
+}
+
+/** Its own word for the kind, or a type whose last part is the name of a kind. */
+function kindOf(thing: ThingDescription): string | undefined {
+  if (typeof thing["calm:kind"] === "string") return thing["calm:kind"];
+  const types = [thing["@type"]].flat().filter((type): type is string => typeof type === "string");
+  const words = types.map((type) => type.split(/[:#/]/).at(-1)?.toLowerCase() ?? "");
+  return words.find((word) => Object.hasOwn(kinds, word));
+}
+
+/** Names and properties of a Thing Description that was not written by Calm Phrase. */
+function foreignParts(
+  thing: ThingDescription,
+  id: string,
+  kind: string,
+  file: string,
+  skipped: SkippedPart[],
+): Record<string, unknown> {
+  const parts: Record<string, unknown> = {};
+  const titles = isRecord(thing["titles"]) ? thing["titles"] : undefined;
+  if (titles) parts["name"] = titles;
+  else if (thing["title"] !== id.replaceAll("-", " ")) parts["name"] = thing["title"];
+  const own: Record<string, DataSchemaDefinition | null> = {};
+  const properties = isRecord(thing["properties"]) ? thing["properties"] : {};
+  for (const [name, schema] of Object.entries(properties)) {
+    const read = isRecord(schema) ? readSchema(schema) : undefined;
+    const isKnown = Object.hasOwn(kinds[kind]?.properties ?? {}, name);
+    if (read) own[name] = read;
+    else if (!isKnown) {
+      const reason = "its type is none that a property can have";
+      skipped.push({ where: `${file} properties.${name}`, reason });
+    }
+  }
+  if (Object.keys(own).length > 0) parts["properties"] = own;
+  const actions = isRecord(thing["actions"]) ? Object.keys(thing["actions"]) : [];
+  const more = actions.filter((action) => !kinds[kind]?.actions?.includes(action));
+  if (more.length > 0) parts["actions"] = more;
+  return parts;
+}
+
+const types: ReadonlySet<string> = new Set(["boolean", "string", "number", "integer"]);
+
+function readSchema(schema: Readonly<Record<string, unknown>>): DataSchemaDefinition | undefined {
+  if (!types.has(String(schema["type"]))) return undefined;
+  const read: Record<string, unknown> = { type: schema["type"] };
+  for (const key of ["minimum", "maximum", "unit", "enum", "readOnly", "default"]) {
+    if (schema[key] !== undefined) read[key] = schema[key];
+  }
+  if (schema["multipleOf"] !== undefined) read["step"] = schema["multipleOf"];
+  return read;
+}
+
+/** A property as a data schema (section 5.3.2): the words are the same but for the step. */
+function affordance(
+  schema: DataSchema | DataSchemaDefinition | undefined,
+): Record<string, unknown> {
+  if (!schema) return {};
+  const { step, format, ...rest } = schema as DataSchemaDefinition & Pick<DataSchema, "format">;
+  return { ...rest, ...given("multipleOf", step), ...given("calm:format", format) };
+}
+
+function pick<T>(from: Readonly<Record<string, T>>, keys: readonly string[]): Record<string, T> {
+  return Object.fromEntries(Object.entries(from).filter(([key]) => keys.includes(key)));
+}
+
+function given(key: string, value: unknown): Record<string, unknown> {
+  return value === undefined ? {} : { [key]: value };
+}
+
+function firstText(said: SaidDefinition | undefined): string | undefined {
+  if (said === undefined || typeof said === "string") return said;
+  const [first] = Array.isArray(said) ? said : Object.values(said);
+  return typeof first === "string" ? first : first?.[0];
+}
+
+/** Titles by language (section 5.3.1.1), where names are written by language. */
+function titles(said: SaidDefinition | undefined): Record<string, unknown> {
+  if (said === undefined || typeof said === "string" || Array.isArray(said)) return {};
+  const byLanguage = Object.entries(said).map(([tag, text]) => [tag, firstText(text)]);
+  return { titles: Object.fromEntries(byLanguage) as Record<string, string> };
+}
+
+function isRecord(value: unknown): value is Record<string, unknown> {
+  return typeof value === "object" && value !== null && !Array.isArray(value);
+}

@@ -1,0 +1,91 @@
+import type { Book } from "../home/book.ts";
+import type { Device, Nameable } from "../phrasebook/model.ts";
+import { type Finding, compareFindings } from "../source/finding.ts";
+import { checkNames } from "./names.ts";
+
+/**
+ * Looks over a whole phrasebook for what is allowed and yet likely to disappoint, beside what
+ * reading it found.
+ */
+export function checkPhrasebook(book: Book): Finding[] {
+  const devices = [...book.devices.values()];
+  return [
+    ...devices.flatMap((device) => checkPlace(book, device)),
+    ...devices.flatMap((device) => checkRisk(book, device)),
+    ...[...book.groups.values()].flatMap(checkGroup),
+    ...named(book).flatMap((entity) => checkLanguages(book, entity)),
+    ...checkNames(book),
+  ].sort(compareFindings);
+}
+
+/** Everything that has names. */
+function named({ devices, groups, rooms, zones }: Book): Nameable[] {
+  return [devices, groups, rooms, zones].flatMap((map): Nameable[] => [...map.values()]);
+}
+
+/** Kinds that are carried about. */
+const roaming: ReadonlySet<string> = new Set(["locator", "vacuum"]);
+
+function checkPlace({ rooms }: Book, { id, room, kind, at }: Device): Finding[] {
+  if (room !== undefined || rooms.size === 0 || roaming.has(kind)) return [];
+  return [
+    {
+      rule: "no-room",
+      severity: "warning",
+      message: `${id} is in no room, so no place reaches it`,
+      fix: "give it a room",
+      at,
+    },
+  ];
+}
+
+function checkRisk({ kinds }: Book, { id, kind, voice, at }: Device): Finding[] {
+  const usual = kinds.get(kind)?.voice ?? "free";
+  if (voice !== "free" || usual === "free") return [];
+  return [
+    {
+      rule: "unguarded",
+      severity: "warning",
+      message: `a misheard phrase can do anything with ${id}, a ${kind}`,
+      fix: `write voice: ${usual}, or leave voice out`,
+      at,
+    },
+  ];
+}
+
+function checkGroup({
+  id,
+  members,
+  at,
+}: {
+  id: string;
+  members: readonly string[];
+  at: Finding["at"];
+}) {
+  if (members.length > 0) return [];
+  const finding: Finding = {
+    rule: "empty-group",
+    severity: "warning",
+    message: `the group ${id} has nothing in it`,
+    fix: "add members, or remove it",
+    at,
+  };
+  return [finding];
+}
+
+/** What has no name in a language goes by its names in the first one. */
+function checkLanguages({ languages }: Book, { id, names, at }: Nameable): Finding[] {
+  const [first, ...others] = languages;
+  const missing = others.filter((tag) => !names.some(({ language }) => language === tag));
+  const [tag] = missing;
+  if (tag === undefined) return [];
+  return [
+    {
+      rule: "missing-name",
+      severity: "note",
+      message: `${id} has no name in ${missing.join(", ")}, and goes by its names in ${first ?? ""}`,
+      fix: `write aliases: { ${tag.split("-")[0] ?? tag}: … }`,
+      at,
+    },
+  ];
+}
