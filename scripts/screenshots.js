@@ -68,4 +68,6 @@ const call = (args) => `node ../../dist/cli.js ${args}`;
 await pages();
 await terminal("hear", call('hear "please set the extractor to sixty percent"'), 17);
 await terminal("hear-unknown", call('hear "extractr to sixty"'), 12);
-await terminal("test", call("test"), 7);
+await terminal("test", call("test"), 9);
+await terminal("sayable", `${call("sayable")} | head -40`, 42);
+await terminal("everything", call('hear "turn everything off" --at till'), 38);

@@ -1,5 +1,5 @@
 import { spawnSync } from "node:child_process";
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, describe, expect, test } from "vitest";
@@ -150,6 +150,78 @@ describe("calm-phrase check", () => {
   });
 });
 
+describe("calm-phrase sayable", () => {
+  test("lists devices by room with phrases and guards, in lines of 100 columns", () => {
+    const { code, out } = run(["sayable", "demo/oxbow-pottery"]);
+    expect(code).toBe(0);
+    expect(out).toMatch(
+      /kiln room\n {2}kiln vent {2}also: extractor, kiln fan\n {4}“turn on kiln vent”/,
+    );
+    expect(out).toMatch(/kiln power\n {4}not by voice/);
+    expect(out).toMatch(/showroom lock.*\n {4}asks back first; always free: locked true/);
+    for (const line of out.split("\n")) expect(line.length).toBeLessThanOrEqual(100);
+  });
+
+  test("in another language and as JSON", () => {
+    const { out } = run(["sayable", "demo/oxbow-pottery", "--language", "de", "--json"]);
+    const { language, devices } = JSON.parse(out) as { language: string; devices: object[] };
+    expect(language).toBe("de-DE");
+    expect(devices).toContainEqual(
+      expect.objectContaining({ id: "kiln-vent", name: "Ofenlüfter" }),
+    );
+  });
+});
+
+describe("calm-phrase export and import", () => {
+  test.each(["csv", "td"])("take a home out as %s and back in", (format) => {
+    const out = join(folder, format === "csv" ? "devices.csv" : "things");
+    const back = join(folder, `back-${format}`, "devices.yaml");
+    run(["new", join(folder, `back-${format}`)]);
+    expect(run(["export", "demo/oxbow-pottery", "--as", format, "--to", out]).code).toBe(0);
+    const taken = run(["import", out, "--to", back]);
+    expect(taken).toMatchObject({ code: 0, error: "28 devices taken, 0 parts left out\n" });
+    const again = run(["import", out, "--json"]);
+    expect(Object.keys((JSON.parse(again.out) as { devices: object }).devices)).toHaveLength(28);
+  });
+
+  test("tell what was left out, and take the rest", () => {
+    const path = join(folder, "wrong.csv");
+    writeFileSync(path, "id,kind,name\nlamp,light,\n,fan,\n");
+    const { code, out, error } = run(["import", path]);
+    expect(code).toBe(1);
+    expect(out).toBe("devices:\n  lamp:\n    kind: light\n");
+    expect(error).toContain("wrong.csv:3  it has neither an id nor a name");
+  });
+});
+
+describe("a phrasebook that uses another folder", () => {
+  test("has what is in it, and a folder that is not there is a finding", () => {
+    const style = join(folder, "house-style");
+    const home = join(folder, "mill");
+    mkdirSync(style);
+    mkdirSync(home);
+    writeFileSync(
+      join(style, "style.yaml"),
+      `intents:
+  hush: { patterns: hush now, do: { set: { lamp: { power: off } } } }
+  rest: { patterns: rest now, reply: house }
+`,
+    );
+    writeFileSync(
+      join(home, "home.yaml"),
+      `uses: [../house-style, ../hous-style]
+devices: { lamp: { kind: light } }
+intents: { rest: { patterns: rest now, reply: mill, replaces: true } }
+`,
+    );
+    expect(run(["hear", "hush now", "--in", home]).out).toContain("lamp { power: off }");
+    expect(run(["hear", "rest now", "--in", home]).out).toContain("says “mill”");
+    const { code, out } = run(["check", home]);
+    expect(code).toBe(1);
+    expect(out).toMatch(/home\.yaml:1:24 {2}error {2}unknown-reference\n {2}there is no folder/);
+  });
+});
+
 describe("wrong use ends with code 2 and says what to write", () => {
   test.each<[string, string[], RegExp]>([
     ["no such folder", ["test", "nowhere"], /no folder or file "nowhere"/],
@@ -159,6 +231,9 @@ describe("wrong use ends with code 2 and says what to write", () => {
     ["no such voicepoint", ["hear", "x", ...demo, "--at", "x"], /one of kiln-shelf/],
     ["no such language", ["hear", "x", ...demo, "--language", "fi"], /one of en-GB, de-DE/],
     ["no such command", ["heer"], /hear/],
+    ["no such format", ["export", "demo/oxbow-pottery", "--as", "xml"], /--as csv/],
+    ["no such table", ["import", "nowhere.csv"], /no file or folder/],
+    ["no table at all", ["import", "package.json.txt"], /no file or folder/],
     ["no such option", ["hear", "--loud"], /--help/],
   ])("%s", (_, args, error) => {
     const result = run(args);
@@ -167,9 +242,12 @@ describe("wrong use ends with code 2 and says what to write", () => {
     expect(result.error).not.toMatch(/ at .*:\d+:\d+/);
   });
 
-  test.each(["new", "check", "hear", "test"])("%s --help shows an example", (command) => {
-    const { code, out } = run([command, "--help"]);
-    expect(code).toBe(0);
-    expect(out).toContain(`\n  calm-phrase ${command}`);
-  });
+  test.each(["new", "check", "hear", "test", "sayable", "import", "export"])(
+    "%s --help shows an example",
+    (command) => {
+      const { code, out } = run([command, "--help"]);
+      expect(code).toBe(0);
+      expect(out).toContain(`\n  calm-phrase ${command}`);
+    },
+  );
 });

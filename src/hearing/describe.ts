@@ -22,6 +22,11 @@ export function describeOutcome(heard: Heard): string {
 
 /** Effects in one line, in the order of device ids. */
 function printEffects(effects: readonly Effect[]): string {
+  return listEffects(effects).join(", ");
+}
+
+/** Effects, each in a few words, in the order of device ids. */
+export function listEffects(effects: readonly Effect[]): string[] {
   const print = (values: Readonly<Record<string, Value>>): string =>
     Object.entries(values)
       .map(([name, value]) => `${name}: ${value}`)
@@ -35,6 +40,5 @@ function printEffects(effects: readonly Effect[]): string {
       const input = effect.with === undefined ? "" : ` "${effect.with}"`;
       return `${device} ${effect.call}${input}`;
     })
-    .sort()
-    .join(", ");
+    .sort();
 }

@@ -80,6 +80,9 @@ function homeLanguage({ languages }: Phrasebook, tag: string | undefined): strin
 type DistributiveOmit<T, Key extends PropertyKey> = T extends unknown ? Omit<T, Key> : never;
 type Conclusion = DistributiveOmit<Heard, keyof HeardBase>;
 
+/** Reasons that are told of several ways to understand what cannot be done. */
+const mostReasons = 3;
+
 function conclude(ranked: readonly Ranked[]): Conclusion {
   const best = ranked.filter(({ kept }) => kept).map(({ reading }) => reading);
   const [only] = best;
@@ -88,7 +91,11 @@ function conclude(ranked: readonly Ranked[]): Conclusion {
   const { meaning } = only;
   const intent = only.intent.id;
   if (meaning.result === "unfit" || meaning.result === "refuse") {
-    return { outcome: "refuse", intent, reason: meaning.reason };
+    const reasons = best.flatMap((reading) =>
+      "reason" in reading.meaning ? reading.meaning.reason : [],
+    );
+    const reason = [...new Set(reasons)].slice(0, mostReasons).join("; ");
+    return { outcome: "refuse", intent, reason };
   }
   if (best.length > 1 || meaning.result === "choices") {
     return { outcome: "unsure", choices: best.flatMap(choicesOf) };

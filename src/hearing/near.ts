@@ -40,10 +40,18 @@ export function nearMisses(
 ): NearMiss[] {
   const changes = singleChanges(engine, utterance, chart, starts, ends);
   const told = new Map<string, NearMiss>();
-  for (const change of changes.sort((a, b) => a.cost - b.cost)) {
+  const free = freeRules(engine);
+  // What takes any words comes near to every phrase.
+  const cost = ({ cost: own, state }: Change): number =>
+    own + (free.has(engine.network.rule[state] ?? 0) ? 0.2 : 0);
+  for (const change of changes.sort((a, b) => cost(a) - cost(b))) {
     const miss = describe(book, engine, utterance, change);
     const key = `${miss.miss} ${miss.start} ${miss.expected.join()}`;
-    if (!told.has(key)) told.set(key, miss);
+    // Once some words are known to be off, more words around them say nothing new.
+    const isWider = [...told.values()].some(
+      (other) => other.miss === "name" && miss.miss === "name" && contains(miss, other),
+    );
+    if (!told.has(key) && !isWider) told.set(key, miss);
     if (told.size >= mostTold) break;
   }
   if (told.size === 0) {
@@ -52,6 +60,19 @@ export function nearMisses(
     }
   }
   return [...told.values()].slice(0, mostTold);
+}
+
+/** Rules with free text in them. */
+function freeRules({ network }: Engine): Set<number> {
+  const free = new Set<number>();
+  network.symbol.forEach((symbol, state) => {
+    if (symbol === anyWord) free.add(network.rule[state] ?? 0);
+  });
+  return free;
+}
+
+function contains(wide: NearMiss, narrow: NearMiss): boolean {
+  return wide.start <= narrow.start && wide.end >= narrow.end;
 }
 
 function singleChanges(

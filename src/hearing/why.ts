@@ -72,7 +72,7 @@ function readingWhy({ reading, kept, rule }: Ranked): ReadingWhy {
       const means = describeFilling(filling, meaning);
       return { name: slot.name, words, means, ...(holder ? { at: holder.name.at } : {}) };
     }),
-    kept,
+    kept: kept && meaning.result !== "absent",
     rule: meaning.result === "absent" ? meaning.reason : rule,
     skipped: meaning.result === "do" ? meaning.skipped : [],
   };

@@ -709,14 +709,14 @@ export const english: LanguagePack = {
         "(tell me | check) (if | whether) $target (is | are) $state",
         "did (I | we | anyone) leave $target $state",
         "(is | are) $target $state or not",
-        "(is | are) $target [still | all] $state (in | at | on) $place",
+        "(is | are) $target [still | all] $state [in | at | on] $place",
       ],
       reply: "",
     },
     "ask-which": {
       patterns: [
         "(which | what) [of] $target (is | are) [still | currently] $state [right now | now]",
-        "(which | what) [of] $target (is | are) [still | currently] $state (in | at | on) $place",
+        "(which | what) [of] $target (is | are) [still | currently] $state [in | at | on] $place",
         "(list | name | tell me) [of] $target (that | which) (is | are) $state",
         "what is [still | left] $state (in | at) $target",
       ],
@@ -725,7 +725,7 @@ export const english: LanguagePack = {
     "ask-any": {
       patterns: [
         "(is | are) [there] any [of] $target [still | left] $state [right now | now]",
-        "(is | are) [there] any [of] $target [still | left] $state (in | at | on) $place",
+        "(is | are) [there] any [of] $target [still | left] $state [in | at | on] $place",
         "do any [of] $target [still] (seem | look) $state",
         "is anything $state (in | at) $target",
       ],

@@ -699,7 +699,7 @@ export const german: LanguagePack = {
       patterns: [
         "(ist | sind) $target [noch | gerade | alle] $state",
         "(ist | sind) $target $state oder nicht",
-        "(ist | sind) $target (in | im | am) $place [noch] $state",
+        "(ist | sind) $target [in | im | am] $place [noch] $state",
         "(prüfe | prüf | schau) ob $target $state (ist | sind)",
       ],
       reply: "",
@@ -707,8 +707,8 @@ export const german: LanguagePack = {
     "ask-which": {
       patterns: [
         "welche [von] $target (ist | sind) [noch | gerade] $state",
-        "welche $target (in | im | am) $place (ist | sind) [noch] $state",
-        "welche [von] $target (ist | sind) (in | im | am) $place [noch] $state",
+        "welche $target [in | im | am] $place (ist | sind) [noch] $state",
+        "welche [von] $target (ist | sind) [in | im | am] $place [noch] $state",
         "was ist [noch] $state (in | im | am) $target",
         "was ist (in | im | am) $target [noch] $state",
       ],
@@ -717,7 +717,7 @@ export const german: LanguagePack = {
     "ask-any": {
       patterns: [
         "(ist | sind) [noch] (irgendeine | irgendwelche | irgendein | noch) [von] $target [noch] $state",
-        "(ist | sind) (irgendeine | irgendwelche | irgendein) $target (in | im | am) $place [noch] $state",
+        "(ist | sind) (irgendeine | irgendwelche | irgendein) $target [in | im | am] $place [noch] $state",
         "(ist | steht) (in | im | am) $target [noch] etwas $state",
       ],
       reply: "",

@@ -49,12 +49,12 @@ export function readDocument(source: Source, findings: Finding[]): Document {
     findings.push({ rule, severity: "error", message, fix, at: position(offset) });
   };
 
-  const { value, root, errors } = readYaml(text);
+  const { value, root, errors, hasAliases } = readYaml(text);
   for (const { offset, message } of errors) {
     const fix = "mind indentation and brackets, and quote texts that have : # [ ] { } in them";
     report("yaml-syntax", offset, `this is no YAML: ${message}`, fix);
   }
-  const isTooLarge = root !== undefined && sizeOf(root, mostNodes) > mostNodes;
+  const isTooLarge = hasAliases && root !== undefined && sizeOf(root, mostNodes) > mostNodes;
   if (isTooLarge) {
     const fix = "write repeated parts as fragments instead of YAML aliases";
     report("yaml-syntax", 0, "written out, the aliases make the file too large", fix);
@@ -134,7 +134,7 @@ export function writtenKeys({ value }: Document, path: Path): string[] {
 function definitionDocument({ path: file, definition }: SourceDefinition): Document {
   const at = (path: Path): Position => {
     const place = path.map(String).join(".");
-    return { file: place === "" ? file : `${file}#${place}`, line: 1, column: 1 };
+    return { file: place === "" ? file : `${file}#${place}`, line: 0, column: 0 };
   };
   return { path: file, value: definition, broken: false, at, atKey: at, inside: at };
 }

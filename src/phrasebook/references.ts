@@ -124,5 +124,5 @@ export function slotsReached(
 
 /** Where a character of a pattern stands, given where its text starts. */
 export function offsetPosition(at: Position, offset: number): Position {
-  return { ...at, column: at.column + offset };
+  return at.line === 0 ? at : { ...at, column: at.column + offset };
 }

@@ -45,6 +45,8 @@ export interface Yaml {
   value: unknown;
   root: YamlNode | undefined;
   errors: readonly YamlError[];
+  /** Whether parts stand for other parts, so that a few lines can mean very many. */
+  hasAliases: boolean;
 }
 
 /** Syntax errors that are told of one file. */
@@ -66,7 +68,8 @@ export function readYaml(text: string): Yaml {
         schema: CORE_SCHEMA,
         json: true,
       });
-      return { value: value[0], root: buildTree(events, readable), errors };
+      const hasAliases = events.some(({ type }) => type === EVENT_ID.ALIAS);
+      return { value: value[0], root: buildTree(events, readable), errors, hasAliases };
     } catch (error) {
       if (!(error instanceof YAMLException)) throw error;
       const offset = Math.min(error.mark?.position ?? 0, Math.max(0, text.length - 1));
@@ -76,7 +79,7 @@ export function readYaml(text: string): Yaml {
       readable = rest;
     }
   }
-  return { value: undefined, root: undefined, errors };
+  return { value: undefined, root: undefined, errors, hasAliases: false };
 }
 
 /** The text with the top-level section around an offset blanked out, so that offsets stay. */

@@ -1,21 +1,34 @@
 import type { Heard, NearMiss, ReadingWhy, WordRole } from "../hearing/outcome.ts";
 import { printPosition } from "../source/position.ts";
-import { describeOutcome } from "../hearing/describe.ts";
-import { pad, shorten, wrap } from "./layout.ts";
+import { describeOutcome, listEffects } from "../hearing/describe.ts";
+import { pad, shorten, wrap, wrapItems } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 
 /** What was heard and why, for a terminal. */
 export function printHeard(heard: Heard, paint: Paint): string {
   const colour = heard.outcome === "act" || heard.outcome === "answer" ? paint.good : paint.warn;
-  const outcome =
-    heard.outcome === "act" ? `act: ${describeOutcome(heard)}` : describeOutcome(heard);
   return [
     paint.strong(shorten(`“${heard.text}”`, 90)),
-    colour(wrap(outcome, 2)),
+    colour(printOutcome(heard)),
     `  ${paint.quiet("says")} “${shorten(heard.reply, 85)}”`,
     ...printWhy(heard, paint),
   ].join("\n");
 }
+
+function printOutcome(heard: Heard): string {
+  if (!("effects" in heard)) return wrap(describeOutcome(heard), 2);
+  const [first = "", ...rest] = listEffects(heard.effects);
+  const items = [`${heard.outcome}: ${first}`, ...rest];
+  const last = items.length - 1;
+  return wrapItems(
+    items.map((item, index) => (index < last ? `${item},` : item)),
+    2,
+    " ",
+  );
+}
+
+/** Readings that lost, of which more would tell no more. */
+const mostDropped = 4;
 
 /** The words and what took them, the readings, and what comes nearest. */
 export function printWhy(heard: Heard, paint: Paint): string[] {
@@ -25,17 +38,22 @@ export function printWhy(heard: Heard, paint: Paint): string[] {
   const dropped = readings.filter((reading) => !reading.kept);
   const [best] = readings;
   if (best) lines.push("", ...printWords(words, best, paint));
-  if (best) lines.push("", `  ${paint.quiet("pattern")}  ${printPattern(best, paint)}`);
+  if (best) lines.push("");
+  if (best?.kept) lines.push(`  ${paint.quiet("pattern")}  ${printPattern(best, paint)}`);
   for (const other of kept.slice(1)) {
     lines.push(`  ${paint.quiet("also")}     ${printPattern(other, paint)}`);
   }
   if (kept.length > 1) lines.push(`           ${paint.warn("nothing decides between these")}`);
-  for (const other of dropped) {
+  for (const other of dropped.slice(0, mostDropped)) {
     lines.push(
       `  ${paint.quiet("dropped")}  ${printPattern(other, paint)}`,
       paint.quiet(`           because: ${other.rule}`),
     );
   }
+  if (dropped.length > mostDropped) {
+    lines.push(paint.quiet(`           and ${dropped.length - mostDropped} more, in --json`));
+  }
+  if (best && best.skipped.length > 0) lines.push("", ...printSkipped(best, paint));
   if (cut) lines.push(paint.warn("  There are more readings than are looked at."));
   for (const miss of nearest) lines.push("", ...printMiss(miss, paint));
   return lines;
@@ -43,6 +61,23 @@ export function printWhy(heard: Heard, paint: Paint): string[] {
 
 function printPattern({ pattern, intent, at }: ReadingWhy, paint: Paint): string {
   return `${shorten(pattern, 58)}\n           ${paint.name(intent)}  ${paint.quiet(printPosition(at))}`;
+}
+
+/** Devices that are left out, together where the reason is the same for each. */
+function printSkipped({ skipped }: ReadingWhy, paint: Paint): string[] {
+  const byReason = new Map<string, string[]>();
+  for (const { device, reason } of skipped) {
+    const alike = reason.replaceAll(device, "…");
+    byReason.set(alike, [...(byReason.get(alike) ?? []), device]);
+  }
+  return [...byReason].map(([reason, devices], index) => {
+    const label = index === 0 ? "left out" : "        ";
+    const text =
+      devices.length === 1
+        ? reason.replaceAll("…", devices[0] ?? "")
+        : `${reason.replace(/^… /, "").replaceAll("…", "it")}: ${[...new Set(devices)].join(", ")}`;
+    return `  ${paint.quiet(label)} ${wrap(text, 11).trimStart()}`;
+  });
 }
 
 interface Row {
@@ -68,7 +103,8 @@ function printWords(words: readonly WordRole[], best: ReadingWhy, paint: Paint):
   const column = Math.min(34, Math.max(...rows.map((row) => row.words.length)));
   return rows.map((row) => {
     const said = pad(shorten(row.words, column), column);
-    return `  ${paint.name(said)}  ${pad(row.role, 14)}  ${paint.quiet(row.means)}`;
+    const means = wrap(row.means, column + 20).trimStart();
+    return `  ${paint.name(said)}  ${pad(row.role, 14)}  ${paint.quiet(means)}`.trimEnd();
   });
 }
 
