@@ -1,11 +1,8 @@
 import type { Path } from "../automaton/paths.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import type { Intent, Slot } from "../phrasebook/model.ts";
-import { printQuantity } from "../phrasebook/property.ts";
 import type { Engine } from "./engine.ts";
-import type { Meaning } from "./evaluate.ts";
 import type { TargetExpression } from "./expression.ts";
-import type { Holder } from "./names.ts";
 import type { SlotReading } from "./slots.ts";
 
 /** A slot as filled by words of the utterance. */
@@ -42,47 +39,6 @@ export function fillingsOf(
     fillings.push({ slot, reading, from: first, end, words });
   }
   return fillings;
-}
-
-const units: Readonly<Record<string, string>> = {
-  percent: "percent",
-  temperature: "celsius",
-  "colour-temperature": "kelvin",
-};
-
-/** What a slot's words were taken for, in words. */
-export function describeFilling({ slot, reading }: Filling, meaning: Meaning): string {
-  switch (reading.read) {
-    case "number":
-      return printQuantity(reading.value, units[slot.type]);
-    case "value":
-      return String(reading.value);
-    case "state":
-      return reading.state;
-    case "target": {
-      const settled = "targets" in meaning ? meaning.targets.get(slot.name) : undefined;
-      if (settled?.holders.length === 0) {
-        return settled.devices.map(({ id }) => id).join(", ");
-      }
-      const holders = settled?.holders ?? holdersOf(reading.target);
-      return holders
-        .map(({ entity, name }) => `${entity.type} ${entity.id}${name.alias ? " (alias)" : ""}`)
-        .join(", ");
-    }
-  }
-}
-
-function holdersOf(expression: TargetExpression): readonly Holder[] {
-  switch (expression.target) {
-    case "named":
-      return expression.holders;
-    case "list":
-      return expression.items.flatMap(holdersOf);
-    case "except":
-      return holdersOf(expression.from);
-    default:
-      return [];
-  }
 }
 
 /** How many words of an expression are names of things. */

@@ -1,8 +1,10 @@
 import type { Paths } from "../automaton/paths.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import type { Engine } from "./engine.ts";
-import type { Reading } from "./evaluate.ts";
-import { describeFilling } from "./fillings.ts";
+import { printQuantity } from "../phrasebook/property.ts";
+import type { Meaning, Reading } from "./evaluate.ts";
+import type { TargetExpression } from "./expression.ts";
+import type { Filling } from "./fillings.ts";
 import type { Holder } from "./names.ts";
 import type { NearMiss, ReadingWhy, Why, WordRole } from "./outcome.ts";
 import type { Ranked } from "./rank.ts";
@@ -76,4 +78,45 @@ function readingWhy({ reading, kept, rule }: Ranked): ReadingWhy {
     rule: meaning.result === "absent" ? meaning.reason : rule,
     skipped: meaning.result === "do" ? meaning.skipped : [],
   };
+}
+
+const units: Readonly<Record<string, string>> = {
+  percent: "percent",
+  temperature: "celsius",
+  "colour-temperature": "kelvin",
+};
+
+/** What a slot's words were taken for, in words. */
+function describeFilling({ slot, reading }: Filling, meaning: Meaning): string {
+  switch (reading.read) {
+    case "number":
+      return printQuantity(reading.value, units[slot.type]);
+    case "value":
+      return String(reading.value);
+    case "state":
+      return reading.state;
+    case "target": {
+      const settled = "targets" in meaning ? meaning.targets.get(slot.name) : undefined;
+      if (settled?.holders.length === 0) {
+        return settled.devices.map(({ id }) => id).join(", ");
+      }
+      const holders = settled?.holders ?? holdersOf(reading.target);
+      return holders
+        .map(({ entity, name }) => `${entity.type} ${entity.id}${name.alias ? " (alias)" : ""}`)
+        .join(", ");
+    }
+  }
+}
+
+function holdersOf(expression: TargetExpression): readonly Holder[] {
+  switch (expression.target) {
+    case "named":
+      return expression.holders;
+    case "list":
+      return expression.items.flatMap(holdersOf);
+    case "except":
+      return holdersOf(expression.from);
+    default:
+      return [];
+  }
 }

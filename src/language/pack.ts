@@ -1,14 +1,12 @@
 import type {
   AnswerReplies,
   KindNouns,
+  Said,
   StateWord,
   TargetWords,
   VocabularyEntry,
   VocabularyId,
 } from "./vocabulary.ts";
-
-/** Words said for a value, each one or more words long. */
-export type Said = readonly string[];
 
 /**
  * All that Calm Phrase knows of one language, as data. Patterns in it are SRGS ABNF; replies are

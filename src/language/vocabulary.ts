@@ -1,4 +1,5 @@
-import type { Said } from "./pack.ts";
+/** Words said for a value, each one or more words long. */
+export type Said = readonly string[];
 
 /** The intents that come with Calm Phrase. What each does is in `phrasebook/vocabulary.ts`. */
 export const vocabularyIds = [
