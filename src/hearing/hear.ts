@@ -8,6 +8,7 @@ import type { State } from "../phrasebook/property.ts";
 import { answerQuestion } from "./answer.ts";
 import type { Engine } from "./engine.ts";
 import { type Reading, evaluatePath } from "./evaluate.ts";
+import { spokenNames } from "./names.ts";
 import { nearMisses } from "./near.ts";
 import type { Choice, Heard, HeardBase } from "./outcome.ts";
 import { outcomeVersion } from "./outcome.ts";
@@ -156,8 +157,22 @@ function replyTo(
       return formatReply(pack.replies.unsure, language, { choices });
     }
     case "refuse":
-      return formatReply(pack.replies.refuse, language, { reason: outcome.reason });
+      return formatReply(pack.replies.refuse, language, {
+        reason: withNames(book, outcome.reason, language),
+      });
     default:
       return formatReply(pack.replies[outcome.outcome], language, {});
   }
+}
+
+/** A reason as it is spoken: with the names of devices in the place of their ids. */
+function withNames(book: Phrasebook, reason: string, language: string): string {
+  return reason
+    .split(" ")
+    .map((word) => {
+      const device = book.devices.get(word);
+      const names = device && spokenNames(device, language, book.languages[0] ?? language);
+      return names?.[0]?.text ?? word;
+    })
+    .join(" ");
 }

@@ -7,7 +7,10 @@ const book = readPhrasebook([
     path: "home.yaml",
     text: `languages: [en-GB]
 rooms: { hall: {}, shop: {}, loft: {} }
-zones: { workshop: { rooms: [hall, shop] }, upstairs: { rooms: [loft] } }
+zones:
+  workshop: { rooms: [hall, shop] }
+  upstairs: { rooms: [loft] }
+  premises: { zones: [workshop, upstairs] }
 voicepoints: { peg: { room: hall }, till: { room: shop } }
 devices:
   rack-light: { kind: light, room: shop }
@@ -63,6 +66,9 @@ describe("a target comes to exactly its devices", () => {
     ["turn on the workshop lights except the workshop lights", "refuse: nothing is left of it"],
     ["close the upstairs blinds", "loft-blind"],
     ["turn on the cellar lights", "unknown"],
+    ["turn off the premises lights", "hall-lamp rack-light rack-light-two"],
+    ["turn on the plug", "confirm: pottery-kiln"],
+    ["dim the plugs", "refuse: pottery-kiln has no brightness"],
   ])("%s: %s", (text, expected, at) => {
     expect(devices(text, at)).toBe(expected);
   });

@@ -132,7 +132,10 @@ function resolveNamed(
         bulk: new Set(entity.type === "device" ? [] : sorted.devices),
         ...sorted,
       });
-    } else reasons.push(sorted.skipped[0]?.reason ?? `${entity.id} has no devices`);
+    } else {
+      const reason = firstReason(devicesOf(book, entity), sorted.skipped);
+      reasons.push(reason ?? `${entity.id} has nothing that can do it`);
+    }
   }
   const byName = able.filter((option) => option.holders.some(({ name }) => !name.alias));
   const named = byName.length > 0 ? byName : able;
@@ -160,13 +163,15 @@ function resolveKind(
   speaker: Speaker,
 ): Resolved {
   const ofKind = devicesIn(book, place, speaker).filter(({ kind }) => kinds.includes(kind));
-  const able = sortDevices(ofKind, asked).devices;
+  // What voice is barred from is no choice to be named in a question.
+  const able = sortDevices(ofKind, asked).devices.filter(({ voice }) => voice !== "barred");
   const near = able.filter(({ room }) => room !== undefined && room === speaker.room);
   const isNear = place === undefined && !all && near.length > 0;
   const left = isNear ? ofKind.filter(({ room }) => room === speaker.room) : ofKind;
   const reached = isNear ? near : able;
   const label = kinds.join(" or ");
-  if (many || reached.length <= 1) return bulkOf(label, left, asked, !many);
+  if (many) return bulkOf(label, left, asked);
+  if (reached.length <= 1) return bulkOf(label, reached.length === 1 ? reached : left, asked, true);
   const options = reached.map((device): Devices => {
     const holder = { entity: device, name: device.names[0] };
     const name = holder.name?.text ?? device.id;
@@ -187,12 +192,18 @@ function devicesIn(
   return [...new Set(place.flatMap(({ entity }) => devicesOf(book, entity)))];
 }
 
+/** The first reason that names nothing voice is barred from: reasons are spoken. */
+function firstReason(all: readonly Device[], skipped: readonly Skipped[]): string | undefined {
+  const barred = new Set(all.filter(({ voice }) => voice === "barred").map(({ id }) => id));
+  return skipped.find(({ device }) => !barred.has(device))?.reason;
+}
+
 function bulkOf(label: string, all: readonly Device[], asked: Asked, isSingle = false): Resolved {
   const sorted = sortDevices(all, asked);
   if (sorted.devices.length === 0) {
     return {
       result: "unfit",
-      reason: sorted.skipped[0]?.reason ?? `there is no ${label} to do it`,
+      reason: firstReason(all, sorted.skipped) ?? `there is no ${label} to do it`,
     };
   }
   const value = sorted.devices.map(({ id }) => id).join(" ");

@@ -3,18 +3,17 @@ import { type HearContext, hearUtterance } from "../hearing/hear.ts";
 import type { Heard } from "../hearing/outcome.ts";
 import type { Source, SourceText } from "../phrasebook/document.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
-import type { State } from "../phrasebook/property.ts";
 import type { Finding } from "../source/finding.ts";
 import { readSources } from "../phrasebook/read.ts";
 import { type SimulateOptions, type SimulatedHome, simulateHome } from "./simulate.ts";
-import { initialStates } from "./states.ts";
+import { type InitialStates, initialStates } from "./states.ts";
 
 /** A phrasebook ready to listen. */
 export interface Book extends Phrasebook {
   /** Files ending in `.suite.yaml`, which `runSuites` runs. */
   suiteSources: readonly SourceText[];
-  /** What every device starts with. */
-  initialStates: ReadonlyMap<string, State>;
+  /** What a device starts with. */
+  initialStates: InitialStates;
   /** Understands one utterance. */
   hear: (text: string, context?: HearContext) => Heard;
   /** Makes a home to act in. */

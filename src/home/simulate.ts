@@ -4,7 +4,7 @@ import { packFor } from "../language/packs.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { DataSchema, State, Value } from "../phrasebook/property.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
-import { type StateStore, createStates } from "./states.ts";
+import { type InitialStates, type StateStore, createStates } from "./states.ts";
 
 /** What a simulated home starts from. */
 export interface SimulateOptions {
@@ -48,10 +48,10 @@ export interface SimulatedHome {
 /** @throws never; states of devices or properties that do not exist are left out. */
 export function simulateHome(
   book: Phrasebook,
-  initial: ReadonlyMap<string, State>,
+  initial: InitialStates,
   { states = {} }: SimulateOptions,
 ): SimulatedHome {
-  const store = createStates(initial, readGivenStates(states, book.devices));
+  const store = createStates(book, initial, readGivenStates(states, book.devices));
   return {
     perform: (heard) => Promise.resolve(performHeard(book, store, heard)),
     states: store.all,

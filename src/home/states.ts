@@ -1,5 +1,5 @@
 import type { Phrasebook } from "../phrasebook/model.ts";
-import type { State, Value } from "../phrasebook/property.ts";
+import type { DataSchema, State, Value } from "../phrasebook/property.ts";
 import type { States } from "../phrasebook/states.ts";
 
 /** The states of all devices; writing to it leaves what it was made from as it was. */
@@ -10,29 +10,37 @@ export interface StateStore {
   all: () => Record<string, State>;
 }
 
-/** What every device starts with, unless told otherwise. */
-export function initialStates(book: Phrasebook): ReadonlyMap<string, State> {
-  const states = new Map<string, State>();
-  for (const [id, { properties }] of book.devices) {
-    const values = [...properties].map(([name, schema]) => [name, schema.default] as const);
-    states.set(id, Object.fromEntries(values));
-  }
-  return states;
+/** What a device starts with, unless told otherwise. */
+export type InitialStates = (device: string) => State;
+
+/** Works out what a device starts with when that is first asked. */
+export function initialStates(book: Phrasebook): InitialStates {
+  const known = new Map<string, State>();
+  return (device) => {
+    let state = known.get(device);
+    if (!state) {
+      const properties = book.devices.get(device)?.properties ?? new Map<string, DataSchema>();
+      const values = [...properties].map(([name, schema]) => [name, schema.default] as const);
+      state = Object.fromEntries(values);
+      known.set(device, state);
+    }
+    return state;
+  };
 }
 
 /**
  * Makes a store over initial states. Only what changes is copied, so that thousands of homes can
  * be made of one large phrasebook.
  */
-export function createStates(initial: ReadonlyMap<string, State>, given: States): StateStore {
+export function createStates(book: Phrasebook, initial: InitialStates, given: States): StateStore {
   const changed = new Map<string, State>();
-  const get = (device: string): State => changed.get(device) ?? initial.get(device) ?? {};
+  const get = (device: string): State => changed.get(device) ?? initial(device);
   for (const [device, values] of given) changed.set(device, { ...get(device), ...values });
   return {
     get,
     set: (device, property, value) => {
       changed.set(device, { ...get(device), [property]: value });
     },
-    all: () => Object.fromEntries([...initial.keys()].map((device) => [device, get(device)])),
+    all: () => Object.fromEntries([...book.devices.keys()].map((device) => [device, get(device)])),
   };
 }

@@ -733,7 +733,7 @@ export const german: LanguagePack = {
   replies: {
     unknown: "Das habe ich leider nicht verstanden.",
     unsure: "Was davon: {$choices}?",
-    refuse: "Das geht nicht: {$reason}.",
+    refuse: "Das geht leider nicht.",
     act: "Erledigt.",
     confirm: "Wirklich?",
     code: "Wie lautet der Code?",

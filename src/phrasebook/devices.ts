@@ -99,7 +99,7 @@ function readProperties(
 }
 
 function merge(base: DataSchema | undefined, own: DataSchemaDefinition): DataSchema {
-  const { step, type = base?.type ?? typeOf(own), ...rest } = own;
+  const { step = own.multipleOf, type = base?.type ?? typeOf(own), ...rest } = own;
   const minimum = own.minimum ?? base?.minimum;
   const fallback = { boolean: false, string: own.enum?.[0] ?? "", number: 0, integer: 0 }[type];
   const initial = own.default ?? (own.enum ? fallback : (base?.default ?? fallback));

@@ -51,6 +51,7 @@ export interface Room extends Named {
 
 export interface Zone extends Named {
   type: "zone";
+  /** The rooms of the zone and of the zones in it. */
   rooms: readonly string[];
 }
 

@@ -69,6 +69,11 @@ describe("one mistake is one finding", () => {
       ["2:3 pattern-circle"],
     ],
     [
+      "a circle of zones",
+      "zones:\n  a: { zones: [b] }\n  b: { zones: [c] }\n  c: { zones: [a] }",
+      ["2:3 zone-circle"],
+    ],
+    [
       "a circle of groups",
       "groups:\n  a: { members: [b] }\n  b: { members: [a] }",
       ["2:3 group-circle"],

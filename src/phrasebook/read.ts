@@ -1,4 +1,5 @@
 import { packFor, packs } from "../language/packs.ts";
+import type { Position } from "../source/position.ts";
 import { compareFindings } from "../source/finding.ts";
 import { type Context, type Entry, report, reportUnknown } from "./context.ts";
 import { readDevice, readKind } from "./devices.ts";
@@ -61,11 +62,7 @@ export function readSources(sources: readonly Source[]): Phrasebook {
     const { id, value, at } = entry;
     return { type: "room", id, names: readNames(context, entry, value), at };
   });
-  const zones = mapOf(section(context, files, "zones"), (entry): Zone => {
-    const { id, value, at } = entry;
-    const known = checkIds(context, entry, "rooms", value.rooms, "room", roomIds);
-    return { type: "zone", id, names: readNames(context, entry, value), rooms: known, at };
-  });
+  const zones = readZones(context, files, roomIds);
   const voicepoints = mapOf(section(context, files, "voicepoints"), (entry): Voicepoint => {
     const { id, value, document, path, at } = entry;
     if (!roomIds.has(value.room)) {
@@ -309,6 +306,59 @@ function checkIds(
   });
 }
 
+/** Takes things that hold themselves, by whatever way, out of a map, and shows the way. */
+function dropCircles<T extends { at: Position }>(
+  context: Context,
+  what: string,
+  all: Map<string, T>,
+  inner: (each: T) => readonly string[],
+  fix: string,
+): void {
+  const done = new Set<string>();
+  const visit = (id: string, trail: readonly string[]): void => {
+    const each = all.get(id);
+    const start = trail.indexOf(id);
+    if (each && start >= 0) {
+      const circle = [...trail.slice(start), id].join(" → ");
+      const rule = `${what.slice(0, -1)}-circle`;
+      report(context, rule, each.at, `${what} go in a circle: ${circle}`, fix);
+      for (const member of trail.slice(start)) all.delete(member);
+      return;
+    }
+    if (!each || done.has(id)) return;
+    for (const member of inner(each)) visit(member, [...trail, id]);
+    done.add(id);
+  };
+  for (const id of [...all.keys()]) visit(id, []);
+}
+
+/** Zones, each with the rooms of the zones in it. */
+function readZones(
+  context: Context,
+  files: readonly File[],
+  roomIds: ReadonlySet<string>,
+): Map<string, Zone> {
+  const ids = idsOf(files, "zones");
+  const nested = new Map<string, { at: Position; zones: readonly string[] }>();
+  const own = mapOf(section(context, files, "zones"), (entry): Zone => {
+    const { id, value, at } = entry;
+    const rooms = checkIds(context, entry, "rooms", value.rooms ?? [], "room", roomIds);
+    const zones = checkIds(context, entry, "zones", value.zones ?? [], "zone", ids);
+    nested.set(id, { at, zones });
+    return { type: "zone", id, names: readNames(context, entry, value), rooms, at };
+  });
+  const fix = "take one of them out of the other's zones";
+  dropCircles(context, "zones", nested, ({ zones }) => zones, fix);
+  const roomsOf = (id: string): string[] => [
+    ...(own.get(id)?.rooms ?? []),
+    ...(nested.get(id)?.zones ?? []).flatMap(roomsOf),
+  ];
+  for (const zone of own.values()) {
+    own.set(zone.id, { ...zone, rooms: [...new Set(roomsOf(zone.id))] });
+  }
+  return own;
+}
+
 function readGroups(context: Context, files: readonly File[]): Map<string, Group> {
   const known = new Set([...idsOf(files, "devices"), ...idsOf(files, "groups")]);
   const groups = mapOf(section(context, files, "groups"), (entry): Group => {
@@ -316,22 +366,8 @@ function readGroups(context: Context, files: readonly File[]): Map<string, Group
     const members = checkIds(context, entry, "members", value.members, "device or group", known);
     return { type: "group", id, names: readNames(context, entry, value), members, at };
   });
-  const done = new Set<string>();
-  const visit = (id: string, trail: readonly string[]): void => {
-    const group = groups.get(id);
-    const start = trail.indexOf(id);
-    if (group && start >= 0) {
-      const circle = [...trail.slice(start), id].join(" → ");
-      const fix = "take one of them out of the other's members";
-      report(context, "group-circle", group.at, `groups go in a circle: ${circle}`, fix);
-      for (const each of trail.slice(start)) groups.delete(each);
-      return;
-    }
-    if (!group || done.has(id)) return;
-    for (const member of group.members) visit(member, [...trail, id]);
-    done.add(id);
-  };
-  for (const id of [...groups.keys()]) visit(id, []);
+  const fix = "take one of them out of the other's members";
+  dropCircles(context, "groups", groups, ({ members }) => members, fix);
   return groups;
 }
 

@@ -51,7 +51,7 @@ const named = { name: z.optional(saidSchema), aliases: z.optional(saidSchema) };
 const roomSchema = z.strictObject(named, { error: "write a map: { aliases: [firing room] }" });
 
 const zoneSchema = z.strictObject(
-  { ...named, rooms: references },
+  { ...named, rooms: z.optional(references), zones: z.optional(references) },
   { error: "write a map with rooms: { rooms: [kiln-room] }" },
 );
 
@@ -66,6 +66,7 @@ const dataSchema = z.strictObject(
     minimum: z.optional(z.number()),
     maximum: z.optional(z.number()),
     step: z.optional(z.number()),
+    multipleOf: z.optional(z.number()),
     unit: z.optional(z.string()),
     enum: z.optional(texts),
     readOnly: z.optional(z.boolean()),

@@ -82,7 +82,7 @@ function runSuite(book: Book, { name, file, cases }: Suite): SuiteResult {
 function runCase(book: Book, each: Case): CaseResult {
   const { phrase, language, at, position } = each;
   const heard = book.hear(phrase, { language, ...(at === undefined ? {} : { at }) });
-  const store = createStates(book.initialStates, each.given);
+  const store = createStates(book, book.initialStates, each.given);
   const performed = performHeard(book, store, heard);
   const failures = judge(book, each, heard, performed, store);
   const base = { phrase, language, ...(at === undefined ? {} : { at }), position };
