@@ -71,7 +71,7 @@ async function converse(
       const { changes } = await home.perform(heard);
       if (!isDone(heard)) code = exit.failed;
       if (json) {
-        print(JSON.stringify({ ...heard, changes }));
+        print(JSON.stringify({ ...heard, reply: heard.reply, why: heard.why, changes }));
       } else {
         print(printHeard(heard, paint));
         for (const { device, property, from, to } of changes) {

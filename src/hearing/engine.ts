@@ -26,6 +26,7 @@ import type {
 } from "../phrasebook/model.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
 import { createTargetReader } from "./expression.ts";
+import { type Plan, planIntent } from "./plan.ts";
 import { type Names, gatherNames } from "./names.ts";
 import {
   recogniseChoice,
@@ -47,7 +48,7 @@ export interface Engine {
   sets: Sets;
   types: readonly Recognise[];
   /** What each rule of the network is. */
-  rules: readonly { intent: Intent; pattern: SpokenPattern }[];
+  rules: readonly { intent: Intent; pattern: SpokenPattern; plan: Plan }[];
   /** Places after the address and courtesies that open an utterance; 0 among them. */
   starts: (utterance: Utterance) => Set<number>;
   /** Places before the courtesies that close it; the end among them. */
@@ -65,7 +66,7 @@ export function createEngine(book: Phrasebook, language: string): Engine {
     recogniseChoice(values, language, lexicon, fragment),
   );
 
-  const rules: { intent: Intent; pattern: SpokenPattern }[] = [];
+  const rules: { intent: Intent; pattern: SpokenPattern; plan: Plan }[] = [];
   const compiled: Rule[] = [];
   for (const intent of book.intents.values()) {
     const refer = (name: string): Referred | undefined => {
@@ -74,9 +75,10 @@ export function createEngine(book: Phrasebook, language: string): Engine {
       if (slot.type === "text") return { refer: "text" };
       return { refer: "slot", symbol: slotTypes.symbolOf(intent, slot) };
     };
+    const plan = planIntent(intent);
     for (const pattern of intent.patterns) {
       if (pattern.language !== language) continue;
-      rules.push({ intent, pattern });
+      rules.push({ intent, pattern, plan });
       compiled.push({ tree: pattern.tree, refer });
     }
   }

@@ -3,7 +3,6 @@ import type { Utterance } from "../automaton/utterance.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
 import type {
   Intent,
-  Order,
   Phrasebook,
   Slot,
   SpokenPattern,
@@ -17,6 +16,7 @@ import { guard } from "./access.ts";
 import type { Engine } from "./engine.ts";
 import { type Filling, fillingsOf, nameWords } from "./fillings.ts";
 import { type Refusal, carryOut } from "./orders.ts";
+import type { Plan } from "./plan.ts";
 import type { Effect, Question, Skipped, SlotValue } from "./outcome.ts";
 
 import { type Asked, type Devices, type Speaker, resolveTarget } from "./targets.ts";
@@ -71,9 +71,9 @@ export function evaluatePath(
 ): Reading | undefined {
   const rule = engine.rules[path.rule];
   if (!rule) return undefined;
-  const { intent, pattern } = rule;
+  const { intent, pattern, plan } = rule;
   const fillings = fillingsOf(engine, utterance, path, intent);
-  const meaning = understand(book, intent, fillings, speaker);
+  const meaning = understand(book, intent, plan, fillings, speaker);
   let named = 0;
   for (const { reading } of fillings) {
     if (reading.read === "target") named += nameWords(reading.target);
@@ -90,6 +90,7 @@ export function evaluatePath(
 function understand(
   book: Phrasebook,
   intent: Intent,
+  plan: Plan,
   fillings: readonly Filling[],
   speaker: Speaker,
 ): Meaning {
@@ -111,10 +112,11 @@ function understand(
     const value = slotDefault(slot);
     if (value !== undefined) slots[slot.name] ??= { value, words: "" };
   }
-  const tell = intent.steps.find((step) => step.step === "tell");
+  const { tell } = plan;
   const asked = (slot: Slot & { type: "target" }): Asked => ({
     slot,
-    ...askedOf(intent, slot.name),
+    properties: plan.asked.get(slot.name)?.properties ?? [],
+    actions: plan.asked.get(slot.name)?.actions ?? [],
     ...(tell && refersTo(tell.target, slot.name) ? { readable: toRead(tell, slots) } : {}),
   });
   for (const { slot, reading, words } of fillings) {
@@ -126,16 +128,15 @@ function understand(
     slots[slot.name] = { value: resolved.value, words };
   }
   if (tell) return ask(tell, slots, targets);
-  return act(book, intent, slots, targets);
+  return act(book, plan, slots, targets);
 }
 
 function act(
   book: Phrasebook,
-  intent: Intent,
+  { orders }: Plan,
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
 ): Meaning {
-  const orders = ordersOf(intent);
   const carried = carryOut(book, orders, slots, targets);
   if (carried.result !== "effects") return carried;
   const bulk = new Set([...targets.values()].flatMap((target) => [...target.bulk]));
@@ -146,22 +147,6 @@ function act(
   }
   const all = [...skipped, ...carried.skipped, ...unable];
   return { result: "do", slots, targets, effects, skipped: all, access };
-}
-
-function ordersOf(intent: Intent): Order[] {
-  return intent.steps.flatMap((step) => (step.step === "order" ? step.orders : []));
-}
-
-/** Properties and actions that the intent asks of whatever fills a target slot. */
-function askedOf(intent: Intent, slot: string): Pick<Asked, "properties" | "actions"> {
-  const properties: string[] = [];
-  const actions: string[] = [];
-  for (const order of ordersOf(intent)) {
-    if (!refersTo(order.target, slot)) continue;
-    if (order.order === "call") actions.push(order.action);
-    else properties.push(order.property);
-  }
-  return { properties, actions };
 }
 
 function refersTo(target: TargetReference, slot: string): boolean {

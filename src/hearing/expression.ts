@@ -178,10 +178,13 @@ export function createTargetReader(
     };
   };
 
+  // An utterance is asked about from each of its words in turn.
+  let last: { utterance: Utterance; read: (from: number) => Found[] } | undefined;
   return (utterance, from) => {
     // Articles are passed over before a target like anywhere else, never as part of it.
     if (utterance.small[from] === true && !startsName(utterance, from)) return [];
-    return reader(utterance)(from).map(({ end, expression }) => ({
+    if (last?.utterance !== utterance) last = { utterance, read: reader(utterance) };
+    return last.read(from).map(({ end, expression }) => ({
       end,
       value: { read: "target", target: expression },
     }));

@@ -10,7 +10,7 @@ import type { Engine } from "./engine.ts";
 import { type Reading, evaluatePath } from "./evaluate.ts";
 import { spokenNames } from "./names.ts";
 import { nearMisses } from "./near.ts";
-import type { Choice, Heard, HeardBase } from "./outcome.ts";
+import type { Choice, Heard, HeardBase, Why } from "./outcome.ts";
 import { outcomeVersion } from "./outcome.ts";
 import { type Ranked, rankReadings } from "./rank.ts";
 import { formatReply, replyIn } from "./reply.ts";
@@ -53,22 +53,58 @@ export function hearUtterance(
   const ranked = rankReadings(readings, room);
 
   const outcome = conclude(ranked);
-  const base = at === undefined ? { text, language } : { text, language, at };
-  return {
-    ...outcome,
-    ...base,
-    version: outcomeVersion,
-    get reply() {
-      return replyTo(book, outcome, ranked, language, engine, states);
-    },
-    get why() {
-      const nearest =
-        outcome.outcome === "unknown" && readings.length === 0
-          ? nearMisses(book, engine, utterance, chart, starts, ends)
-          : [];
+  return new Hearing(
+    outcome,
+    text,
+    language,
+    at,
+    () => replyTo(book, outcome, ranked, language, engine, states),
+    () => {
+      const isUnheard = outcome.outcome === "unknown" && readings.length === 0;
+      const nearest = isUnheard ? nearMisses(book, engine, utterance, chart, starts, ends) : [];
       return explain(engine, utterance, ranked, paths, nearest);
     },
-  };
+  ) as HeardBase as Heard;
+}
+
+/**
+ * What was heard, with the reply and the why worked out when they are read. They are accessors of
+ * a class because accessors of each object would take longer to make than hearing takes.
+ */
+class Hearing implements HeardBase {
+  readonly version = outcomeVersion;
+  readonly text: string;
+  readonly language: string;
+  readonly #replyTo: () => string;
+  readonly #explain: () => Why;
+
+  constructor(
+    conclusion: Conclusion,
+    text: string,
+    language: string,
+    at: string | undefined,
+    replyTo: () => string,
+    explain: () => Why,
+  ) {
+    this.text = text;
+    this.language = language;
+    if (at !== undefined) Object.assign(this, { at });
+    Object.assign(this, conclusion);
+    this.#replyTo = replyTo;
+    this.#explain = explain;
+  }
+
+  get reply(): string {
+    return this.#replyTo();
+  }
+
+  get why(): Why {
+    return this.#explain();
+  }
+
+  toJSON(): object {
+    return Object.assign({}, this, { reply: this.reply, why: this.why });
+  }
 }
 
 function homeLanguage({ languages }: Phrasebook, tag: string | undefined): string {
