@@ -1,4 +1,4 @@
-import { slotSymbol } from "./network.ts";
+import { anyWord, slotSymbol } from "./network.ts";
 import type { Sets, StateSet } from "./sets.ts";
 import type { Utterance } from "./utterance.ts";
 
@@ -65,4 +65,24 @@ export function runAutomaton(
     }
   }
   return { sets: chart, matches };
+}
+
+/**
+ * Where rules that begin at a place can end, and the states that they end in. For rules without
+ * slots; most words begin none, which the first one tells.
+ */
+export function endsFrom(
+  sets: Sets,
+  utterance: Utterance,
+  from: number,
+): { end: number; states: readonly number[] }[] {
+  const { moves } = sets.start;
+  if (!moves.has(utterance.numbers[from] ?? anyWord) && !moves.has(anyWord)) return [];
+  const chart = runAutomaton(sets, [], utterance, new Set([from]));
+  const ends: { end: number; states: readonly number[] }[] = [];
+  for (let end = from + 1; end < chart.sets.length; end++) {
+    const states = chart.sets[end]?.accepting ?? [];
+    if (states.length > 0) ends.push({ end, states });
+  }
+  return ends;
 }

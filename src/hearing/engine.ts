@@ -1,5 +1,5 @@
 import type { Recognise } from "../automaton/chart.ts";
-import { runAutomaton } from "../automaton/chart.ts";
+import { endsFrom } from "../automaton/chart.ts";
 import {
   type Network,
   type Referred,
@@ -215,10 +215,6 @@ function pieces(trees: readonly Pattern[], lexicon: Lexicon, refer: Rule["refer"
     lexicon,
   );
   const sets = createSets(network);
-  return (utterance: Utterance, from: number): number[] => {
-    // Most utterances have none, and their first word tells.
-    if (!sets.start.moves.has(utterance.numbers[from] ?? -1)) return [];
-    const chart = runAutomaton(sets, [], utterance, new Set([from]));
-    return chart.sets.flatMap((set, end) => (set && set.accepting.length > 0 ? [end] : []));
-  };
+  return (utterance: Utterance, from: number): number[] =>
+    endsFrom(sets, utterance, from).map(({ end }) => end);
 }

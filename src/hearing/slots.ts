@@ -1,6 +1,6 @@
 import { colorsNamed } from "culori/fn";
 import { createSets } from "../automaton/sets.ts";
-import { type Match, type Recognise, runAutomaton } from "../automaton/chart.ts";
+import { type Match, type Recognise, endsFrom } from "../automaton/chart.ts";
 import { type Rule, buildNetwork } from "../automaton/network.ts";
 import type { NumberReader } from "../language/numbers.ts";
 import { splitWords } from "../language/words.ts";
@@ -70,17 +70,13 @@ export function recogniseChoice(
     lexicon,
   );
   const sets = createSets(network);
-  return (utterance, from) => {
-    const chart = runAutomaton(sets, [], utterance, new Set([from]));
-    return chart.sets.flatMap((set, end): SlotMatch[] => {
-      const values = new Set(
-        (set?.accepting ?? []).map((state) => rules[network.rule[state] ?? 0]?.value),
-      );
+  return (utterance, from) =>
+    endsFrom(sets, utterance, from).flatMap(({ end, states }): SlotMatch[] => {
+      const values = new Set(states.map((state) => rules[network.rule[state] ?? 0]?.value));
       return [...values].flatMap((value) =>
         value === undefined ? [] : [{ end, value: { read: "value" as const, value } }],
       );
     });
-  };
 }
 
 /** Phrases that stand for readings. */

@@ -109,7 +109,17 @@ export function createNumberReader(pack: LanguagePack): NumberReader {
     return walk(fractions, words, from);
   };
 
+  /** Most words begin no number, which their spelling tells. */
+  const mayBegin = (word: string): boolean => {
+    const code = word.charCodeAt(0);
+    if (code >= 48 && code <= 57) return true;
+    if (cardinals.next.has(word) || fractions.next.has(word) || minus.has(word)) return true;
+    if (word.includes(data.thousand.word)) return true;
+    return data.fractionEndings.some(({ ending }) => word.endsWith(ending));
+  };
+
   return (words, from) => {
+    if (!mayBegin(words[from] ?? "")) return [];
     const negative = minus.has(words[from] ?? "");
     const start = negative ? from + 1 : from;
     const wholes = [...digits(words, start), ...small(words, start), ...joined(words, start)];
