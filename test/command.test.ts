@@ -83,6 +83,15 @@ describe("calm-phrase hear", () => {
     expect(code).toBe(0);
     expect(out.match(/galley-ceiling-light power: off → on/g)).toHaveLength(1);
   });
+
+  test("answers questions from what was done before", () => {
+    const { out } = run(["hear", ...demo], "are any spots on\nspots on\nare any spots on\n");
+    expect(out.match(/says “.*”/g)).toEqual([
+      "says “No, plinth spots: off.”",
+      "says “spots on.”",
+      "says “Yes, plinth spots: on.”",
+    ]);
+  });
 });
 
 describe("calm-phrase test", () => {
@@ -102,7 +111,7 @@ describe("calm-phrase test", () => {
     const text = run(["test", path]);
     expect(text.code).toBe(1);
     expect(text.out).toContain("wrong.suite.yaml:3:13");
-    expect(text.out).toMatch(/fan-speed .*home\.yaml:\d+:\d+/);
+    expect(text.out).toMatch(/device extractor \(alias\) .*home\.yaml:\d+:\d+/);
     const json = run(["test", path, "--only", "wrong", "--json"]);
     expect(json.code).toBe(1);
     expect(JSON.parse(json.out)).toMatchObject({

@@ -67,7 +67,8 @@ async function converse(
   if (isTerminal) lines.prompt();
   for await (const line of lines) {
     if (line.trim() !== "") {
-      const heard = book.hear(line, context);
+      const states = home.states();
+      const heard = book.hear(line, { ...context, states: (device) => states[device] });
       const { changes } = await home.perform(heard);
       if (!isDone(heard)) code = exit.failed;
       if (json) {

@@ -18,22 +18,13 @@ devices:
   bedside-lamp: { kind: light, room: bedroom }
   extractor: { kind: fan, room: kitchen, aliases: [cooker hood] }
 
+# Devices alone understand ordinary speech. Intents add what is special to this home.
 intents:
-  switch-on:
-    patterns: ["(turn | switch) on $target", "(turn | switch) $target on"]
-    slots: { target: { type: target } }
+  supper:
+    patterns: ["[it is] supper time", "time for supper"]
     do:
-      - set: { $target: { power: on } }
-    reply: "{$target} on."
-
-  fan-speed:
-    patterns: ["[set] $target to $speed"]
-    slots:
-      target: { type: target, kind: fan }
-      speed: { type: percent }
-    do:
-      - set: { $target: { speed: $speed } }
-    reply: "{$target} at {$speed} percent."
+      - set: { counter-light: { power: on, brightness: 60 }, extractor: { power: on, speed: 33 } }
+    reply: "Supper time."
 `;
 
 const suite = `suite: first words
@@ -43,6 +34,9 @@ cases:
     expect: { set: { counter-light: { power: on } }, reply: "*on." }
   - hear: cooker hood to sixty percent
     expect: { set: { extractor: { speed: 60 } } }
+  - hear: "(supper time | time for supper)"
+    expect:
+      set: { counter-light: { power: on, brightness: 60 }, extractor: { power: on, speed: 33 } }
   - hear: open the pantry
     expect: unknown
 `;
