@@ -111,7 +111,7 @@ describe("calm-phrase test", () => {
     const text = run(["test", path]);
     expect(text.code).toBe(1);
     expect(text.out).toContain("wrong.suite.yaml:3:13");
-    expect(text.out).toMatch(/device extractor \(alias\) .*home\.yaml:\d+:\d+/);
+    expect(text.out).toMatch(/device extractor \(alias\)\s+\S+home\.yaml:\d+:\d+/);
     const json = run(["test", path, "--only", "wrong", "--json"]);
     expect(json.code).toBe(1);
     expect(JSON.parse(json.out)).toMatchObject({
