@@ -60,7 +60,7 @@ export function runAutomaton(
     for (const type of set.slotTypes) {
       const found = matches(type, at);
       if (found.length === 0) continue;
-      const after = sets.slot(set, slotSymbol(type));
+      const after = sets.move(set, slotSymbol(type));
       for (const { end } of found) enter(end, after);
     }
   }

@@ -20,8 +20,8 @@ export interface Sets {
   readonly start: StateSet;
   /** After one more word; undefined when nothing goes on with it. */
   word: (set: StateSet, word: number) => StateSet | undefined;
-  /** After a slot of a type was filled. */
-  slot: (set: StateSet, symbol: number) => StateSet | undefined;
+  /** After one symbol: a slot that was filled, or a word without regard to states that take any. */
+  move: (set: StateSet, symbol: number) => StateSet | undefined;
   union: (a: StateSet, b: StateSet) => StateSet;
 }
 
@@ -97,7 +97,7 @@ export function createSets(network: Network): Sets {
       const loose = move(set, anyWord);
       return exact && loose ? union(exact, loose) : (exact ?? loose);
     },
-    slot: move,
+    move,
     union,
   };
 }

@@ -52,7 +52,7 @@ export function hearUtterance(
   }
   const ranked = rankReadings(readings, room);
 
-  const outcome = conclude(ranked);
+  const outcome = conclude(book, ranked, language);
   return new Hearing(
     outcome,
     text,
@@ -120,7 +120,7 @@ type Conclusion = DistributiveOmit<Heard, keyof HeardBase>;
 /** Reasons that are told of several ways to understand what cannot be done. */
 const mostReasons = 3;
 
-function conclude(ranked: readonly Ranked[]): Conclusion {
+function conclude(book: Phrasebook, ranked: readonly Ranked[], language: string): Conclusion {
   const best = ranked.filter(({ kept }) => kept).map(({ reading }) => reading);
   const [only] = best;
   // What voice is barred from does not exist as far as speech is concerned.
@@ -135,7 +135,8 @@ function conclude(ranked: readonly Ranked[]): Conclusion {
     return { outcome: "refuse", intent, reason };
   }
   if (best.length > 1 || meaning.result === "choices") {
-    return { outcome: "unsure", choices: best.flatMap(choicesOf) };
+    const choices = best.flatMap((reading) => choicesOf(book, reading, language));
+    return { outcome: "unsure", choices };
   }
   const { slots } = meaning;
   if (meaning.result === "tell") {
@@ -147,7 +148,11 @@ function conclude(ranked: readonly Ranked[]): Conclusion {
   return { outcome, intent, slots, effects, skipped };
 }
 
-function choicesOf({ intent, meaning, pattern }: Reading): Choice[] {
+function choicesOf(
+  book: Phrasebook,
+  { intent, meaning, pattern }: Reading,
+  language: string,
+): Choice[] {
   switch (meaning.result) {
     case "do":
       return [{ label: pattern.text, intent: intent.id, effects: meaning.effects }];
@@ -155,8 +160,9 @@ function choicesOf({ intent, meaning, pattern }: Reading): Choice[] {
       return [{ label: pattern.text, intent: intent.id, effects: [] }];
     case "choices":
       return meaning.options.map(({ label, devices: [device] }) => {
-        const place = device?.room;
-        const full = place === undefined ? label : `${label} (${place})`;
+        const room = book.rooms.get(device?.room ?? "");
+        const place = room && spokenNames(room, language, book.languages[0] ?? language)[0];
+        const full = place ? `${label} (${place.text})` : label;
         return { label: full, intent: intent.id, effects: [] };
       });
     default:

@@ -2,6 +2,7 @@ import type { Book } from "../home/book.ts";
 import type { Device, Nameable } from "../phrasebook/model.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
 import { checkNames } from "./names.ts";
+import { checkOverlaps } from "./overlap.ts";
 
 /**
  * Looks over a whole phrasebook for what is allowed and yet likely to disappoint, beside what
@@ -15,6 +16,7 @@ export function checkPhrasebook(book: Book): Finding[] {
     ...[...book.groups.values()].flatMap(checkGroup),
     ...named(book).flatMap((entity) => checkLanguages(book, entity)),
     ...checkNames(book),
+    ...checkOverlaps(book),
   ].sort(compareFindings);
 }
 

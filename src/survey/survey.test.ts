@@ -1,5 +1,8 @@
+import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../home/book.ts";
+import { parsePattern } from "../pattern/parse.ts";
+import { phrases } from "../pattern/phrases.ts";
 import { checkPhrasebook } from "./check.ts";
 import { listSayable } from "./sayable.ts";
 
@@ -54,6 +57,97 @@ describe("a check finds", () => {
     ["a guarded lock", "devices: { a: { kind: lock } }"],
   ])("nothing wrong with %s", (_, text) => {
     expect(rules(text)).toEqual([]);
+  });
+});
+
+describe("patterns that get in each other's way", () => {
+  const intents = (patterns: Record<string, string | string[]>, more = "") =>
+    JSON.stringify({
+      devices: { lamp: { kind: "light" }, pump: { kind: "pump" }, vent: { kind: "fan" } },
+      vocabulary: { without: ["all"] },
+      intents: Object.fromEntries(
+        Object.entries(patterns).map(([id, list]) => [
+          id,
+          {
+            patterns: list,
+            slots: {
+              lit: { type: "target", kind: "light" },
+              any: { type: "target" },
+              blown: { type: "target", kind: "fan" },
+              much: { type: "percent" },
+              many: { type: "number" },
+              pace: { type: "choice", values: { 1: ["slow", "very slow"] } },
+              rate: { type: "choice", values: { 2: ["fast", "very slow"] } },
+              words: { type: "text" },
+            },
+            reply: id + more,
+          },
+        ]),
+      ),
+    });
+  const overlaps = (patterns: Record<string, string | string[]>): string[] =>
+    checkPhrasebook(open(intents(patterns)))
+      .filter(({ rule }) => rule === "pattern-overlap")
+      .map(({ message }) => /^"([^"]*)"/.exec(message)?.[1] ?? message);
+
+  test.each<[string, string, string[]]>([
+    ["go [now] (home | away)", "[please] go home", ["go home"]],
+    ["a [b] [c] [d] e", "a c e | a b c d e", ["a c e"]],
+    ["go home", "go away", []],
+    ["set $lit to $much", "set $any to $many", ["set $lit to $much"]],
+    ["set $lit to $much", "set $blown to $many", []],
+    ["run $pace", "run $rate", ["run $pace"]],
+    ["run slow", "run $pace", []],
+    ["note $words", "[please] note $words", ["note $words"]],
+    ["note $words", "note $words down", []],
+    ["tick<1->", "tick tick tick", ["tick tick tick"]],
+    ["$VOID go", "go", []],
+  ])("%s and %s share %j", (a, b, expected) => {
+    expect(overlaps({ a, b })).toEqual(expected);
+  });
+
+  test("only between intents, and only where neither was written for this home alone", () => {
+    expect(overlaps({ a: ["go home", "[please] go home"] })).toEqual([]);
+    const text =
+      "devices: { lamp: { kind: light } }\nintents: { a: { patterns: lamp on, reply: x } }";
+    expect(rules(text)).toEqual([]);
+  });
+
+  test("and the phrase that is shown is one that is heard as unsure", () => {
+    const word = fc.constantFrom("on", "off", "[up]", "(red | two)", "tick<0-2>", "[[a] b]");
+    const pattern = fc.array(word, { minLength: 1, maxLength: 4 }).map((words) => words.join(" "));
+    fc.assert(
+      fc.property(pattern, pattern, (a, b) => {
+        const book = open(intents({ a, b }));
+        const made = (text: string): Set<string> => {
+          const parsed = parsePattern(text, "en");
+          const all = parsed.ok ? [...phrases(parsed.pattern, () => undefined)] : [];
+          return new Set(all.map((words) => words.join(" ")).filter((words) => words !== ""));
+        };
+        const shared = [...made(a)].filter((phrase) => made(b).has(phrase));
+        const found = overlaps({ a, b });
+        expect(found.length > 0).toBe(shared.length > 0);
+        for (const phrase of found) {
+          expect(book.hear(phrase).outcome).toBe("unsure");
+          const shortest = Math.min(...shared.map((each) => each.split(" ").length));
+          expect(phrase.split(" ")).toHaveLength(shortest);
+        }
+      }),
+    );
+  });
+
+  test("a pattern that makes no phrase is told", () => {
+    const found = checkPhrasebook(open(intents({ a: "go $VOID" })));
+    expect(found).toMatchObject([{ rule: "pattern-empty" }]);
+  });
+
+  test("a search that is cut says so", () => {
+    // Each word may or may not be the one that must be followed by fifteen more.
+    const wild = "(a | b)<0-> a (a | b)<15>";
+    const found = checkPhrasebook(open(intents({ a: `${wild} c`, b: `${wild} d` })));
+    expect(found).toMatchObject([
+      { severity: "note", message: expect.stringContaining("not exhaustive") as unknown },
+    ]);
   });
 });
 
