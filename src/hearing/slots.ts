@@ -1,4 +1,4 @@
-import { colorsNamed } from "culori/fn";
+import colorNames from "color-name";
 import { createSets } from "../automaton/sets.ts";
 import { type Match, type Recognise, endsFrom } from "../automaton/chart.ts";
 import { type Rule, buildNetwork } from "../automaton/network.ts";
@@ -105,10 +105,10 @@ export function recogniseColour(pack: LanguagePack, lexicon: Lexicon): Recognise
     said.map((text) => ({ said: text, reading: { read: "value", value } as const })),
   );
   const known = new Set(own.map(({ said }) => said));
-  const css = Object.entries(colorsNamed)
+  const css = Object.entries(colorNames)
     .filter(([name]) => !known.has(name))
-    .map(([said, rgb]) => {
-      const value = `#${rgb.toString(16).padStart(6, "0")}`;
+    .map(([said, [red, green, blue]]) => {
+      const value = `#${((red << 16) | (green << 8) | blue).toString(16).padStart(6, "0")}`;
       return { said, reading: { read: "value", value } as const };
     });
   const named = recognisePhrases([...own, ...css], pack.language, lexicon);
