@@ -14,6 +14,7 @@ import { slotDefault } from "../phrasebook/slots.ts";
 import { stateTests } from "../phrasebook/state-words.ts";
 import { guard } from "./access.ts";
 import type { Engine } from "./engine.ts";
+import { narrow, placeOf } from "./expression.ts";
 import { type Filling, fillingsOf, nameWords } from "./fillings.ts";
 import { type Refusal, carryOut } from "./orders.ts";
 import type { Plan } from "./plan.ts";
@@ -120,8 +121,16 @@ function understand(
     ...(tell && refersTo(tell.target, slot.name) ? { readable: toRead(tell, slots) } : {}),
   });
   for (const { slot, reading, words } of fillings) {
-    if (reading.read !== "target" || slot.type !== "target") continue;
-    const resolved = resolveTarget(book, reading.target, asked(slot), speaker);
+    if (reading.read !== "target" || slot.type !== "target" || slot.narrows !== undefined) continue;
+    let expression = reading.target;
+    for (const other of fillings) {
+      if (other.slot.type !== "target" || other.slot.narrows !== slot.name) continue;
+      const place = other.reading.read === "target" ? placeOf(other.reading.target) : undefined;
+      const narrowed = place && narrow(expression, place);
+      if (!narrowed) return { result: "unfit", reason: `"${other.words}" is no place for it` };
+      expression = narrowed;
+    }
+    const resolved = resolveTarget(book, expression, asked(slot), speaker);
     if (resolved.result === "choices") return { ...resolved, slot: slot.name };
     if (resolved.result !== "devices") return resolved;
     targets.set(slot.name, resolved);
@@ -177,10 +186,7 @@ function ask(
 ): Meaning {
   const target = tell.target.refer === "slot" ? targets.get(tell.target.slot) : undefined;
   if (!target) return { result: "refuse", reason: "nothing was named to ask about" };
-  const place = tell.place?.refer === "slot" ? targets.get(tell.place.slot) : undefined;
-  const devices = target.devices
-    .filter((device) => device.voice !== "barred" && (!place || place.devices.includes(device)))
-    .map(({ id }) => id);
+  const devices = target.devices.filter(({ voice }) => voice !== "barred").map(({ id }) => id);
   if (devices.length === 0)
     return { result: "unfit", reason: "there is nothing of the kind there" };
   const settled = { result: "tell", slots, targets } as const;

@@ -20,6 +20,8 @@ export type TargetExpression =
     }
   | { target: "everything"; place?: PlaceExpression }
   | { target: "here" }
+  /** A name, of whose bearers only those in a place are meant. */
+  | { target: "within"; of: TargetExpression & { target: "named" }; place: PlaceExpression }
   | { target: "list"; items: readonly TargetExpression[] }
   | { target: "except"; from: TargetExpression; without: TargetExpression };
 
@@ -194,6 +196,30 @@ export function createTargetReader(
     let starts = false;
     trie.match(numbers, from, () => (starts = true));
     return starts;
+  }
+}
+
+/** The place that an expression names, or undefined when it names something else. */
+export function placeOf(expression: TargetExpression): PlaceExpression | undefined {
+  if (expression.target === "here") return "here";
+  if (expression.target !== "named") return undefined;
+  const places = expression.holders.filter(({ entity }) => isPlace(entity.type));
+  return places.length > 0 ? places : undefined;
+}
+
+/** An expression with a place said apart from it, or undefined when it has a place already. */
+export function narrow(
+  expression: TargetExpression,
+  place: PlaceExpression,
+): TargetExpression | undefined {
+  switch (expression.target) {
+    case "kind":
+    case "everything":
+      return expression.place === undefined ? { ...expression, place } : undefined;
+    case "named":
+      return { target: "within", of: expression, place };
+    default:
+      return undefined;
   }
 }
 

@@ -48,6 +48,8 @@ export function nameWords(expression: TargetExpression): number {
       return expression.words;
     case "list":
       return expression.items.reduce((sum, item) => sum + nameWords(item), 0);
+    case "within":
+      return nameWords(expression.of);
     case "except":
       return nameWords(expression.from) + nameWords(expression.without);
     default:

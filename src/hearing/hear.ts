@@ -3,7 +3,7 @@ import { findPaths } from "../automaton/paths.ts";
 import { prepareUtterance } from "../automaton/utterance.ts";
 import { packFor } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
-import type { Phrasebook } from "../phrasebook/model.ts";
+import type { Nameable, Phrasebook } from "../phrasebook/model.ts";
 import type { State } from "../phrasebook/property.ts";
 import { answerQuestion } from "./answer.ts";
 import type { Engine } from "./engine.ts";
@@ -159,10 +159,13 @@ function choicesOf(
     case "tell":
       return [{ label: pattern.text, intent: intent.id, effects: [] }];
     case "choices":
-      return meaning.options.map(({ label, devices: [device] }) => {
+      return meaning.options.map(({ label: said, devices }) => {
+        const [device] = devices;
+        const own = device && devices.length === 1 ? nameIn(book, device, language) : undefined;
+        const label = own ?? said;
         const room = book.rooms.get(device?.room ?? "");
-        const place = room && spokenNames(room, language, book.languages[0] ?? language)[0];
-        const full = place ? `${label} (${place.text})` : label;
+        const place = room && nameIn(book, room, language);
+        const full = place === undefined ? label : `${label} (${place})`;
         return { label: full, intent: intent.id, effects: [] };
       });
     default:
@@ -213,8 +216,11 @@ function withNames(book: Phrasebook, reason: string, language: string): string {
     .split(" ")
     .map((word) => {
       const device = book.devices.get(word);
-      const names = device && spokenNames(device, language, book.languages[0] ?? language);
-      return names?.[0]?.text ?? word;
+      return (device && nameIn(book, device, language)) ?? word;
     })
     .join(" ");
+}
+
+function nameIn(book: Phrasebook, entity: Nameable, language: string): string | undefined {
+  return spokenNames(entity, language, book.languages[0] ?? language)[0]?.text;
 }

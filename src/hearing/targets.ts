@@ -87,6 +87,11 @@ export function resolveTarget(
         return { result: "unfit", reason: "nobody knows where here is" };
       return bulkOf("here", devicesIn(book, "here", speaker), asked);
     }
+    case "within": {
+      const there = new Set<Nameable>(devicesIn(book, expression.place, speaker));
+      const holders = expression.of.holders.filter(({ entity }) => there.has(entity));
+      return resolveNamed(book, holders, asked, speaker);
+    }
     case "list":
       return resolveList(book, expression.items, asked, speaker);
     case "except":

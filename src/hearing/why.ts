@@ -114,6 +114,8 @@ function holdersOf(expression: TargetExpression): readonly Holder[] {
       return expression.holders;
     case "list":
       return expression.items.flatMap(holdersOf);
+    case "within":
+      return holdersOf(expression.of);
     case "except":
       return holdersOf(expression.from);
     default:

@@ -223,6 +223,8 @@ export const english: LanguagePack = {
       patterns: [
         `${flick} on $target`,
         `${flick} $target [back] on`,
+        `${flick} $target on [in | at] $place`,
+        "$target on [in | at] $place",
         "$target on",
         "(light up | fire up | power up | activate | enable) $target",
         "(get | have) $target on",
@@ -234,6 +236,8 @@ export const english: LanguagePack = {
       patterns: [
         `(${flick} | shut) off $target`,
         `(${flick} | shut) $target [back] off`,
+        `(${flick} | shut) $target off [in | at] $place`,
+        "$target off [in | at] $place",
         "$target off",
         "(kill | cut | shut down | power down | deactivate | disable | turn out | put out) $target",
         "I (need | want) $target off",
@@ -245,6 +249,7 @@ export const english: LanguagePack = {
         `(${set} | dim | brighten | bring | take) $target [up | down] ${to} $level [brightness]`,
         `${set} [the] (brightness | light level) (of | for | on | in) $target to $level`,
         `$target (${to} | brightness) $level`,
+        `[${set} | dim] $target ${to} $level [in | at] $place`,
         "$target $level [brightness]",
         `${make} $target $level`,
         "(dim | brighten) $target $level",
@@ -336,6 +341,7 @@ export const english: LanguagePack = {
         `${set} [the] (colour | color) (of | for | on) $target to $colour`,
         "(paint | colour | color) $target $colour",
         "$target [to | in] $colour",
+        `${make} $target $colour [in | at] $place`,
         "I want $target [in] $colour",
       ],
       reply: "{$target} in {$colour}.",

@@ -53,8 +53,9 @@ export const german: LanguagePack = {
   },
   kinds: {
     light: {
-      one: ["licht", "lampe", "leuchte"],
-      many: ["lichter", "lampen", "leuchten", "beleuchtung"],
+      one: ["lampe", "leuchte"],
+      // "Das Licht" is all the light there is.
+      many: ["licht", "lichter", "lampen", "leuchten", "beleuchtung"],
     },
     plug: { one: ["steckdose"], many: ["steckdosen"] },
     pump: { one: ["pumpe"], many: ["pumpen"] },
@@ -224,6 +225,7 @@ export const german: LanguagePack = {
     "power-on": {
       patterns: [
         `${flick} $target [wieder] (an | ein)`,
+        `${flick} [in | im] $place $target (an | ein)`,
         "$target (an | ein)",
         "(aktiviere | aktivier) $target",
         "$target (anschalten | einschalten | anmachen | anstellen)",
@@ -234,6 +236,7 @@ export const german: LanguagePack = {
     "power-off": {
       patterns: [
         `${flick} $target [wieder] (aus | ab)`,
+        `${flick} [in | im] $place $target (aus | ab)`,
         "$target (aus | ab)",
         "(deaktiviere | deaktivier | lösche | lösch) $target",
         "$target (ausschalten | abschalten | ausmachen | abstellen)",
@@ -246,6 +249,7 @@ export const german: LanguagePack = {
         `(${set} | dimme | dimm) $target ${to} $level [Helligkeit]`,
         `${set} [die] Helligkeit (von | vom | der | des | im | in) $target ${to} $level`,
         `$target ${to} $level [Helligkeit]`,
+        `[${set} | dimme | dimm] [in | im] $place $target ${to} $level`,
         "$target $level [Helligkeit | hell]",
         `$target ${to} $level (dimmen | stellen | setzen)`,
         "(dimme | dimm) $target $level",
@@ -330,6 +334,7 @@ export const german: LanguagePack = {
         `(${flick} | färbe | färb) $target [auf | in] $colour`,
         `${set} [die] Farbe (von | vom | der | des) $target auf $colour`,
         "$target [auf | in] $colour",
+        `${flick} [in | im] $place $target $colour`,
         "$target [auf] $colour (machen | stellen | setzen)",
       ],
       reply: "{$target} in {$colour}.",

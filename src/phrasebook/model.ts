@@ -147,6 +147,8 @@ export interface TargetSlot extends SlotBase {
   room?: string;
   /** Only what is named itself: no place, "here" or "everything". */
   named?: true;
+  /** The target slot that this one gives a place to: "turn the lights on _in the shop_". */
+  narrows?: string;
 }
 
 /** A number, with or without its unit said. */
@@ -219,7 +221,6 @@ export type Order = { target: TargetReference; at: Position } & (
 export type TellStep = {
   step: "tell";
   target: TargetReference;
-  place?: TargetReference;
   at: Position;
 } & (
   | { form: "value"; property: string | { slot: string } }

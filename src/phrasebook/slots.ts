@@ -50,6 +50,7 @@ function readSlot(
         ...(wanted ? { kinds: wanted } : {}),
         ...(slot.room === undefined ? {} : { room: slot.room }),
         ...(slot.named ? { named: slot.named } : {}),
+        ...(slot.narrows === undefined ? {} : { narrows: slot.narrows }),
       };
     }
     case "choice":

@@ -181,10 +181,8 @@ function readTell(
 ): Step[] {
   const { context, document } = reading;
   const target = readTarget(reading, [...path, "target"], written.target);
-  const place =
-    written.in === undefined ? undefined : readTarget(reading, [...path, "in"], written.in);
   if (!target) return [];
-  const base = { step: "tell", target, at, ...(place ? { place } : {}) } as const;
+  const base = { step: "tell", target, at } as const;
   if (written.form === "value") {
     if (written.property !== undefined) {
       const slot = slotName(written.property);

@@ -11,11 +11,13 @@ interface VocabularyIntent {
 }
 
 const target: SlotDefinition = { type: "target" };
+/** "Turn the lights on in the shop": a place said apart from what it narrows. */
+const place: SlotDefinition = { type: "target", narrows: "target" };
 const percent: SlotDefinition = { type: "percent" };
 
 const setTo = (property: string, value: string | boolean | number): VocabularyIntent => ({
   needs: { property },
-  slots: { target },
+  slots: { target, place },
   do: { set: { $target: { [property]: value } } },
 });
 
@@ -27,7 +29,7 @@ const setNamed = (property: string, value: string): VocabularyIntent => ({
 
 const level = (property: string, slot: SlotDefinition = percent): VocabularyIntent => ({
   needs: { property },
-  slots: { target, level: slot },
+  slots: { target, place, level: slot },
   do: { set: { $target: { [property]: "$level" } } },
 });
 
@@ -51,8 +53,8 @@ const chosen = (property: string): VocabularyIntent => ({
 
 const asked = (form: "whether" | "which" | "any"): VocabularyIntent => ({
   needs: "state",
-  slots: { target, state: { type: "state" }, place: target },
-  do: { tell: { target: "$target", state: "$state", in: "$place", form } },
+  slots: { target, state: { type: "state" }, place },
+  do: { tell: { target: "$target", state: "$state", form } },
 });
 
 /** What each intent does, with the words for amounts and levels in every language of the home. */
@@ -105,7 +107,7 @@ function intents(packs: readonly LanguagePack[]): Record<VocabularyId, Vocabular
     "oscillate-off": setTo("oscillate", "off"),
     "colour-to": {
       needs: { property: "colour" },
-      slots: { target, colour: { type: "colour" } },
+      slots: { target, place, colour: { type: "colour" } },
       do: { set: { $target: { colour: "$colour" } } },
     },
     "colour-and-brightness": {
