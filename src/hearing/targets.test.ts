@@ -127,6 +127,57 @@ describe("a guard holds by every way that leads to a device", () => {
   });
 });
 
+describe("a rule on voice is for every device that it describes", () => {
+  const voices = (rules: string): string[] => {
+    const text = `rooms: { hall: {}, loft: {} }
+zones: { below: { rooms: [hall] } }
+devices:
+  hall-plug: { kind: plug, room: hall }
+  hall-pump: { kind: pump, room: hall }
+  loft-plug: { kind: plug, room: loft }
+  own: { kind: plug, room: hall, voice: free }
+  door: { kind: lock, room: loft }
+groups: { outer: { members: [inner] }, inner: { members: [loft-plug] } }
+voice: [${rules}]
+`;
+    const read = readPhrasebook([{ path: "home.yaml", text }]);
+    expect(read.problems).toEqual([]);
+    return [...read.devices.values()].map(({ voice }) => voice);
+  };
+
+  test.each<[string, string[]]>([
+    ["{ kind: plug, voice: code }", ["code", "free", "code", "free", "confirm"]],
+    ["{ room: hall, voice: code }", ["code", "code", "free", "free", "confirm"]],
+    ["{ zone: below, kind: pump, voice: barred }", ["free", "barred", "free", "free", "confirm"]],
+    ["{ group: outer, voice: confirm }", ["free", "free", "confirm", "free", "confirm"]],
+    ['{ name: "*-plug", voice: code }', ["code", "free", "code", "free", "confirm"]],
+    ["{ kind: lock, voice: code }", ["free", "free", "free", "free", "code"]],
+    [
+      "{ kind: plug, voice: barred }, { room: loft, voice: confirm }",
+      ["barred", "free", "confirm", "free", "confirm"],
+    ],
+  ])("%s", (rules, expected) => {
+    expect(voices(rules)).toEqual(expected);
+  });
+
+  test("and can say which values stay free", () => {
+    const text = `devices: { lamp: { kind: light } }
+voice: [{ kind: light, voice: confirm, safe: { power: off } }]
+`;
+    const read = readPhrasebook([{ path: "home.yaml", text }]);
+    expect(read.hear("lamp off").outcome).toBe("act");
+    expect(read.hear("lamp on").outcome).toBe("confirm");
+  });
+
+  test("a rule about nothing that exists is a finding", () => {
+    const text = "rooms: { hall: {} }\nvoice: [{ room: hal, voice: code }]\n";
+    const { problems } = readPhrasebook([{ path: "home.yaml", text }]);
+    expect(problems).toMatchObject([
+      { rule: "unknown-reference", fix: "write hall", at: { line: 2, column: 17 } },
+    ]);
+  });
+});
+
 describe("what a phrasebook says of the vocabulary", () => {
   const home = "devices: { lamp: { kind: light } }\n";
   const hear = (text: string, phrase: string): string =>
