@@ -83,7 +83,7 @@ export async function exportDevices(
     return exit.fine;
   }
   const things = Object.entries(devices).map(
-    ([id, device]) => [id, thingFromDevice(id, device)] as const,
+    ([id, device]) => [id, thingFromDevice(id, device, book.kinds.get(device.kind))] as const,
   );
   if (to === undefined) {
     printJson(things.map(([, thing]) => thing));

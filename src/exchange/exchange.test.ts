@@ -103,6 +103,23 @@ devices:
   expect(written["lamp"]).not.toHaveProperty("voice");
 });
 
+test("a device of a kind of the phrasebook's own goes out with the properties of that kind", () => {
+  const text = `kinds: { window: { properties: { contact: { enum: [open, closed], readOnly: true } } } }
+devices: { north: { kind: window } }
+`;
+  const book = readPhrasebook([{ path: "home.yaml", text }]);
+  const kind = book.kinds.get("window");
+  const [device] = book.devices.values();
+  if (!device) throw new Error("there is no device");
+  const thing = thingFromDevice("north", definitionOf(device, kind), kind);
+  expect(thing).toMatchObject({
+    "calm:kind": "window",
+    properties: { contact: { type: "string", enum: ["open", "closed"], readOnly: true } },
+  });
+  const { devices: taken, skipped } = devicesFromThings([{ file: "north.json", thing }]);
+  expect({ taken, skipped }).toEqual({ taken: { north: { kind: "window" } }, skipped: [] });
+});
+
 test("a table with wrong rows tells each and loses none of the good ones", () => {
   const { devices: taken, skipped } = devicesFromCsv(
     `Id,Kind,Room,Name,Aliases,Colour,Voice,Properties

@@ -1,4 +1,4 @@
-import { kinds } from "../phrasebook/kinds.ts";
+import { type Kind, kinds } from "../phrasebook/kinds.ts";
 import type { DataSchema } from "../phrasebook/property.ts";
 import { deviceSchema } from "../phrasebook/schema.ts";
 import type {
@@ -27,10 +27,18 @@ const usedMembers: ReadonlySet<string> = new Set([
   ...["calm:properties", "calm:actions"],
 ]);
 
-/** Writes one device as a Thing Description. */
-export function thingFromDevice(id: string, device: DeviceDefinition): ThingDescription {
+/**
+ * Writes one device as a Thing Description.
+ *
+ * @param known Its kind, where that is one of the phrasebook's own.
+ */
+export function thingFromDevice(
+  id: string,
+  device: DeviceDefinition,
+  known?: Kind,
+): ThingDescription {
   const { kind, room, name, aliases, voice, safe, properties, actions } = device;
-  const shipped = Object.hasOwn(kinds, kind) ? kinds[kind] : undefined;
+  const shipped = known ?? (Object.hasOwn(kinds, kind) ? kinds[kind] : undefined);
   const listed = Array.isArray(properties)
     ? Object.fromEntries(properties.map((each) => [each, null]))
     : (properties ?? {});

@@ -10,7 +10,7 @@ import type {
   TellStep,
 } from "../phrasebook/model.ts";
 import { type Value, checkValue, explainValueProblem } from "../phrasebook/property.ts";
-import { slotDefault } from "../phrasebook/slots.ts";
+import { slotDefault, slotUnit } from "../phrasebook/slots.ts";
 import { stateTests } from "../phrasebook/state-words.ts";
 import { guard } from "./access.ts";
 import type { Engine } from "./engine.ts";
@@ -19,7 +19,6 @@ import { type Filling, fillingsOf, nameWords } from "./fillings.ts";
 import { type Refusal, carryOut } from "./orders.ts";
 import type { Plan } from "./plan.ts";
 import type { Effect, Question, Skipped, SlotValue } from "./outcome.ts";
-
 import { type Asked, type Devices, type Speaker, resolveTarget } from "./targets.ts";
 
 /** A way to understand an utterance, with what it comes to. */
@@ -205,8 +204,7 @@ function slotProblem(slot: Slot, value: Value): string | undefined {
   if (!("minimum" in slot || "maximum" in slot || "step" in slot || slot.type === "integer")) {
     return undefined;
   }
-  const units: Readonly<Record<string, string>> = { percent: "percent", temperature: "celsius" };
-  const unit = units[slot.type];
+  const unit = slotUnit(slot);
   const check = checkValue(
     {
       type: slot.type === "integer" ? "integer" : "number",

@@ -4,7 +4,6 @@ import { anyWord, slotTypeOf } from "../automaton/network.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import { splitWords } from "../language/words.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
-import { offsetPosition } from "../phrasebook/references.ts";
 import { printPosition } from "../source/position.ts";
 import type { Engine } from "./engine.ts";
 import type { Holder } from "./names.ts";
@@ -15,7 +14,7 @@ const mostTold = 3;
 
 /** One change that would make the utterance understood: words at `from` up to `end` are in the way. */
 interface Change {
-  miss: NearMiss["miss"];
+  miss: Exclude<NearMiss["miss"], "end">;
   from: number;
   end: number;
   /** The state that the words should have led to; for `extra`, the one they came after. */
@@ -228,13 +227,12 @@ function describe(
   const words = utterance.text.slice(start, stop);
   const symbol = network.symbol[state] ?? anyWord;
   const slot = rule?.intent.slots.get(network.slot[state] ?? "");
-  const written = offsetPosition(rule?.pattern.at ?? { file: "", line: 1, column: 1 }, 0);
   const base = {
     miss,
     words,
     start,
     end: stop,
-    at: written,
+    at: rule?.pattern.at ?? { file: "", line: 1, column: 1 },
     ...(rule ? { intent: rule.intent.id, pattern: rule.pattern.text } : {}),
   };
   switch (miss) {
@@ -258,20 +256,25 @@ function describe(
     }
     case "extra": {
       const message = `"${words}" is one word too many`;
-      return { ...base, expected: [], message, ...patternPaste(engine, change, words) };
+      return { ...base, expected: [], message, ...patternPaste(engine, "extra", state, words) };
     }
     case "missing": {
       const expected = slot ? `$${slot.name}` : engine.lexicon.word(symbol);
       const place = first ? `before "${first.text}"` : "at the end";
       const message = `"${expected}" is missing ${place}`;
       // A slot that could be left out would have no value.
-      const paste = slot ? {} : patternPaste(engine, change, words);
+      const paste = slot ? {} : patternPaste(engine, "missing", state, words);
       return { ...base, expected: [expected], message, ...paste };
     }
-    default: {
+    case "word": {
       const expected = engine.lexicon.word(symbol);
       const message = `"${words}" stands where the pattern has "${expected}"`;
-      return { ...base, expected: [expected], message, ...patternPaste(engine, change, words) };
+      return {
+        ...base,
+        expected: [expected],
+        message,
+        ...patternPaste(engine, "word", state, words),
+      };
     }
   }
 }
@@ -297,7 +300,8 @@ function aliasPaste(
 /** The pattern with the words let in, if they concern its own text and not that of a fragment. */
 function patternPaste(
   engine: Engine,
-  { miss, state }: Change,
+  miss: "extra" | "missing" | "word",
+  state: number,
   words: string,
 ): Pick<NearMiss, "paste"> {
   const { network } = engine;
@@ -309,14 +313,9 @@ function patternPaste(
   const said = splitWords(words, engine.language)
     .map((word) => word.text)
     .join(" ");
-  const piece = {
-    extra: `${written} [${said}]`,
-    missing: `[${written}]`,
-    word: isAlternative(text, start, end) ? `${written} | ${said}` : `(${written} | ${said})`,
-    name: written,
-    value: written,
-    end: written,
-  }[miss];
+  const both = `${written} | ${said}`;
+  const either = isAlternative(text, start, end) ? both : `(${both})`;
+  const piece = { extra: `${written} [${said}]`, missing: `[${written}]`, word: either }[miss];
   const pattern = text.slice(0, start) + piece + text.slice(end);
   const isOwn = rule.pattern.origin === "phrasebook";
   const adds = isOwn ? "" : "\n    adds: true";

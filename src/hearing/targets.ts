@@ -47,13 +47,8 @@ export function devicesOf(book: Phrasebook, entity: Nameable): Device[] {
   switch (entity.type) {
     case "device":
       return [entity];
-    case "group": {
-      const members = entity.members.flatMap((id) => {
-        const member = book.devices.get(id) ?? book.groups.get(id);
-        return member ? devicesOf(book, member) : [];
-      });
-      return [...new Set(members)];
-    }
+    case "group":
+      return entity.devices.flatMap((id) => book.devices.get(id) ?? []);
     case "room":
       return [...book.devices.values()].filter(({ room }) => room === entity.id);
     case "zone":

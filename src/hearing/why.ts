@@ -2,6 +2,7 @@ import type { Paths } from "../automaton/paths.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import type { Engine } from "./engine.ts";
 import { printQuantity } from "../phrasebook/property.ts";
+import { slotUnit } from "../phrasebook/slots.ts";
 import type { Meaning, Reading } from "./evaluate.ts";
 import type { TargetExpression } from "./expression.ts";
 import type { Filling } from "./fillings.ts";
@@ -80,17 +81,11 @@ function readingWhy({ reading, kept, rule }: Ranked): ReadingWhy {
   };
 }
 
-const units: Readonly<Record<string, string>> = {
-  percent: "percent",
-  temperature: "celsius",
-  "colour-temperature": "kelvin",
-};
-
 /** What a slot's words were taken for, in words. */
 function describeFilling({ slot, reading }: Filling, meaning: Meaning): string {
   switch (reading.read) {
     case "number":
-      return printQuantity(reading.value, units[slot.type]);
+      return printQuantity(reading.value, slotUnit(slot));
     case "value":
       return String(reading.value);
     case "state":

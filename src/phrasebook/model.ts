@@ -57,8 +57,8 @@ export interface Zone extends Named {
 
 export interface Group extends Named {
   type: "group";
-  /** Ids of devices or groups. */
-  members: readonly string[];
+  /** Ids of its devices and of those of the groups in it. */
+  devices: readonly string[];
 }
 
 export interface Device extends Named {

@@ -167,6 +167,35 @@ describe("a hostile pattern is a finding or works", () => {
     expect(new Set(problems(text).map(({ rule }) => rule))).toEqual(new Set(["pattern-size"]));
   });
 
+  const chain = (count: number, last: string, inner: (next: string) => string): string =>
+    Array.from({ length: count }, (_, n) => {
+      return `  g${n}: { ${n === count - 1 ? last : inner(`g${n + 1}`)} }`;
+    }).join("\n");
+
+  test.each<[string, string, string]>([
+    [
+      "groups in groups",
+      "devices: { d: { kind: plug } }\ngroups:\n",
+      chain(5000, "members: [d]", (next) => `members: [${next}]`),
+    ],
+    [
+      "zones in zones",
+      "rooms: { r: {} }\nzones:\n",
+      chain(5000, "rooms: [r]", (next) => `zones: [${next}]`),
+    ],
+  ])("%s without end", (what, before, text) => {
+    const rules = new Set(problems(before + text).map(({ rule }) => rule));
+    expect(rules).toEqual(new Set([`${what.split(" ")[0]?.slice(0, -1) ?? ""}-depth`]));
+  });
+
+  test("groups that double each other have each device once", () => {
+    const text = chain(25, "members: [d]", (next) => `members: [${next}, ${next}]`);
+    const book = readSources([
+      { path: "home.yaml", text: `devices: { d: { kind: plug } }\ngroups:\n${text}` },
+    ]);
+    expect(book.groups.get("g0")?.devices).toEqual(["d"]);
+  });
+
   test("YAML aliases that multiply", () => {
     const lines = ["a0: &a0 [x, x]"];
     for (let n = 1; n < 20; n++) lines.push(`a${n}: &a${n} [*a${n - 1}, *a${n - 1}]`);

@@ -1,9 +1,8 @@
 import { packFor, packs } from "../language/packs.ts";
-import type { Position } from "../source/position.ts";
+import { vocabularyIds } from "../language/vocabulary.ts";
 import { compareFindings } from "../source/finding.ts";
 import { type Context, type Entry, report, reportUnknown } from "./context.ts";
 import { readDevice, readKind } from "./devices.ts";
-import { vocabularyIds } from "../language/vocabulary.ts";
 import { type Document, type Source, readDocument, writtenKeys } from "./document.ts";
 import { readIntent } from "./intents.ts";
 import { type Kind, kinds } from "./kinds.ts";
@@ -20,6 +19,7 @@ import type {
   Voicepoint,
   Zone,
 } from "./model.ts";
+import { type Nest, openNests } from "./nesting.ts";
 import { breakCircles, dropTooLarge } from "./references.ts";
 import { readNames, readPatterns, saidTexts } from "./said.ts";
 import { type KindDefinition, type PhrasebookDefinition, phrasebookSchema } from "./schema.ts";
@@ -73,7 +73,7 @@ export function readSources(sources: readonly Source[]): Phrasebook {
   const devices = mapOf(section(context, files, "devices"), (entry): Device | undefined =>
     readDevice(context, entry, roomIds),
   );
-  const groups = readGroups(context, files);
+  const groups = readGroups(context, files, devices);
   applyVoiceRules(context, files, devices, { rooms, zones, groups });
   reportSharedIds(context, [rooms, zones, devices, groups]);
 
@@ -306,32 +306,6 @@ function checkIds(
   });
 }
 
-/** Takes things that hold themselves, by whatever way, out of a map, and shows the way. */
-function dropCircles<T extends { at: Position }>(
-  context: Context,
-  what: string,
-  all: Map<string, T>,
-  inner: (each: T) => readonly string[],
-  fix: string,
-): void {
-  const done = new Set<string>();
-  const visit = (id: string, trail: readonly string[]): void => {
-    const each = all.get(id);
-    const start = trail.indexOf(id);
-    if (each && start >= 0) {
-      const circle = [...trail.slice(start), id].join(" → ");
-      const rule = `${what.slice(0, -1)}-circle`;
-      report(context, rule, each.at, `${what} go in a circle: ${circle}`, fix);
-      for (const member of trail.slice(start)) all.delete(member);
-      return;
-    }
-    if (!each || done.has(id)) return;
-    for (const member of inner(each)) visit(member, [...trail, id]);
-    done.add(id);
-  };
-  for (const id of [...all.keys()]) visit(id, []);
-}
-
 /** Zones, each with the rooms of the zones in it. */
 function readZones(
   context: Context,
@@ -339,35 +313,44 @@ function readZones(
   roomIds: ReadonlySet<string>,
 ): Map<string, Zone> {
   const ids = idsOf(files, "zones");
-  const nested = new Map<string, { at: Position; zones: readonly string[] }>();
-  const own = mapOf(section(context, files, "zones"), (entry): Zone => {
+  const nests = new Map<string, Nest>();
+  const zones = mapOf(section(context, files, "zones"), (entry): Zone => {
     const { id, value, at } = entry;
     const rooms = checkIds(context, entry, "rooms", value.rooms ?? [], "room", roomIds);
-    const zones = checkIds(context, entry, "zones", value.zones ?? [], "zone", ids);
-    nested.set(id, { at, zones });
+    const inner = checkIds(context, entry, "zones", value.zones ?? [], "zone", ids);
+    nests.set(id, { at, inner, own: rooms });
     return { type: "zone", id, names: readNames(context, entry, value), rooms, at };
   });
   const fix = "take one of them out of the other's zones";
-  dropCircles(context, "zones", nested, ({ zones }) => zones, fix);
-  const roomsOf = (id: string): string[] => [
-    ...(own.get(id)?.rooms ?? []),
-    ...(nested.get(id)?.zones ?? []).flatMap(roomsOf),
-  ];
-  for (const zone of own.values()) {
-    own.set(zone.id, { ...zone, rooms: [...new Set(roomsOf(zone.id))] });
+  for (const [id, rooms] of openNests(context, "zones", nests, fix)) {
+    const zone = zones.get(id);
+    if (zone) zones.set(id, { ...zone, rooms });
   }
-  return own;
+  return zones;
 }
 
-function readGroups(context: Context, files: readonly File[]): Map<string, Group> {
+/** Groups, each with the devices of the groups in it; what goes in a circle is left out. */
+function readGroups(
+  context: Context,
+  files: readonly File[],
+  devices: ReadonlyMap<string, Device>,
+): Map<string, Group> {
   const known = new Set([...idsOf(files, "devices"), ...idsOf(files, "groups")]);
+  const nests = new Map<string, Nest>();
   const groups = mapOf(section(context, files, "groups"), (entry): Group => {
     const { id, value, at } = entry;
     const members = checkIds(context, entry, "members", value.members, "device or group", known);
-    return { type: "group", id, names: readNames(context, entry, value), members, at };
+    const own = members.filter((member) => devices.has(member));
+    nests.set(id, { at, inner: members.filter((member) => !devices.has(member)), own });
+    return { type: "group", id, names: readNames(context, entry, value), devices: own, at };
   });
   const fix = "take one of them out of the other's members";
-  dropCircles(context, "groups", groups, ({ members }) => members, fix);
+  const opened = openNests(context, "groups", nests, fix);
+  for (const group of groups.values()) {
+    const held = opened.get(group.id);
+    if (held) groups.set(group.id, { ...group, devices: held });
+    else groups.delete(group.id);
+  }
   return groups;
 }
 

@@ -5,6 +5,17 @@ import type { Value } from "./property.ts";
 import { readPatterns } from "./said.ts";
 import type { SlotDefinition } from "./schema.ts";
 
+const units: Readonly<Record<string, string>> = {
+  percent: "percent",
+  temperature: "celsius",
+  "colour-temperature": "kelvin",
+};
+
+/** The unit of the numbers that a slot takes, if they have one. */
+export function slotUnit({ type }: Slot): string | undefined {
+  return units[type];
+}
+
 /** The value of a slot that nobody fills. */
 export function slotDefault(slot: Slot): Value | undefined {
   return "default" in slot ? slot.default : undefined;

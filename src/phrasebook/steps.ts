@@ -91,13 +91,8 @@ function readStates(
   });
 }
 
-function readSet(
-  { context, document, home, known }: Reading,
-  place: Path,
-  target: TargetReference,
-  property: string,
-  written: Value,
-): Order | undefined {
+const readSet: ReadOrder = (reading, place, target, property, written) => {
+  const { context, document, home, known } = reading;
   const order = { order: "set", target, property, at: document.atKey(place) } as const;
   const device = target.refer === "device" ? home.devices.get(target.id) : undefined;
   const schema = device && settableProperty(context, document, place, device, property);
@@ -108,15 +103,10 @@ function readSet(
     if (!checkWritten(context, document, place, schema, value.value)) return undefined;
   }
   return { ...order, value };
-}
+};
 
-function readNudge(
-  { context, document, home, known }: Reading,
-  place: Path,
-  target: TargetReference,
-  property: string,
-  written: Value,
-): Order | undefined {
+const readNudge: ReadOrder = (reading, place, target, property, written) => {
+  const { context, document, home, known } = reading;
   const at = document.atKey(place);
   if (target.refer === "device") {
     const device = home.devices.get(target.id);
@@ -132,7 +122,7 @@ function readNudge(
     return undefined;
   }
   return { order: "nudge", target, property, by, factor: isNegative ? -1 : 1, at };
-}
+};
 
 function readValue(
   context: Context,

@@ -31,7 +31,7 @@ export function applyVoiceRules(
       }
     }
   }
-  // What a rule says counts as written for the checks that come after.
+  // What a rule says is the device's own from here on: it goes out with the device.
   for (const device of devices.values()) {
     const kind = context.kinds.get(device.kind);
     if (device.voice === (kind?.voice ?? "free")) continue;
@@ -65,10 +65,5 @@ function isMeant(
   if (room !== undefined && device.room !== room) return false;
   if (name !== undefined && !matchesGlob(name, device.id)) return false;
   if (zone !== undefined && !zones.get(zone)?.rooms.includes(device.room ?? "")) return false;
-  return group === undefined || isMember(groups, group, device.id);
-}
-
-function isMember(groups: ReadonlyMap<string, Group>, group: string, device: string): boolean {
-  const members = groups.get(group)?.members ?? [];
-  return members.some((member) => member === device || isMember(groups, member, device));
+  return group === undefined || groups.get(group)?.devices.includes(device.id) === true;
 }

@@ -57,14 +57,14 @@ function checkRisk({ kinds }: Book, { id, kind, voice, at }: Device): Finding[] 
 
 function checkGroup({
   id,
-  members,
+  devices,
   at,
 }: {
   id: string;
-  members: readonly string[];
+  devices: readonly string[];
   at: Finding["at"];
 }) {
-  if (members.length > 0) return [];
+  if (devices.length > 0) return [];
   const finding: Finding = {
     rule: "empty-group",
     severity: "warning",
