@@ -141,6 +141,8 @@ export function findPaths(
 
   for (const rule of reached) {
     for (const from of starts) {
+      // Words that may be passed over are passed over from the front on.
+      if (from > 0 && small.slice(0, from).every(Boolean)) continue;
       for (const way of continued(network.starts[rule] ?? [], from, false)) {
         const { end, literalWords, freeWords } = way;
         found.push({ rule, from, end, steps: stepsOf(way), literalWords, freeWords });

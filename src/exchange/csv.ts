@@ -25,6 +25,7 @@ export function devicesFromCsv(text: string, file: string, language = "en"): Tak
   try {
     rows = parse(text, {
       bom: true,
+      delimiter: delimiterOf(text),
       info: true,
       relax_column_count: true,
       relax_quotes: true,
@@ -64,6 +65,12 @@ export function devicesFromCsv(text: string, file: string, language = "en"): Tak
     }
   }
   return { devices, skipped };
+}
+
+/** Spreadsheets of many countries part cells with semicolons; the first row tells. */
+function delimiterOf(text: string): string {
+  const [header = ""] = text.split("\n", 1);
+  return [",", ";", "\t"].find((sign) => header.includes(sign)) ?? ",";
 }
 
 type Row = { ok: true; id: string; device: DeviceDefinition } | { ok: false; reason: string };

@@ -120,6 +120,19 @@ devices: { north: { kind: window } }
   expect({ taken, skipped }).toEqual({ taken: { north: { kind: "window" } }, skipped: [] });
 });
 
+test.each([";", "\t"])("a table may part its cells with %j", (sign) => {
+  const rows = [
+    ["id", "kind", "aliases"],
+    ["lamp", "light", '"spot; beam"'],
+    ["pump", "pump", ""],
+  ];
+  const text = rows.map((row) => row.join(sign)).join("\r\n");
+  expect(devicesFromCsv(text, "devices.csv")).toEqual({
+    devices: { lamp: { kind: "light", aliases: ["spot", "beam"] }, pump: { kind: "pump" } },
+    skipped: [],
+  });
+});
+
 test("a table with wrong rows tells each and loses none of the good ones", () => {
   const { devices: taken, skipped } = devicesFromCsv(
     `Id,Kind,Room,Name,Aliases,Colour,Voice,Properties

@@ -38,7 +38,22 @@ export const german: LanguagePack = {
     celsius: ["grad", "grad celsius", "celsius", "°", "°c"],
     kelvin: ["kelvin", "k"],
   },
-  small: ["der", "die", "das", "den", "dem", "des", "mein", "meine", "meinen", "unser", "unsere"],
+  // "Mach bitte mal das Licht an": in German these stand within the phrase.
+  small: [
+    "bitte",
+    "mal",
+    "der",
+    "die",
+    "das",
+    "den",
+    "dem",
+    "des",
+    "mein",
+    "meine",
+    "meinen",
+    "unser",
+    "unsere",
+  ],
   courtesies: {
     opening: ["bitte | (kannst | könntest | würdest) du [bitte] | ich möchte [bitte] dass du"],
     closing: ["bitte | danke | dankeschön | für mich [bitte]"],
