@@ -4,6 +4,7 @@ import tseslint from "typescript-eslint";
 /** The stages of the pipeline; each imports only from those before it. */
 const stages = [
   "source",
+  "time",
   "language",
   "pattern",
   "phrasebook",

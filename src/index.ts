@@ -22,13 +22,15 @@ export type {
   Zone,
 } from "./phrasebook/model.ts";
 export type { DataSchema, State, Value } from "./phrasebook/property.ts";
-export type { HearContext } from "./hearing/hear.ts";
+export type { HearContext } from "./hearing/context.ts";
 export type {
   Effect,
   Heard,
+  HeardCommand,
   NearMiss,
   ReadingWhy,
   SlotValue,
+  When,
   Why,
   WordRole,
 } from "./hearing/outcome.ts";

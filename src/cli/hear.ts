@@ -2,6 +2,7 @@ import { createInterface } from "node:readline";
 import type { Book } from "../home/book.ts";
 import type { Heard } from "../hearing/outcome.ts";
 import { printHeard } from "../reports/heard.ts";
+import { parseLocal } from "../time/local.ts";
 import { WrongUse, exit } from "./exit.ts";
 import { loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
@@ -10,6 +11,7 @@ export interface HearOptions {
   in: string;
   at?: string;
   language?: string;
+  time?: string;
   json?: boolean;
 }
 
@@ -29,7 +31,10 @@ function isDone({ outcome }: Heard): boolean {
   return outcome === "act" || outcome === "answer";
 }
 
-function hearContext(book: Book, { at, language }: HearOptions) {
+function hearContext(book: Book, { at, language, time }: HearOptions) {
+  if (time !== undefined && !parseLocal(time)) {
+    throw new WrongUse(`"${time}" is no time: write it as 2026-03-02T18:05`);
+  }
   if (at !== undefined && !book.voicepoints.has(at)) {
     const known = [...book.voicepoints.keys()].join(", ");
     throw new WrongUse(`there is no voicepoint "${at}": write one of ${known}`);
@@ -45,6 +50,7 @@ function hearContext(book: Book, { at, language }: HearOptions) {
   return {
     ...(at === undefined ? {} : { at }),
     ...(language === undefined ? {} : { language }),
+    ...(time === undefined ? {} : { time }),
   };
 }
 

@@ -42,6 +42,7 @@ function createProgram(done: (code: number) => void): Command {
     .option("--in <folder>", "folder or file of the phrasebook", ".")
     .option("--at <voicepoint>", "where it is heard")
     .option("--language <tag>", "language that it is said in, such as de")
+    .option("--time <time>", "local time there, such as 2026-03-02T18:05")
     .option("--json", "print the outcome and the why as JSON")
     .addHelpText(
       "after",

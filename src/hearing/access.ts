@@ -51,7 +51,7 @@ export function guard(
 
 function isSafe(device: Device, effect: Effect): boolean {
   if ("call" in effect) return safeActions.has(effect.call);
-  if ("nudge" in effect) return false;
+  if (!("set" in effect)) return false;
   return Object.entries(effect.set).every(([property, value]) =>
     device.safe[property]?.includes(value),
   );

@@ -3,7 +3,7 @@ import { holds } from "../phrasebook/condition.ts";
 import type { Device, Phrasebook } from "../phrasebook/model.ts";
 import { type State, type Value, unitSign } from "../phrasebook/property.ts";
 import type { StateTest } from "../phrasebook/state-words.ts";
-import { spokenNames } from "./names.ts";
+import { nameIn } from "./names.ts";
 import type { Question } from "./outcome.ts";
 import { formatReply } from "./reply.ts";
 
@@ -18,8 +18,7 @@ export function answerQuestion(
   const devices = question.devices.flatMap((id) => book.devices.get(id) ?? []);
   const valueOf = (device: Device, property: string): Value =>
     states(device.id)?.[property] ?? device.properties.get(property)?.default ?? "";
-  const nameOf = (device: Device): string =>
-    spokenNames(device, language, book.languages[0] ?? language)[0]?.text ?? device.id;
+  const nameOf = (device: Device): string => nameIn(book, device, language) ?? device.id;
   const list = (names: readonly string[]): string =>
     new Intl.ListFormat(language, { type: "conjunction" }).format(names);
 

@@ -19,19 +19,25 @@ import type { Pattern } from "../pattern/tree.ts";
 import type {
   ChoiceValue,
   Intent,
-  NumberSlotType,
+  NumberSlot,
   Phrasebook,
   Slot,
   SpokenPattern,
 } from "../phrasebook/model.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
+import { createClockReader } from "./clock.ts";
+import { createDateReader } from "./dates.ts";
+import { createDurationReader } from "./durations.ts";
 import { createTargetReader } from "./expression.ts";
+import { recognisePhrases } from "./phrases.ts";
+import { type WhenFound, createWhenFinder } from "./whens.ts";
 import { type Plan, planIntent } from "./plan.ts";
 import { type Names, gatherNames } from "./names.ts";
 import {
+  type SlotReading,
   recogniseChoice,
   recogniseColour,
-  recogniseNumber,
+  recogniseOrdinal,
   recogniseQuantity,
   recogniseState,
   recogniseValue,
@@ -49,6 +55,10 @@ export interface Engine {
   types: readonly Recognise[];
   /** What each rule of the network is. */
   rules: readonly { intent: Intent; pattern: SpokenPattern; plan: Plan }[];
+  /** What says when, in the order said. */
+  whens: (utterance: Utterance) => WhenFound[];
+  /** Words between commands: where they start and end. */
+  joiners: (utterance: Utterance) => { from: number; end: number }[];
   /** Places after the address and courtesies that open an utterance; 0 among them. */
   starts: (utterance: Utterance) => Set<number>;
   /** Places before the courtesies that close it; the end among them. */
@@ -104,6 +114,8 @@ export function createEngine(book: Phrasebook, language: string): Engine {
     sets: createSets(network),
     types: slotTypes.types,
     rules,
+    whens: slotTypes.whens,
+    joiners: createJoinerFinder(pack, lexicon),
     starts: (utterance) => {
       const starts = new Set([0]);
       // A set grows while it is walked: courtesies may follow one another.
@@ -151,17 +163,31 @@ function createSlotTypes(
   };
   const quantity = (unit: readonly string[], options = {}): Recognise =>
     recogniseQuantity(numbers, unit, pack.language, options);
-  const makeNumber = (type: NumberSlotType): Recognise => {
-    switch (type) {
+  const later = <T>(make: () => T): (() => T) => {
+    let made: { value: T } | undefined;
+    return () => (made ??= { value: make() }).value;
+  };
+  const durations = later(() => createDurationReader(pack, numbers, lexicon));
+  const ordinals = later(() => recogniseOrdinal(pack, lexicon));
+  const times = later(() => createClockReader(pack, numbers, lexicon));
+  const dates = later(() => createDateReader(pack, numbers, ordinals(), lexicon));
+  const makeNumber = (slot: NumberSlot): Recognise => {
+    switch (slot.type) {
       case "percent":
         return quantity(pack.units.percent, { whole: 100 });
       case "temperature":
         return quantity(pack.units.celsius);
       case "colour-temperature":
         return quantity(pack.units.kelvin, { bareFrom: 1000 });
+      case "duration":
+        return durations();
+      case "ordinal":
+        return ordinals();
       case "number":
-      case "integer":
-        return recogniseNumber(numbers);
+      case "integer": {
+        const said = (slot.unit?.said ?? []).filter(({ language }) => isSpoken(pack, language));
+        return quantity(said.map(({ text }) => text));
+      }
     }
   };
   const make = (slot: MatchedSlot): Recognise => {
@@ -171,23 +197,41 @@ function createSlotTypes(
       case "choice":
         return choice(slot.values);
       case "colour":
-        return recogniseColour(pack, lexicon);
+        return recogniseColour(pack, book.colours, lexicon);
       case "state":
         return recogniseState(pack, lexicon);
       case "value":
         return recogniseValue(book, slot.property, pack, lexicon);
+      case "time":
+        return reading(times(), (time) => ({ read: "time", time }));
+      case "date":
+        return reading(dates(), (date) => ({ read: "date", date }));
       default: {
-        const number = makeNumber(slot.type);
+        const number = makeNumber(slot);
         if (slot.values.length === 0) return number;
         const named = choice(slot.values);
         return (utterance, from) => [...number(utterance, from), ...named(utterance, from)];
       }
     }
   };
+  // Most utterances say no when, so what finds one waits, with a lexicon of its own: the words of
+  // an utterance have their numbers before it is asked.
+  const whens = later(() => {
+    const own = createLexicon();
+    const ordinals = recogniseOrdinal(pack, own);
+    const parts = {
+      duration: createDurationReader(pack, numbers, own),
+      time: createClockReader(pack, numbers, own),
+      date: createDateReader(pack, numbers, ordinals, own),
+    };
+    const find = createWhenFinder(pack, parts, own);
+    return (utterance: Utterance) => find({ ...utterance, numbers: utterance.texts.map(own.find) });
+  });
   return {
     types,
+    whens: (utterance: Utterance) => whens()(utterance),
     symbolOf(intent: Intent, slot: MatchedSlot): number {
-      const isOwn = "values" in slot && slot.values.length > 0;
+      const isOwn = ("values" in slot && slot.values.length > 0) || "unit" in slot;
       const property = slot.type === "value" ? slot.property : "";
       const key = isOwn ? `${slot.type} ${intent.id} ${slot.name}` : `${slot.type} ${property}`;
       let type = known.get(key);
@@ -198,6 +242,37 @@ function createSlotTypes(
       }
       return slotSymbol(type);
     },
+  };
+}
+
+function isSpoken(pack: LanguagePack, language: string): boolean {
+  return language.split("-")[0] === pack.language;
+}
+
+/** What a recogniser finds, as readings of a slot. */
+function reading<T>(
+  find: (utterance: Utterance, from: number) => readonly { end: number; value: T }[],
+  read: (value: T) => SlotReading,
+): Recognise {
+  return (utterance, from) =>
+    find(utterance, from).map(({ end, value }) => ({ end, value: read(value) }));
+}
+
+/** Joiners are the longest that stand at a place: "and then" is one. */
+function createJoinerFinder({ times, language }: LanguagePack, lexicon: Lexicon) {
+  const find = recognisePhrases(
+    times.then.map((said) => ({ said, reading: true })),
+    language,
+    lexicon,
+  );
+  return (utterance: Utterance): { from: number; end: number }[] => {
+    const found: { from: number; end: number }[] = [];
+    for (let from = 1; from < utterance.numbers.length - 1;) {
+      const end = Math.max(from, ...find(utterance, from).map((match) => match.end));
+      if (end > from && end < utterance.numbers.length) found.push({ from, end });
+      from = Math.max(end, from + 1);
+    }
+    return found;
   };
 }
 

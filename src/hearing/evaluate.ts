@@ -9,17 +9,17 @@ import type {
   TargetReference,
   TellStep,
 } from "../phrasebook/model.ts";
-import { type Value, checkValue, explainValueProblem } from "../phrasebook/property.ts";
-import { slotDefault, slotUnit } from "../phrasebook/slots.ts";
+import { slotDefault } from "../phrasebook/slots.ts";
 import { stateTests } from "../phrasebook/state-words.ts";
 import { guard } from "./access.ts";
 import type { Engine } from "./engine.ts";
 import { narrow, placeOf } from "./expression.ts";
 import { type Filling, fillingsOf, nameWords } from "./fillings.ts";
-import { type Refusal, carryOut } from "./orders.ts";
+import { type Missing, type Refusal, carryOut } from "./orders.ts";
 import type { Plan } from "./plan.ts";
 import type { Effect, Question, Skipped, SlotValue } from "./outcome.ts";
 import { type Asked, type Devices, type Speaker, resolveTarget } from "./targets.ts";
+import { settleSlot } from "./values.ts";
 
 /** A way to understand an utterance, with what it comes to. */
 export interface Reading {
@@ -33,7 +33,8 @@ export interface Reading {
   aliases: number;
 }
 
-export type Meaning = Done | Told | Choices | Refusal | { result: "absent"; reason: string };
+export type Meaning =
+  Done | Told | Choices | NotSaid | Refusal | { result: "absent"; reason: string };
 
 interface Settled {
   slots: Readonly<Record<string, SlotValue>>;
@@ -52,6 +53,13 @@ interface Done extends Settled {
 interface Told extends Settled {
   result: "tell";
   question: Question;
+}
+
+/** Something that is needed was not said. */
+interface NotSaid {
+  result: "missing";
+  slot: string;
+  slots: Readonly<Record<string, SlotValue>>;
 }
 
 /** A name stands for several things, and nothing decides between them. */
@@ -97,16 +105,17 @@ function understand(
   const slots: Record<string, SlotValue> = {};
   const targets = new Map<string, Devices>();
   for (const { slot, reading, words } of fillings) {
-    if (reading.read === "state") slots[slot.name] = { value: reading.state, words };
-    if (reading.read === "target" || reading.read === "state") continue;
-    const problem = slotProblem(slot, reading.value);
-    if (problem !== undefined) return { result: "refuse", reason: `${slot.name} ${problem}` };
+    if (reading.read === "target") continue;
+    const settled = settleSlot(slot, reading, speaker.time);
+    if (!settled.ok) return { result: "refuse", reason: settled.reason };
+    const { value } = settled;
     const other = slots[slot.name];
-    if (other && other.value !== reading.value) {
-      const reason = `${slot.name} cannot be both ${other.value} and ${reading.value}`;
+    if (other && other.value !== value) {
+      const reason = `${slot.name} cannot be both ${other.value} and ${value}`;
       return { result: "refuse", reason };
     }
-    slots[slot.name] = { value: reading.value, words };
+    const part = reading.read === "number" && reading.part !== undefined ? reading.part : undefined;
+    slots[slot.name] = { value, words, ...(part === undefined ? {} : { part }) };
   }
   for (const slot of intent.slots.values()) {
     const value = slotDefault(slot);
@@ -135,17 +144,17 @@ function understand(
     targets.set(slot.name, resolved);
     slots[slot.name] = { value: resolved.value, words };
   }
-  if (tell) return ask(tell, slots, targets);
-  return act(book, plan, slots, targets);
+  const meaning = tell ? ask(tell, slots, targets) : act(book, plan, slots, targets);
+  return meaning.result === "missing" ? { ...meaning, slots } : meaning;
 }
 
 function act(
   book: Phrasebook,
-  { orders }: Plan,
+  { orders, optional }: Plan,
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
-): Meaning {
-  const carried = carryOut(book, orders, slots, targets);
+): Exclude<Meaning, NotSaid> | Missing {
+  const carried = carryOut(book, orders, slots, targets, optional);
   if (carried.result !== "effects") return carried;
   const bulk = new Set([...targets.values()].flatMap((target) => [...target.bulk]));
   const { access, effects, skipped } = guard(carried.effects, book.devices, bulk);
@@ -182,9 +191,11 @@ function ask(
   tell: TellStep,
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
-): Meaning {
+): Exclude<Meaning, NotSaid> | Missing {
   const target = tell.target.refer === "slot" ? targets.get(tell.target.slot) : undefined;
-  if (!target) return { result: "refuse", reason: "nothing was named to ask about" };
+  if (!target) {
+    return { result: "missing", slot: tell.target.refer === "slot" ? tell.target.slot : "" };
+  }
   const devices = target.devices.filter(({ voice }) => voice !== "barred").map(({ id }) => id);
   if (devices.length === 0)
     return { result: "unfit", reason: "there is nothing of the kind there" };
@@ -198,23 +209,4 @@ function ask(
   const state = typeof tell.state === "string" ? tell.state : slots[tell.state.slot]?.words;
   const question = { form: tell.form, devices, state: state ?? "", tests: testsOf(tell, slots) };
   return { ...settled, question };
-}
-
-function slotProblem(slot: Slot, value: Value): string | undefined {
-  if (!("minimum" in slot || "maximum" in slot || "step" in slot || slot.type === "integer")) {
-    return undefined;
-  }
-  const unit = slotUnit(slot);
-  const check = checkValue(
-    {
-      type: slot.type === "integer" ? "integer" : "number",
-      default: 0,
-      ...(slot.minimum === undefined ? {} : { minimum: slot.minimum }),
-      ...(slot.maximum === undefined ? {} : { maximum: slot.maximum }),
-      ...(slot.step === undefined ? {} : { multipleOf: slot.step }),
-      ...(unit === undefined ? {} : { unit }),
-    },
-    value,
-  );
-  return check.ok ? undefined : explainValueProblem(check.problem);
 }

@@ -1,30 +1,18 @@
-import { runAutomaton } from "../automaton/chart.ts";
-import { findPaths } from "../automaton/paths.ts";
 import { prepareUtterance } from "../automaton/utterance.ts";
 import { packFor } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
-import type { Nameable, Phrasebook } from "../phrasebook/model.ts";
-import type { State } from "../phrasebook/property.ts";
-import { answerQuestion } from "./answer.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import { parseLocal } from "../time/local.ts";
+import { compose } from "./compose.ts";
+import { type Conclusion, conclude } from "./conclude.ts";
+import type { HearContext } from "./context.ts";
+import { listEffects } from "./describe.ts";
 import type { Engine } from "./engine.ts";
-import { type Reading, evaluatePath } from "./evaluate.ts";
-import { spokenNames } from "./names.ts";
 import { nearMisses } from "./near.ts";
-import type { Choice, Heard, HeardBase, Why } from "./outcome.ts";
+import type { Heard, HeardBase, Why } from "./outcome.ts";
 import { outcomeVersion } from "./outcome.ts";
-import { type Ranked, rankReadings } from "./rank.ts";
-import { formatReply, replyIn } from "./reply.ts";
+import { type Speech, replyTo } from "./spoken.ts";
 import { explain } from "./why.ts";
-
-/** Where an utterance is spoken. */
-export interface HearContext {
-  /** Id of the voicepoint that hears it. */
-  at?: string;
-  /** BCP 47 tag; the phrasebook's first language when left out. */
-  language?: string;
-  /** The state of a device, for questions; the one it starts with when left out. */
-  states?: (device: string) => State | undefined;
-}
 
 /**
  * Understands one utterance. A pure function of the text and its context: it takes any text, never
@@ -34,37 +22,46 @@ export function hearUtterance(
   book: Phrasebook,
   engineFor: (language: string) => Engine,
   text: string,
-  { at, language: tag, states = () => undefined }: HearContext,
+  { at, language: tag, time, states = () => undefined }: HearContext,
 ): Heard {
   const language = homeLanguage(book, tag);
   const engine = engineFor(language);
   const words = splitWords(text, language);
   const utterance = prepareUtterance(text, words, engine.lexicon, engine.small);
-  const starts = engine.starts(utterance);
-  const ends = engine.ends(utterance);
-  const chart = runAutomaton(engine.sets, engine.types, utterance, starts);
-  const paths = findPaths(engine.network, chart, utterance, starts, ends);
   const room = at === undefined ? undefined : book.voicepoints.get(at)?.room;
-  const readings: Reading[] = [];
-  for (const path of paths.found) {
-    const reading = evaluatePath(book, engine, utterance, path, { room });
-    if (reading) readings.push(reading);
-  }
-  const ranked = rankReadings(readings, room);
-
-  const outcome = conclude(book, ranked, language);
+  const now = time === undefined ? undefined : parseLocal(time);
+  const composition = compose(book, engine, utterance, { room, time: now });
+  const { commands, other } = composition;
+  const speech = { book, pack: engine.pack, language, states };
+  const first = conclude(book, commands, language, now);
+  const outcome = other ? either(speech, first, conclude(book, other, language, now)) : first;
   return new Hearing(
     outcome,
     text,
     language,
     at,
-    () => replyTo(book, outcome, ranked, language, engine, states),
+    () => replyTo(speech, outcome),
     () => {
-      const isUnheard = outcome.outcome === "unknown" && readings.length === 0;
-      const nearest = isUnheard ? nearMisses(book, engine, utterance, chart, starts, ends) : [];
-      return explain(engine, utterance, ranked, paths, nearest);
+      const isUnheard =
+        outcome.outcome === "unknown" &&
+        commands.every(({ understood }) => understood.ranked.length === 0);
+      const nearest = isUnheard ? nearMisses(book, engine, composition.nearest) : [];
+      return explain(engine, utterance, composition, nearest);
     },
   ) as HeardBase as Heard;
+}
+
+/** Two ways to part an utterance into commands: one outcome where both come to the same. */
+function either(speech: Speech, first: Conclusion, second: Conclusion): Conclusion {
+  if (!("effects" in first) || !("effects" in second)) return "effects" in first ? first : second;
+  const effectsOf = (conclusion: typeof first): string => listEffects(conclusion.effects).join();
+  if (effectsOf(first) === effectsOf(second)) return first;
+  const choices = [first, second].map((conclusion) => ({
+    label: replyTo(speech, { ...conclusion, outcome: "act" }).replace(/\.$/u, ""),
+    intent: conclusion.intent,
+    effects: conclusion.effects,
+  }));
+  return { outcome: "unsure", choices };
 }
 
 /**
@@ -112,115 +109,4 @@ function homeLanguage({ languages }: Phrasebook, tag: string | undefined): strin
   if (tag === undefined) return first;
   const exact = languages.find((language) => language.toLowerCase() === tag.toLowerCase());
   return exact ?? languages.find((language) => packFor(language) === packFor(tag)) ?? first;
-}
-
-type DistributiveOmit<T, Key extends PropertyKey> = T extends unknown ? Omit<T, Key> : never;
-type Conclusion = DistributiveOmit<Heard, keyof HeardBase>;
-
-/** Reasons that are told of several ways to understand what cannot be done. */
-const mostReasons = 3;
-
-function conclude(book: Phrasebook, ranked: readonly Ranked[], language: string): Conclusion {
-  const best = ranked.filter(({ kept }) => kept).map(({ reading }) => reading);
-  const [only] = best;
-  // What voice is barred from does not exist as far as speech is concerned.
-  if (!only || only.meaning.result === "absent") return { outcome: "unknown" };
-  const { meaning } = only;
-  const intent = only.intent.id;
-  if (meaning.result === "unfit" || meaning.result === "refuse") {
-    const reasons = best.flatMap((reading) =>
-      "reason" in reading.meaning ? reading.meaning.reason : [],
-    );
-    const reason = [...new Set(reasons)].slice(0, mostReasons).join("; ");
-    return { outcome: "refuse", intent, reason };
-  }
-  if (best.length > 1 || meaning.result === "choices") {
-    const choices = best.flatMap((reading) => choicesOf(book, reading, language));
-    return { outcome: "unsure", choices };
-  }
-  const { slots } = meaning;
-  if (meaning.result === "tell") {
-    return { outcome: "answer", intent, slots, question: meaning.question };
-  }
-  const { effects, skipped, access } = meaning;
-  if (effects.length === 0) return { outcome: "answer", intent, slots };
-  const outcome = access === "free" ? "act" : access;
-  return { outcome, intent, slots, effects, skipped };
-}
-
-function choicesOf(
-  book: Phrasebook,
-  { intent, meaning, pattern }: Reading,
-  language: string,
-): Choice[] {
-  switch (meaning.result) {
-    case "do":
-      return [{ label: pattern.text, intent: intent.id, effects: meaning.effects }];
-    case "tell":
-      return [{ label: pattern.text, intent: intent.id, effects: [] }];
-    case "choices":
-      return meaning.options.map(({ label: said, devices }) => {
-        const [device] = devices;
-        const own = device && devices.length === 1 ? nameIn(book, device, language) : undefined;
-        const label = own ?? said;
-        const room = book.rooms.get(device?.room ?? "");
-        const place = room && nameIn(book, room, language);
-        const full = place === undefined ? label : `${label} (${place})`;
-        return { label: full, intent: intent.id, effects: [] };
-      });
-    default:
-      return [{ label: meaning.reason, intent: intent.id, effects: [] }];
-  }
-}
-
-function replyTo(
-  book: Phrasebook,
-  outcome: Conclusion,
-  ranked: readonly Ranked[],
-  language: string,
-  { pack }: Engine,
-  states: NonNullable<HearContext["states"]>,
-): string {
-  switch (outcome.outcome) {
-    case "answer":
-    case "act": {
-      if ("question" in outcome) {
-        return answerQuestion(book, pack, language, outcome.question, states);
-      }
-      const own = replyIn(ranked[0]?.reading.intent.reply ?? new Map(), language);
-      const variables = Object.fromEntries(
-        Object.entries(outcome.slots).map(([name, { value, words }]) => [
-          name,
-          typeof value === "number" ? value : words || value,
-        ]),
-      );
-      return formatReply(own?.text ?? pack.replies.act, language, variables);
-    }
-    case "unsure": {
-      const list = new Intl.ListFormat(language, { type: "disjunction" });
-      const choices = list.format(outcome.choices.map(({ label }) => label));
-      return formatReply(pack.replies.unsure, language, { choices });
-    }
-    case "refuse":
-      return formatReply(pack.replies.refuse, language, {
-        reason: withNames(book, outcome.reason, language),
-      });
-    default:
-      return formatReply(pack.replies[outcome.outcome], language, {});
-  }
-}
-
-/** A reason as it is spoken: with the names of devices in the place of their ids. */
-function withNames(book: Phrasebook, reason: string, language: string): string {
-  return reason
-    .split(" ")
-    .map((word) => {
-      const device = book.devices.get(word);
-      return (device && nameIn(book, device, language)) ?? word;
-    })
-    .join(" ");
-}
-
-function nameIn(book: Phrasebook, entity: Nameable, language: string): string | undefined {
-  return spokenNames(entity, language, book.languages[0] ?? language)[0]?.text;
 }

@@ -42,6 +42,11 @@ export function gatherNames(
   return { trie, holders };
 }
 
+/** What something is called in a language. */
+export function nameIn(book: Phrasebook, entity: Nameable, language: string): string | undefined {
+  return spokenNames(entity, language, book.languages[0] ?? language)[0]?.text;
+}
+
 /** The names of something in a language. */
 export function spokenNames(entity: Nameable, language: string, first: string): readonly Name[] {
   const own = entity.names.filter((name) => name.language === language);

@@ -8,6 +8,7 @@ import { printPosition } from "../source/position.ts";
 import type { Engine } from "./engine.ts";
 import type { Holder } from "./names.ts";
 import type { NearMiss } from "./outcome.ts";
+import type { Understood } from "./understand.ts";
 
 /** Near misses that are told. */
 const mostTold = 3;
@@ -32,10 +33,7 @@ interface Change {
 export function nearMisses(
   book: Phrasebook,
   engine: Engine,
-  utterance: Utterance,
-  chart: Chart,
-  starts: ReadonlySet<number>,
-  ends: ReadonlySet<number>,
+  { utterance, chart, starts, ends }: Understood,
 ): NearMiss[] {
   const changes = singleChanges(engine, utterance, chart, starts, ends);
   const told = new Map<string, NearMiss>();

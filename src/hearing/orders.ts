@@ -17,7 +17,14 @@ import { type Devices, devicesOf } from "./targets.ts";
 /** Why nothing is done: a value that cannot be, or something that has no such thing at all. */
 export type Refusal = { result: "refuse"; reason: string } | { result: "unfit"; reason: string };
 
-export type Carried = { result: "effects"; effects: Effect[]; skipped: Skipped[] } | Refusal;
+/** A slot that is needed was not said. */
+export interface Missing {
+  result: "missing";
+  slot: string;
+}
+
+export type Carried =
+  { result: "effects"; effects: Effect[]; skipped: Skipped[] } | Missing | Refusal;
 
 /** Works out what orders come to for each device, holding every value against what it can be. */
 export function carryOut(
@@ -25,20 +32,24 @@ export function carryOut(
   orders: readonly Order[],
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
+  optional: ReadonlySet<string>,
 ): Carried {
   const sets = new Map<string, Record<string, Value>>();
   const others: Effect[] = [];
   const skipped: Skipped[] = [];
   const failed = new Map<string, Refusal>();
   for (const order of orders) {
+    const unsaid = unsaidSlot(order, slots, targets);
+    if (unsaid !== undefined) {
+      if (optional.has(unsaid)) continue;
+      return { result: "missing", slot: unsaid };
+    }
     const devices = targetDevices(book, order.target, targets);
-    if (!devices) return missing(order.target.refer === "slot" ? order.target.slot : "");
     const written = valueOf(order);
-    const value = written?.refer === "slot" ? slots[written.slot]?.value : written?.value;
-    if (written && value === undefined)
-      return missing(written.refer === "slot" ? written.slot : "");
+    const said = written?.refer === "slot" ? slots[written.slot] : undefined;
+    const value = written?.refer === "slot" ? said?.value : written?.value;
     for (const device of devices) {
-      const outcome = orderDevice(device, order, value);
+      const outcome = orderDevice(device, order, value, said?.part);
       if (outcome.result === "skip") {
         skipped.push({ device: device.id, reason: outcome.reason });
       } else if (outcome.result === "set") {
@@ -81,8 +92,16 @@ function valueOf(order: Order): ValueReference | undefined {
   }
 }
 
-function missing(slot: string): Refusal {
-  return { result: "refuse", reason: `nothing was said for ${slot}` };
+/** A slot that an order needs and that nothing was said for. */
+function unsaidSlot(
+  order: Order,
+  slots: Readonly<Record<string, SlotValue>>,
+  targets: ReadonlyMap<string, Devices>,
+): string | undefined {
+  const { target } = order;
+  if (target.refer === "slot" && !targets.has(target.slot)) return target.slot;
+  const written = valueOf(order);
+  return written?.refer === "slot" && !slots[written.slot] ? written.slot : undefined;
 }
 
 type Ordered =
@@ -91,7 +110,12 @@ type Ordered =
   | { result: "skip"; reason: string }
   | Refusal;
 
-function orderDevice(device: Device, order: Order, value: Value | undefined): Ordered {
+function orderDevice(
+  device: Device,
+  order: Order,
+  value: Value | undefined,
+  part: number | undefined,
+): Ordered {
   const { id } = device;
   if (order.order === "call") {
     const { action } = order;
@@ -109,10 +133,13 @@ function orderDevice(device: Device, order: Order, value: Value | undefined): Or
     if (typeof value !== "number" || (schema.type !== "number" && schema.type !== "integer")) {
       return { result: "unfit", reason: `the ${property} of ${id} is no number` };
     }
-    return {
-      result: "effect",
-      effect: { device: id, nudge: { [property]: value * order.factor } },
-    };
+    const by = { [property]: value * order.factor };
+    // "By half" is half of what it is now.
+    const effect: Effect =
+      part === undefined
+        ? { device: id, nudge: by }
+        : { device: id, scale: { [property]: 1 + part * order.factor } };
+    return { result: "effect", effect };
   }
   const check = checkValue(schema, value ?? "");
   if (check.ok) return { result: "set", property, value: check.value };
@@ -130,8 +157,8 @@ function targetDevices(
   book: Phrasebook,
   target: TargetReference,
   targets: ReadonlyMap<string, Devices>,
-): readonly Device[] | undefined {
-  if (target.refer === "slot") return targets.get(target.slot)?.devices;
+): readonly Device[] {
+  if (target.refer === "slot") return targets.get(target.slot)?.devices ?? [];
   const maps = {
     device: book.devices,
     group: book.groups,

@@ -6,12 +6,42 @@ import type { Position } from "../source/position.ts";
 export const outcomeVersion = 1;
 
 /** Something that a phrase asks of one device: values that its properties shall have, and others. */
-export type Effect =
-  | { device: string; set: Readonly<Record<string, Value>> }
-  /** Amounts to add, which the home turns into values. */
-  | { device: string; nudge: Readonly<Record<string, number>> }
-  /** An action to invoke. */
-  | { device: string; call: string; with?: Value };
+export type Effect = EffectBase &
+  (
+    | { set: Readonly<Record<string, Value>> }
+    /** Amounts to add, which the home turns into values. */
+    | { nudge: Readonly<Record<string, number>> }
+    /** Factors to multiply with, which the home turns into values. */
+    | { scale: Readonly<Record<string, number>> }
+    /** An action to invoke. */
+    | { call: string; with?: Value }
+  );
+
+interface EffectBase {
+  device: string;
+  /** Left out for what is done at once and stays. */
+  when?: When;
+}
+
+/**
+ * When something begins and ends: after seconds or at a local time, for seconds or until a local
+ * time. Local times are `2026-03-02T18:30`, or `18:30` where it was not known what day it is.
+ */
+export interface When {
+  in?: number;
+  at?: string;
+  for?: number;
+  until?: string;
+}
+
+/** One of several commands in an utterance. */
+export interface HeardCommand {
+  intent: string;
+  slots: Readonly<Record<string, SlotValue>>;
+  effects: readonly Effect[];
+  skipped: readonly Skipped[];
+  question?: Question;
+}
 
 /** A question about states: whose, and what is wanted. */
 export type Question =
@@ -33,7 +63,7 @@ export interface Skipped {
 
 /** What hearing an utterance comes to. */
 export type Heard =
-  HeardAct | HeardGuarded | HeardAnswer | HeardUnsure | HeardRefuse | HeardUnknown;
+  HeardAct | HeardGuarded | HeardAnswer | HeardAsk | HeardUnsure | HeardRefuse | HeardUnknown;
 
 export interface HeardBase {
   version: typeof outcomeVersion;
@@ -51,10 +81,14 @@ export interface HeardBase {
 /** One meaning, and effects. */
 export interface HeardAct extends HeardBase {
   outcome: "act";
+  /** Of several commands, that of the first. */
   intent: string;
   slots: Readonly<Record<string, SlotValue>>;
+  /** Of several commands, those of all in the order said. */
   effects: readonly Effect[];
   skipped: readonly Skipped[];
+  /** Each command, when there are several. */
+  commands?: readonly HeardCommand[];
 }
 
 /** One meaning, and effects that wait: for a yes, or for the spoken code. */
@@ -64,6 +98,7 @@ export interface HeardGuarded extends HeardBase {
   slots: Readonly<Record<string, SlotValue>>;
   effects: readonly Effect[];
   skipped: readonly Skipped[];
+  commands?: readonly HeardCommand[];
 }
 
 /** One meaning, which changes nothing and says something. */
@@ -73,6 +108,17 @@ export interface HeardAnswer extends HeardBase {
   slots: Readonly<Record<string, SlotValue>>;
   /** What was asked, if it was a question about states. */
   question?: Question;
+  commands?: readonly HeardCommand[];
+}
+
+/** One meaning, for which something that is needed was not said. */
+export interface HeardAsk extends HeardBase {
+  outcome: "ask";
+  intent: string;
+  /** The slot that nothing was said for. */
+  slot: string;
+  /** Those that something was said for. */
+  slots: Readonly<Record<string, SlotValue>>;
 }
 
 /** Several meanings, and nothing that decides between them. */
@@ -105,6 +151,8 @@ export interface SlotValue {
   value: Value;
   /** As said; empty for a default. */
   words: string;
+  /** Said as a part of a whole: 0.5 for "half". */
+  part?: number;
 }
 
 /** Everything that led to an outcome. */
@@ -123,7 +171,7 @@ export interface WordRole {
   /** UTF-16 offsets in the utterance. */
   start: number;
   end: number;
-  role: "pattern" | "slot" | "small" | "courtesy" | "unused";
+  role: "pattern" | "slot" | "small" | "courtesy" | "when" | "joiner" | "unused";
   /** The slot that it fills. */
   slot?: string;
   /** Where the pattern, fragment or name that took it is written. */
@@ -132,6 +180,8 @@ export interface WordRole {
 
 /** One way to understand the utterance, and why it was kept or dropped. */
 export interface ReadingWhy {
+  /** Of several commands in the utterance the one that it is about, from 1. */
+  command?: number;
   intent: string;
   pattern: string;
   at: Position;

@@ -23,8 +23,8 @@ const rules: readonly RankRule[] = [
   { lost: "an alias, where another has it as a name", score: ({ aliases }) => -aliases },
   { lost: "not in the speaker's room", score: (reading, room) => inRoom(reading, room) },
   {
-    lost: "its value cannot be, where another's can",
-    score: ({ meaning }) => (meaning.result === "refuse" ? 0 : 1),
+    lost: "its value cannot be or was not said, where another's is",
+    score: ({ meaning }) => ({ refuse: 0, missing: 1 })[meaning.result as string] ?? 2,
   },
 ];
 
@@ -75,8 +75,13 @@ export function rankReadings(readings: readonly Reading[], room: string | undefi
 /** Equal for effects that are the same, in whatever order their properties were written. */
 function effectKey(effect: Effect): string {
   if ("call" in effect) return JSON.stringify(effect);
-  const [kind, values] = "set" in effect ? ["set", effect.set] : ["nudge", effect.nudge];
-  return JSON.stringify([effect.device, kind, Object.entries(values as object).sort()]);
+  const [kind, values] =
+    "set" in effect
+      ? ["set", effect.set]
+      : "nudge" in effect
+        ? ["nudge", effect.nudge]
+        : ["scale", effect.scale];
+  return JSON.stringify([effect.device, kind, Object.entries(values).sort()]);
 }
 
 /** Equal for readings that would do the same; without effects, for those of one intent. */
@@ -90,6 +95,8 @@ function meaningKey({ meaning, intent }: Reading): string {
       return `tell ${JSON.stringify(meaning.question)}`;
     case "choices":
       return `choices ${meaning.options.map(({ value }) => value).join()}`;
+    case "missing":
+      return `missing ${intent.id} ${meaning.slot}`;
     default:
       return `${meaning.result} ${meaning.reason}`;
   }

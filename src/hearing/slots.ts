@@ -7,28 +7,24 @@ import { splitWords } from "../language/words.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { type StateWord, stateWords } from "../language/vocabulary.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
-import { createTrie } from "../lexicon/trie.ts";
-import type { ChoiceValue, Phrasebook } from "../phrasebook/model.ts";
+import type { ChoiceValue, NamedColour, Phrasebook } from "../phrasebook/model.ts";
 import type { Value } from "../phrasebook/property.ts";
+import type { ClockReading } from "./clock.ts";
+import type { DateReading } from "./dates.ts";
 import type { TargetExpression } from "./expression.ts";
+import { recognisePhrases } from "./phrases.ts";
 
 /** What words in a slot were taken for. */
 export type SlotReading =
-  | { read: "number"; value: number }
+  | { read: "number"; value: number; /** A part of a whole: "half". */ part?: number }
+  | { read: "time"; time: ClockReading }
+  | { read: "date"; date: DateReading }
   | { read: "value"; value: Value }
   | { read: "state"; state: StateWord }
   | { read: "target"; target: TargetExpression };
 
 interface SlotMatch extends Match {
   value: SlotReading;
-}
-
-/** A number alone. */
-export function recogniseNumber(reader: NumberReader): Recognise {
-  return ({ texts }, from) =>
-    reader(texts, from).map(({ end, value }): SlotMatch => {
-      return { end, value: { read: "number", value } };
-    });
 }
 
 /**
@@ -46,7 +42,12 @@ export function recogniseQuantity(
       const ends = units
         .filter((words) => words.every((word, index) => texts[end + index] === word))
         .map((words) => end + words.length);
-      const bare: SlotReading = { read: "number", value: fraction ? value * whole : value };
+      const part = fraction && whole !== 1 ? { part: value } : {};
+      const bare: SlotReading = {
+        read: "number",
+        value: fraction ? value * whole : value,
+        ...part,
+      };
       const counted: SlotReading = { read: "number", value };
       const withUnit = ends.map((after) => ({ end: after, value: counted }));
       return value >= bareFrom ? [{ end, value: bare }, ...withUnit] : withUnit;
@@ -79,31 +80,42 @@ export function recogniseChoice(
     });
 }
 
-/** Phrases that stand for readings. */
-export function recognisePhrases(
-  phrases: readonly { said: string; reading: SlotReading }[],
-  language: string,
-  lexicon: Lexicon,
-): Recognise {
-  const trie = createTrie<SlotReading>();
-  for (const { said, reading } of phrases) {
-    const words = splitWords(said, language).map((word) => lexicon.add(word.text));
-    if (words.length > 0) trie.insert(words, reading);
-  }
-  return ({ numbers }, from) => {
-    const found: SlotMatch[] = [];
-    trie.match(numbers, from, (end, readings) => {
-      for (const value of readings) found.push({ end, value });
-    });
-    return found;
+/** An ordinal number: "third", "21st". */
+export function recogniseOrdinal({ numbers, language }: LanguagePack, lexicon: Lexicon): Recognise {
+  const spoken = Array.from({ length: 100 }, (_, index) => {
+    const written = numbers.ordinal(index + 1);
+    const endings = numbers.ordinalEndings
+      .filter(([from]) => written.endsWith(from))
+      .map(([from, to]) => written.slice(0, -from.length) + to);
+    const reading = { read: "number", value: index + 1 } as const;
+    return [written, ...endings].map((said) => ({ said, reading }));
+  });
+  const inWords = recognisePhrases<SlotReading>(spoken.flat(), language, lexicon);
+  return (utterance, from) => {
+    const digits = /^\d{1,4}$/.exec(utterance.texts[from] ?? "");
+    if (!digits) return inWords(utterance, from);
+    const isSigned = numbers.ordinalSigns.includes(utterance.texts[from + 1] ?? "");
+    const value: SlotReading = { read: "number", value: Number(digits[0]) };
+    return [{ end: from + (isSigned ? 2 : 1), value }];
   };
 }
 
-/** A colour: by a name in the language, by its CSS name (CSS Color 4, section 6.1), or `#rrggbb`. */
-export function recogniseColour(pack: LanguagePack, lexicon: Lexicon): Recognise {
-  const own = Object.entries(pack.colours).flatMap(([value, said]) =>
-    said.map((text) => ({ said: text, reading: { read: "value", value } as const })),
-  );
+/** A colour: by a name of the phrasebook or the language, by its CSS name (CSS Color 4, section 6.1), or `#rrggbb`. */
+export function recogniseColour(
+  pack: LanguagePack,
+  colours: readonly NamedColour[],
+  lexicon: Lexicon,
+): Recognise {
+  const ofHome = colours
+    .filter(({ language }) => language.split("-")[0] === pack.language)
+    .map(({ value, text }) => ({ said: text, reading: { read: "value", value } as const }));
+  const taken = new Set(ofHome.map(({ said }) => said));
+  const own = Object.entries(pack.colours)
+    .flatMap(([value, said]) =>
+      said.map((text) => ({ said: text, reading: { read: "value", value } as const })),
+    )
+    .filter(({ said }) => !taken.has(said))
+    .concat(ofHome);
   const known = new Set(own.map(({ said }) => said));
   const css = Object.entries(colorNames)
     .filter(([name]) => !known.has(name))
@@ -111,7 +123,7 @@ export function recogniseColour(pack: LanguagePack, lexicon: Lexicon): Recognise
       const value = `#${((red << 16) | (green << 8) | blue).toString(16).padStart(6, "0")}`;
       return { said, reading: { read: "value", value } as const };
     });
-  const named = recognisePhrases([...own, ...css], pack.language, lexicon);
+  const named = recognisePhrases<SlotReading>([...own, ...css], pack.language, lexicon);
   return (utterance, from) => {
     const hex = /^#(?:([0-9a-f]{6})|([0-9a-f])([0-9a-f])([0-9a-f]))$/.exec(
       utterance.texts[from] ?? "",
@@ -128,7 +140,7 @@ export function recogniseState(pack: LanguagePack, lexicon: Lexicon): Recognise 
   const phrases = stateWords.flatMap((state) =>
     pack.states[state].map((said) => ({ said, reading: { read: "state", state } as const })),
   );
-  return recognisePhrases(phrases, pack.language, lexicon);
+  return recognisePhrases<SlotReading>(phrases, pack.language, lexicon);
 }
 
 /** A value that some device lists for a property, by the words of the language or as written. */
@@ -145,5 +157,5 @@ export function recogniseValue(
     const said = pack.values[property]?.[value] ?? [value];
     return said.map((text) => ({ said: text, reading: { read: "value", value } as const }));
   });
-  return recognisePhrases(phrases, pack.language, lexicon);
+  return recognisePhrases<SlotReading>(phrases, pack.language, lexicon);
 }

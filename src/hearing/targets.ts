@@ -1,4 +1,5 @@
 import type { Device, Nameable, Phrasebook, TargetSlot } from "../phrasebook/model.ts";
+import type { LocalTime } from "../time/local.ts";
 import type { PlaceExpression, TargetExpression } from "./expression.ts";
 import type { Holder } from "./names.ts";
 import type { Skipped } from "./outcome.ts";
@@ -40,6 +41,8 @@ export interface Asked {
 /** Where the speaker stands. */
 export interface Speaker {
   room: string | undefined;
+  /** What time it is there, if that is known. */
+  time?: LocalTime | undefined;
 }
 
 /** The devices under a device, group, room or zone, each once, in the order of the phrasebook. */
@@ -67,6 +70,10 @@ export function resolveTarget(
 ): Resolved {
   if (asked.slot.named && !isNamed(expression)) {
     return { result: "unfit", reason: "it has to be named itself" };
+  }
+  const { sort } = asked.slot;
+  if (sort && expression.target !== "named") {
+    return { result: "unfit", reason: `a ${sort} has to be named itself` };
   }
   switch (expression.target) {
     case "named":
@@ -118,7 +125,7 @@ function resolveNamed(
   const ordered = [...holders].sort((a, b) => Number(a.name.alias) - Number(b.name.alias));
   for (const holder of ordered) {
     const { entity } = holder;
-    if (seen.has(entity)) continue;
+    if (seen.has(entity) || entity.type !== (asked.slot.sort ?? entity.type)) continue;
     seen.add(entity);
     const sorted = sortDevices(devicesOf(book, entity), asked);
     const isBarred = entity.type === "device" && entity.voice === "barred";

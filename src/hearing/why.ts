@@ -1,7 +1,8 @@
-import type { Paths } from "../automaton/paths.ts";
 import type { Utterance } from "../automaton/utterance.ts";
+import type { Composition } from "./compose.ts";
 import type { Engine } from "./engine.ts";
 import { printQuantity } from "../phrasebook/property.ts";
+import { printDuration } from "../time/duration.ts";
 import { slotUnit } from "../phrasebook/slots.ts";
 import type { Meaning, Reading } from "./evaluate.ts";
 import type { TargetExpression } from "./expression.ts";
@@ -14,47 +15,62 @@ import type { Ranked } from "./rank.ts";
 export function explain(
   engine: Engine,
   utterance: Utterance,
-  ranked: readonly Ranked[],
-  paths: Paths,
+  composition: Composition,
   nearest: readonly NearMiss[],
 ): Why {
-  const [first] = ranked;
+  const { commands } = composition;
   return {
-    words: wordRoles(engine, utterance, first?.reading),
-    readings: ranked.map(readingWhy),
+    words: wordRoles(engine, utterance, composition),
+    readings: commands.flatMap(({ understood }, index) =>
+      understood.ranked.map((ranked) =>
+        commands.length === 1 ? readingWhy(ranked) : { command: index + 1, ...readingWhy(ranked) },
+      ),
+    ),
     nearest,
-    cut: paths.cut,
+    cut: commands.some(({ understood }) => understood.paths.cut),
   };
 }
 
 function wordRoles(
   { network }: Engine,
-  utterance: Utterance,
-  reading: Reading | undefined,
+  whole: Utterance,
+  { commands, whenWords, joinerWords }: Composition,
 ): WordRole[] {
-  const { words, small } = utterance;
-  const roles = words.map(({ start, end }, index): WordRole => {
-    const text = utterance.text.slice(start, end);
-    if (!reading) return { text, start, end, role: "unused" };
-    const inside = index >= reading.path.from && index < reading.path.end;
-    const role = !inside ? "courtesy" : small[index] ? "small" : "unused";
-    return { text, start, end, role };
-  });
-  for (const { state, from, end } of reading?.path.steps ?? []) {
-    const slot = network.slot[state];
-    for (let index = from; index < end; index++) {
-      const role = roles[index];
-      if (!role || !reading) continue;
-      role.role = slot === undefined ? "pattern" : "slot";
-      role.at = reading.pattern.at;
-      if (slot !== undefined) {
+  const roles = new Map<number, WordRole>();
+  for (const { start, end } of whole.words) {
+    const role = whenWords.has(start) ? "when" : joinerWords.has(start) ? "joiner" : "unused";
+    roles.set(start, { text: whole.text.slice(start, end), start, end, role });
+  }
+  const done = new Set<number>();
+  for (const { understood } of commands) {
+    const reading = understood.ranked[0]?.reading;
+    if (!reading) continue;
+    const { words, small } = understood.utterance;
+    // Words that a command takes over from the one before it have their role from that.
+    const open = words.flatMap(({ start }, index) => (done.has(start) ? [] : [index]));
+    const roleAt = (index: number): WordRole | undefined =>
+      open.includes(index) ? roles.get(words[index]?.start ?? -1) : undefined;
+    for (const index of open) {
+      const inside = index >= reading.path.from && index < reading.path.end;
+      const role = roleAt(index);
+      if (role) role.role = !inside ? "courtesy" : small[index] ? "small" : "unused";
+    }
+    for (const { state, from, end } of reading.path.steps) {
+      const slot = network.slot[state];
+      for (let index = from; index < end; index++) {
+        const role = roleAt(index);
+        if (!role) continue;
+        role.role = slot === undefined ? "pattern" : "slot";
+        role.at = reading.pattern.at;
+        if (slot === undefined) continue;
         role.slot = slot;
         const holder = holderOf(reading, slot);
         if (holder) role.at = holder.name.at;
       }
     }
+    for (const { start } of words) done.add(start);
   }
-  return roles;
+  return [...roles.values()];
 }
 
 /** The one name that a slot was settled on, if it was one. */
@@ -85,7 +101,11 @@ function readingWhy({ reading, kept, rule }: Ranked): ReadingWhy {
 function describeFilling({ slot, reading }: Filling, meaning: Meaning): string {
   switch (reading.read) {
     case "number":
+      if (slot.type === "duration") return printDuration(reading.value);
       return printQuantity(reading.value, slotUnit(slot));
+    case "time":
+    case "date":
+      return String("slots" in meaning ? (meaning.slots[slot.name]?.value ?? "") : "");
     case "value":
       return String(reading.value);
     case "state":

@@ -1,5 +1,6 @@
 import { type Engine, createEngine } from "../hearing/engine.ts";
-import { type HearContext, hearUtterance } from "../hearing/hear.ts";
+import type { HearContext } from "../hearing/context.ts";
+import { hearUtterance } from "../hearing/hear.ts";
 import type { Heard } from "../hearing/outcome.ts";
 import type { Source, SourceText } from "../phrasebook/document.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";

@@ -33,6 +33,8 @@ export interface Performed {
   changes: readonly Change[];
   /** Actions that were invoked. */
   calls: readonly Call[];
+  /** What is to be done later. */
+  later: readonly Effect[];
   /** What is said. */
   reply: string;
 }
@@ -64,15 +66,18 @@ export function performHeard(book: Phrasebook, store: StateStore, heard: Heard):
     const pack = packFor(heard.language);
     const { question, language } = heard;
     const reply = pack ? answerQuestion(book, pack, language, question, store.get) : heard.reply;
-    return { changes: [], calls: [], reply };
+    return { changes: [], calls: [], later: [], reply };
   }
   const changes: Change[] = [];
   const calls: Call[] = [];
+  const later: Effect[] = [];
   for (const effect of heard.outcome === "act" ? heard.effects : []) {
-    if ("call" in effect) calls.push(effect);
+    const isLater = effect.when?.in !== undefined || effect.when?.at !== undefined;
+    if (isLater) later.push(effect);
+    else if ("call" in effect) calls.push(effect);
     else changes.push(...changeStates(book, store, effect));
   }
-  return { changes, calls, reply: heard.reply };
+  return { changes, calls, later, reply: heard.reply };
 }
 
 function changeStates(
@@ -84,10 +89,12 @@ function changeStates(
   const values: Record<string, Value> = {};
   if ("set" in effect) Object.assign(values, effect.set);
   else {
-    for (const [property, by] of Object.entries(effect.nudge)) {
+    const isNudge = "nudge" in effect;
+    for (const [property, amount] of Object.entries(isNudge ? effect.nudge : effect.scale)) {
       const schema = book.devices.get(device)?.properties.get(property);
       const from = store.get(device)[property];
-      if (schema && typeof from === "number") values[property] = nudged(schema, from, by);
+      if (!schema || typeof from !== "number") continue;
+      values[property] = nudged(schema, isNudge ? from + amount : from * amount);
     }
   }
   const changes: Change[] = [];
@@ -99,10 +106,9 @@ function changeStates(
   return changes;
 }
 
-/** A nudge goes no further than the end of the range, and lands on a step. */
-function nudged(schema: DataSchema, from: number, by: number): number {
+/** A relative change goes no further than the end of the range, and lands on a step. */
+function nudged(schema: DataSchema, wanted: number): number {
   const step = schema.multipleOf ?? (schema.type === "integer" ? 1 : undefined);
-  const wanted = from + by;
   const landed = step === undefined ? wanted : Math.round(wanted / step) * step;
   const within = Math.min(schema.maximum ?? landed, Math.max(schema.minimum ?? landed, landed));
   return Number(within.toPrecision(12));

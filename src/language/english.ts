@@ -1,4 +1,4 @@
-import { toCardinal } from "n2words/en-GB";
+import { toCardinal, toOrdinal } from "n2words/en-GB";
 import type { LanguagePack } from "./pack.ts";
 
 const flick = "(turn | switch | put | flick | power)";
@@ -19,6 +19,9 @@ export const english: LanguagePack = {
       ["one hundred", "hundred"],
       ["zero", "nought"],
     ],
+    ordinal: toOrdinal,
+    ordinalEndings: [],
+    ordinalSigns: ["st", "nd", "rd", "th"],
     optional: ["and"],
     thousand: { word: "thousand", joined: false },
     minus: ["minus", "negative"],
@@ -31,6 +34,50 @@ export const english: LanguagePack = {
     ],
     fractionJoiners: ["and"],
     fractionEndings: [],
+  },
+  times: {
+    units: {
+      second: ["second", "seconds", "sec", "secs", "s"],
+      minute: ["minute", "minutes", "min", "mins", "m"],
+      hour: ["hour", "hours", "hr", "hrs", "h"],
+      day: ["day", "days"],
+      week: ["week", "weeks"],
+    },
+    one: ["a", "an"],
+    durations: {
+      30: ["half a minute"],
+      900: ["quarter of an hour", "a quarter of an hour", "quarter hour"],
+      1800: ["half an hour", "half hour", "a half hour"],
+      2700: ["three quarters of an hour"],
+    },
+    joiners: ["and"],
+    clock: [
+      { said: ["$hour [o'clock]", "$hour hundred hours"] },
+      { said: ["$hour $tens", "$hour (oh | o) $minute"] },
+      { said: ["half [past] $hour"], minutes: 30 },
+      { said: ["[a] quarter past $hour"], minutes: 15 },
+      { said: ["[a] quarter to $hour"], minutes: -15 },
+      { said: ["$minute [minute | minutes] past $hour"] },
+      { said: ["$minute [minute | minutes] to $hour"], before: true },
+    ],
+    moments: { "00:00": ["midnight"], "12:00": ["noon", "midday"] },
+    morning: ["$time (am | a m)", "$time [o'clock] in the morning", "$time this morning"],
+    afternoon: [
+      "$time (pm | p m)",
+      "$time [o'clock] in the (afternoon | evening)",
+      "$time (this (afternoon | evening) | tonight)",
+    ],
+    night: ["$time [o'clock] at night"],
+    days: { 0: ["today"], 1: ["tomorrow"], 2: ["the day after tomorrow", "day after tomorrow"] },
+    weekday: ["[on] [next | this | this coming] $weekday"],
+    date: ["[on] [the] $day [of] $month [$year]", "[on] $month [the] $day [$year]"],
+    when: {
+      in: ["(in | after) $duration", "$duration from now"],
+      at: ["at $time [$date]", "[at] $date at $time"],
+      for: ["for [the next] $duration"],
+      until: ["(until | till) $time [$date]", "(until | till) $date at $time"],
+    },
+    then: ["and", "then", "and then", "after that", "and after that"],
   },
   units: {
     percent: ["percent", "per cent", "%"],
@@ -752,5 +799,10 @@ export const english: LanguagePack = {
     act: "Done.",
     confirm: "Are you sure?",
     code: "What is the code?",
+    ask: "What {$slot}?",
+    in: "In {$duration}: {$reply}",
+    at: "At {$time}: {$reply}",
+    for: "For {$duration}: {$reply}",
+    until: "Until {$time}: {$reply}",
   },
 };

@@ -1,4 +1,4 @@
-import { toCardinal } from "n2words/de-DE";
+import { toCardinal, toOrdinal } from "n2words/de-DE";
 import type { LanguagePack } from "./pack.ts";
 
 const flick = "(schalte | schalt | mache | mach | stelle | stell | knipse | knips)";
@@ -19,6 +19,14 @@ export const german: LanguagePack = {
       ["eins", "einen"],
       ["zwei", "zwo"],
     ],
+    ordinal: toOrdinal,
+    ordinalEndings: [
+      ["e", "en"],
+      ["e", "er"],
+      ["e", "es"],
+      ["e", "em"],
+    ],
+    ordinalSigns: [],
     optional: ["und"],
     thousand: { word: "tausend", joined: true },
     minus: ["minus"],
@@ -32,6 +40,54 @@ export const german: LanguagePack = {
     ],
     fractionJoiners: ["und"],
     fractionEndings: [{ value: 0.5, ending: "einhalb" }],
+  },
+  times: {
+    units: {
+      second: ["Sekunde", "Sekunden", "Sek", "s"],
+      minute: ["Minute", "Minuten", "Min", "m"],
+      hour: ["Stunde", "Stunden", "Std", "h"],
+      day: ["Tag", "Tage", "Tagen"],
+      week: ["Woche", "Wochen"],
+    },
+    one: ["eine", "einer", "einen", "einem", "ein"],
+    durations: {
+      30: ["eine halbe Minute", "einer halben Minute"],
+      900: ["Viertelstunde", "eine Viertelstunde", "einer Viertelstunde"],
+      1800: ["halbe Stunde", "eine halbe Stunde", "einer halben Stunde"],
+      2700: ["Dreiviertelstunde", "eine Dreiviertelstunde", "einer Dreiviertelstunde"],
+    },
+    joiners: ["und"],
+    clock: [
+      { said: ["$hour [Uhr]", "($clock | $dotted) Uhr"] },
+      { said: ["$hour Uhr $minute"] },
+      { said: ["halb $hour"], minutes: -30 },
+      { said: ["Viertel nach $hour"], minutes: 15 },
+      { said: ["Viertel vor $hour", "(dreiviertel | drei Viertel) $hour"], minutes: -15 },
+      { said: ["fünf vor halb $hour"], minutes: -35 },
+      { said: ["fünf nach halb $hour"], minutes: -25 },
+      { said: ["$minute [Minute | Minuten] nach $hour"] },
+      { said: ["$minute [Minute | Minuten] vor $hour"], before: true },
+    ],
+    moments: { "00:00": ["Mitternacht"], "12:00": ["Mittag", "zwölf Uhr mittags"] },
+    morning: [
+      "$time (morgens | früh | vormittags | am Morgen | am Vormittag)",
+      "(morgens | vormittags) um $time",
+    ],
+    afternoon: [
+      "$time (nachmittags | abends | am Nachmittag | am Abend)",
+      "(nachmittags | abends) um $time",
+    ],
+    night: ["$time (nachts | in der Nacht)", "nachts um $time"],
+    days: { 0: ["heute"], 1: ["morgen"], 2: ["übermorgen"] },
+    weekday: ["[am] [nächsten | kommenden | diesen] $weekday"],
+    date: ["[am] [den] $day $month [$year]"],
+    when: {
+      in: ["(in | nach) $duration", "$duration später"],
+      at: ["um $time [$date]", "$date um $time"],
+      for: ["für [die nächsten | die nächste] $duration", "$duration lang"],
+      until: ["bis [um] $time [$date]", "bis $date um $time"],
+    },
+    then: ["und", "dann", "und dann", "danach", "und danach", "anschließend"],
   },
   units: {
     percent: ["prozent", "%"],
@@ -757,5 +813,10 @@ export const german: LanguagePack = {
     act: "Erledigt.",
     confirm: "Wirklich?",
     code: "Wie lautet der Code?",
+    ask: "Welcher Wert für {$slot}?",
+    in: "In {$duration}: {$reply}",
+    at: "Um {$time}: {$reply}",
+    for: "Für {$duration}: {$reply}",
+    until: "Bis {$time}: {$reply}",
   },
 };

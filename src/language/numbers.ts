@@ -51,21 +51,41 @@ export function createNumberReader(pack: LanguagePack): NumberReader {
     return found;
   };
 
+  /** Thousands in one word with what they count, and what follows them within it or after it. */
   const joined = (words: readonly string[], from: number): Part[] => {
-    const { word: thousand } = data.thousand;
     const word = words[from] ?? "";
-    const cut = word.indexOf(thousand);
-    if (!data.thousand.joined || cut < 0) return [];
-    const before = word.slice(0, cut);
-    const after = word.slice(cut + thousand.length);
-    const high = before === "" ? 1 : walk(cardinals, [before], 0)[0]?.value;
-    const low = after === "" ? 0 : walk(cardinals, [after], 0)[0]?.value;
-    if (high === undefined || low === undefined) return [];
-    return [{ end: from + 1, value: high * 1000 + low }];
+    const end = from + 1;
+    const { word: thousand, one = thousand } = data.thousand;
+    const found: Part[] = [];
+    const withRest = (value: number, rest: string, below: number): void => {
+      if (rest !== "") {
+        const low = walk(cardinals, [rest], 0)[0]?.value;
+        if (low !== undefined && low < below) found.push({ end, value: value + low });
+        return;
+      }
+      found.push({ end, value });
+      for (const low of small(words, end)) {
+        if (low.value > 0 && low.value < below) {
+          found.push({ end: low.end, value: value + low.value });
+        }
+      }
+    };
+    const cut = data.thousand.joined ? word.indexOf(thousand) : -1;
+    if (data.thousand.joined && word.startsWith(one)) withRest(1000, word.slice(one.length), 1000);
+    else if (cut > 0) {
+      const high = walk(cardinals, [word.slice(0, cut)], 0)[0]?.value;
+      if (high !== undefined) withRest(high * 1000, word.slice(cut + thousand.length), 1000);
+    }
+    if (data.hundred !== undefined && word.endsWith(data.hundred)) {
+      const high = walk(cardinals, [word.slice(0, -data.hundred.length)], 0)[0]?.value ?? 0;
+      if (high > 10 && high < 100) withRest(high * 100, "", 100);
+    }
+    return found;
   };
 
   const thousands = (words: readonly string[], high: Part): Part[] => {
-    if (words[high.end] !== data.thousand.word || !Number.isInteger(high.value)) return [];
+    if (data.thousand.joined || words[high.end] !== data.thousand.word) return [];
+    if (!Number.isInteger(high.value)) return [];
     const value = high.value * 1000;
     const found = [{ end: high.end + 1, value }];
     let next = high.end + 1;
@@ -114,7 +134,10 @@ export function createNumberReader(pack: LanguagePack): NumberReader {
     const code = word.charCodeAt(0);
     if (code >= 48 && code <= 57) return true;
     if (cardinals.next.has(word) || fractions.next.has(word) || minus.has(word)) return true;
-    if (word.includes(data.thousand.word)) return true;
+    if (word.includes(data.thousand.word) || word.startsWith(data.thousand.one ?? word + " ")) {
+      return true;
+    }
+    if (data.hundred !== undefined && word.endsWith(data.hundred)) return true;
     return data.fractionEndings.some(({ ending }) => word.endsWith(ending));
   };
 

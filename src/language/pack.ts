@@ -1,3 +1,4 @@
+import type { TimeWords } from "./times.ts";
 import type {
   AnswerReplies,
   KindNouns,
@@ -18,6 +19,7 @@ export interface LanguagePack {
   /** The language's own name for itself. */
   name: string;
   numbers: NumberWords;
+  times: TimeWords;
   units: {
     percent: Said;
     celsius: Said;
@@ -53,10 +55,21 @@ export interface NumberWords {
   cardinal: (value: number) => string;
   /** Other ways to say a piece of a cardinal: `["one hundred", "a hundred"]`. */
   respelled: readonly (readonly [written: string, said: string])[];
+  /** Ordinal number in words, for whole numbers from 1 to 100. */
+  ordinal: (value: number) => string;
+  /** Other endings that an ordinal takes: `["e", "en"]`. */
+  ordinalEndings: readonly (readonly [written: string, said: string])[];
+  /** What follows digits to make an ordinal of them: "3rd". */
+  ordinalSigns: Said;
   /** Words inside a cardinal that people leave out: "one hundred (and) five". */
   optional: Said;
-  /** The word for a thousand, and whether it is written together with what surrounds it. */
-  thousand: { word: string; joined: boolean };
+  /**
+   * The word for thousands, the one for a single thousand where it differs, and whether it is
+   * written together with what surrounds it.
+   */
+  thousand: { word: string; one?: string; joined: boolean };
+  /** What ends a word for hundreds above a thousand: "elfhonderd". */
+  hundred?: string;
   minus: Said;
   /** The words for the decimal sign, and the sign itself in digits. */
   point: Said;
@@ -81,4 +94,11 @@ export interface OutcomeReplies {
   confirm: string;
   /** It will be done once somebody says the code. */
   code: string;
+  /** Something that is needed was not said; `$slot` is what. */
+  ask: string;
+  /** Around the reply of a command with a when: `$reply`, and `$duration` or `$time`. */
+  in: string;
+  at: string;
+  for: string;
+  until: string;
 }

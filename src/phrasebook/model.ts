@@ -21,6 +21,8 @@ export interface Phrasebook {
   intents: ReadonlyMap<string, Intent>;
   /** Who is told things and whose presence counts. */
   people: ReadonlyMap<string, Person>;
+  /** Names that the phrasebook gives to colours. */
+  colours: readonly NamedColour[];
   /** Nouns for kinds that the phrasebook adds. */
   kindNouns: readonly KindNoun[];
   /** What comes with Calm Phrase and with the parts that this phrasebook uses, besides its own. */
@@ -82,6 +84,14 @@ export interface KindNoun {
   language: string;
 }
 
+/** A colour under a name of its own. */
+export interface NamedColour {
+  /** `#rrggbb`. */
+  value: string;
+  text: string;
+  language: string;
+}
+
 export interface Person {
   id: string;
   name: string;
@@ -131,16 +141,30 @@ export interface Reply {
 }
 
 export type Slot =
-  TargetSlot | NumberSlot | ChoiceSlot | ValueSlot | ColourSlot | StateSlot | TextSlot;
+  | TargetSlot
+  | NumberSlot
+  | TimeSlot
+  | DateSlot
+  | ChoiceSlot
+  | ValueSlot
+  | ColourSlot
+  | StateSlot
+  | TextSlot;
 
 interface SlotBase {
   name: string;
   at: Position;
+  /** What uses it is left out when nothing is said for it. */
+  optional?: true;
+  /** What is asked back when nothing is said for it, by language. */
+  ask?: ReadonlyMap<string, Reply>;
 }
 
 /** Something that has a name. */
 export interface TargetSlot extends SlotBase {
   type: "target";
+  /** Only something of this sort under its name. */
+  sort?: Nameable["type"];
   /** Only devices of these kinds. */
   kinds?: readonly string[];
   /** Only devices in this room. */
@@ -157,13 +181,32 @@ export interface NumberSlot extends SlotBase {
   minimum?: number;
   maximum?: number;
   step?: number;
+  /** The unit of a `number` or `integer`, and the words for it that may follow the number. */
+  unit?: { name: string; said: readonly { text: string; language: string }[] };
   /** Values that also have words of their own: "low" for 33. */
   values: readonly ChoiceValue[];
   default?: number;
 }
 
+/** A `duration` is in seconds. */
 export type NumberSlotType =
-  "percent" | "number" | "integer" | "temperature" | "colour-temperature";
+  "percent" | "number" | "integer" | "temperature" | "colour-temperature" | "duration" | "ordinal";
+
+/** A time of day, as `HH:MM`. */
+export interface TimeSlot extends SlotBase {
+  type: "time";
+  minimum?: string;
+  maximum?: string;
+  default?: string;
+}
+
+/** A date, as `2026-03-02`. */
+export interface DateSlot extends SlotBase {
+  type: "date";
+  minimum?: string;
+  maximum?: string;
+  default?: string;
+}
 
 /** A colour by name or as `#rrggbb`. */
 export interface ColourSlot extends SlotBase {

@@ -12,6 +12,7 @@ import type {
   Group,
   Intent,
   KindNoun,
+  NamedColour,
   Person,
   Phrasebook,
   Room,
@@ -106,6 +107,13 @@ export function readSources(sources: readonly Source[]): Phrasebook {
     return readIntent(context, entry, home, fragments, adds ? shipped : undefined);
   });
   const intents = new Map([...vocabulary, ...own]);
+  const colours = files.flatMap(({ document, content }) =>
+    Object.entries(content.colours ?? {}).flatMap(([value, said]): NamedColour[] =>
+      saidTexts(context, document, ["colours", value], said).map(({ text, language }) => {
+        return { value, text, language };
+      }),
+    ),
+  );
   const people = mapOf(section(context, files, "people"), ({ id, value, at }): Person => {
     return { id, name: value.name ?? id, at };
   });
@@ -122,6 +130,7 @@ export function readSources(sources: readonly Source[]): Phrasebook {
     fragments,
     intents,
     people,
+    colours,
     kinds: context.kinds,
     kindNouns: kindEntries.flatMap((entry) => readNouns(context, entry)),
     // What is not there may stand in the part that could not be read.

@@ -113,6 +113,9 @@ const valuesSchema = z.union([texts, z.record(z.string(), z.nullable(saidSchema)
   error: "write a list of values, or a map from value to the words said for it",
 });
 
+/** Whether a slot has to be said, and what is asked back when it is not. */
+const need = { optional: z.optional(z.literal(true)), ask: z.optional(replySchema) };
+
 /** A number slot may have values with words of their own: `33: [low, slow]`. */
 function numberSlot<Type extends string>(type: Type) {
   return z.strictObject({
@@ -122,39 +125,89 @@ function numberSlot<Type extends string>(type: Type) {
     step: z.optional(z.number()),
     values: z.optional(valuesSchema),
     default: z.optional(z.number()),
+    ...need,
+  });
+}
+
+/** A number slot with a unit of its own: `unit: { en: [turn, turns] }`. */
+function countSlot<Type extends string>(type: Type) {
+  return z.extend(numberSlot(type), { unit: z.optional(saidSchema) });
+}
+
+const lengthAdvice = "write a duration such as 10m, 1h 30m or 45s";
+const length = z.union([z.number(), z.string()], { error: lengthAdvice });
+
+const clock = z
+  .string()
+  .check(z.regex(/^(?:[01]\d|2[0-3]):[0-5]\d$/, "write a time such as 18:30"));
+const date = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/, "write a date such as 2026-03-02"));
+
+/** A target slot, or one that takes only things of one sort. */
+function targetSlot<Type extends string>(type: Type) {
+  return z.strictObject({
+    type: z.literal(type),
+    kind: z.optional(z.union([reference, references])),
+    room: z.optional(reference),
+    named: z.optional(z.literal(true)),
+    narrows: z.optional(reference),
+    ...need,
   });
 }
 
 const slotTypes =
-  "target, percent, number, integer, temperature, colour, colour-temperature, choice, value, state or text";
+  "target, device, room, zone, group, percent, number, integer, temperature, duration, time, date, ordinal, colour, colour-temperature, choice, value, state or text";
 
 const slotSchema = z.discriminatedUnion(
   "type",
   [
-    z.strictObject({
-      type: z.literal("target"),
-      kind: z.optional(z.union([reference, references])),
-      room: z.optional(reference),
-      named: z.optional(z.literal(true)),
-      narrows: z.optional(reference),
-    }),
+    targetSlot("target"),
+    targetSlot("device"),
+    targetSlot("room"),
+    targetSlot("zone"),
+    targetSlot("group"),
     numberSlot("percent"),
-    numberSlot("number"),
-    numberSlot("integer"),
+    countSlot("number"),
+    countSlot("integer"),
     numberSlot("temperature"),
     numberSlot("colour-temperature"),
-    z.strictObject({ type: z.literal("colour") }),
+    numberSlot("ordinal"),
+    z.strictObject({
+      type: z.literal("duration"),
+      minimum: z.optional(length),
+      maximum: z.optional(length),
+      step: z.optional(length),
+      values: z.optional(valuesSchema),
+      default: z.optional(length),
+      ...need,
+    }),
+    z.strictObject({
+      type: z.literal("time"),
+      minimum: z.optional(clock),
+      maximum: z.optional(clock),
+      default: z.optional(clock),
+      ...need,
+    }),
+    z.strictObject({
+      type: z.literal("date"),
+      minimum: z.optional(date),
+      maximum: z.optional(date),
+      default: z.optional(date),
+      ...need,
+    }),
+    z.strictObject({ type: z.literal("colour"), default: z.optional(z.string()), ...need }),
     z.strictObject({
       type: z.literal("value"),
       property: reference,
       default: z.optional(valueSchema),
+      ...need,
     }),
-    z.strictObject({ type: z.literal("state") }),
-    z.strictObject({ type: z.literal("text") }),
+    z.strictObject({ type: z.literal("state"), ...need }),
+    z.strictObject({ type: z.literal("text"), ...need }),
     z.strictObject({
       type: z.literal("choice"),
       values: valuesSchema,
       default: z.optional(valueSchema),
+      ...need,
     }),
   ],
   { error: `write a map with a type: ${slotTypes}` },
@@ -243,6 +296,13 @@ export const phrasebookSchema = z.strictObject(
     voice: z.optional(z.array(voiceRuleSchema, { error: "write a list of rules" })),
     vocabulary: z.optional(vocabularySchema),
     uses: z.optional(z.array(text, { error: "write a list of folders: [../house-style]" })),
+    colours: z.optional(
+      z.record(
+        z.string().check(z.regex(/^#[0-9a-f]{6}$/, "write a colour as #rrggbb, in lower case")),
+        saidSchema,
+        { error: 'write a map from colour to its names: { "#7b3f2a": [oxbow red] }' },
+      ),
+    ),
     fragments: z.optional(z.record(z.string(), saidSchema)),
     intents: section(intentSchema),
   },

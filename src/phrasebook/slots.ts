@@ -1,19 +1,23 @@
+import { parseDuration } from "../time/duration.ts";
+import { isDate } from "../time/local.ts";
 import { type Context, report, reportUnknown } from "./context.ts";
 import type { Document, Path } from "./document.ts";
 import type { ChoiceValue, Slot } from "./model.ts";
+import { readReply } from "./replies.ts";
 import type { Value } from "./property.ts";
-import { readPatterns } from "./said.ts";
+import { readPatterns, saidTexts } from "./said.ts";
 import type { SlotDefinition } from "./schema.ts";
 
 const units: Readonly<Record<string, string>> = {
   percent: "percent",
   temperature: "celsius",
   "colour-temperature": "kelvin",
+  duration: "second",
 };
 
 /** The unit of the numbers that a slot takes, if they have one. */
-export function slotUnit({ type }: Slot): string | undefined {
-  return units[type];
+export function slotUnit(slot: Slot): string | undefined {
+  return units[slot.type] ?? ("unit" in slot ? slot.unit.name : undefined);
 }
 
 /** The value of a slot that nobody fills. */
@@ -44,9 +48,19 @@ function readSlot(
   slot: SlotDefinition,
   rooms: ReadonlySet<string>,
 ): Slot {
-  const base = { name, at: document.atKey(path) };
+  const ask = readReply(context, document, [...path, "ask"], slot.ask, []);
+  const base = {
+    name,
+    at: document.atKey(path),
+    ...(slot.optional ? { optional: slot.optional } : {}),
+    ...(ask.size > 0 ? { ask } : {}),
+  };
   switch (slot.type) {
-    case "target": {
+    case "target":
+    case "device":
+    case "room":
+    case "zone":
+    case "group": {
       const wanted = typeof slot.kind === "string" ? [slot.kind] : slot.kind;
       for (const kind of wanted ?? []) {
         if (context.kinds.has(kind)) continue;
@@ -58,6 +72,7 @@ function readSlot(
       return {
         ...base,
         type: "target",
+        ...(slot.type === "target" ? {} : { sort: slot.type }),
         ...(wanted ? { kinds: wanted } : {}),
         ...(slot.room === undefined ? {} : { room: slot.room }),
         ...(slot.named ? { named: slot.named } : {}),
@@ -71,10 +86,33 @@ function readSlot(
         values: readChoiceValues(context, document, [...path, "values"], slot.values),
         ...(slot.default === undefined ? {} : { default: slot.default }),
       };
-    case "colour":
     case "state":
     case "text":
       return { ...base, type: slot.type };
+    case "colour":
+      return {
+        ...base,
+        type: "colour",
+        ...(slot.default === undefined ? {} : { default: slot.default }),
+      };
+    case "time":
+    case "date": {
+      const { minimum, maximum } = slot;
+      for (const key of ["minimum", "maximum", "default"] as const) {
+        const written = slot[key];
+        if (slot.type === "time" || written === undefined || isDate(written)) continue;
+        const message = `"${written}" is no day of the calendar`;
+        report(context, "wrong-value", document.at([...path, key]), message, "write another date");
+      }
+      checkRange(context, document, path, name, minimum, maximum);
+      return {
+        ...base,
+        type: slot.type,
+        ...(minimum === undefined ? {} : { minimum }),
+        ...(maximum === undefined ? {} : { maximum }),
+        ...(slot.default === undefined ? {} : { default: slot.default }),
+      };
+    }
     case "value":
       return {
         ...base,
@@ -83,23 +121,57 @@ function readSlot(
         ...(slot.default === undefined ? {} : { default: slot.default }),
       };
     default: {
-      const { minimum, maximum } = slot;
-      if (minimum !== undefined && maximum !== undefined && minimum > maximum) {
-        const fix = `write minimum: ${maximum}, maximum: ${minimum}`;
-        const at = document.at([...path, "minimum"]);
-        report(context, "wrong-value", at, `the range of $${name} goes backwards`, fix);
-      }
+      const read = (key: "minimum" | "maximum" | "step" | "default"): number | undefined =>
+        readNumber(context, document, [...path, key], slot[key]);
+      const [minimum, maximum, step, start] = [
+        read("minimum"),
+        read("maximum"),
+        read("step"),
+        read("default"),
+      ];
+      checkRange(context, document, path, name, minimum, maximum);
+      const unit = "unit" in slot ? saidTexts(context, document, [...path, "unit"], slot.unit) : [];
       return {
         ...base,
         type: slot.type,
         values: readChoiceValues(context, document, [...path, "values"], slot.values ?? []),
         ...(minimum === undefined ? {} : { minimum }),
         ...(maximum === undefined ? {} : { maximum }),
-        ...(slot.step === undefined ? {} : { step: slot.step }),
-        ...(slot.default === undefined ? {} : { default: slot.default }),
+        ...(step === undefined ? {} : { step }),
+        ...(start === undefined ? {} : { default: start }),
+        ...(unit[0] === undefined ? {} : { unit: { name: unit[0].text, said: unit } }),
       };
     }
   }
+}
+
+/** A number, or a duration as it is written: `10m`. */
+function readNumber(
+  context: Context,
+  document: Document,
+  path: Path,
+  written: number | string | undefined,
+): number | undefined {
+  if (typeof written !== "string") return written;
+  const seconds = parseDuration(written);
+  if (seconds !== undefined) return seconds;
+  const fix = "write a duration such as 10m, 1h 30m or 45s";
+  report(context, "wrong-value", document.at(path), `"${written}" is no duration`, fix);
+  return undefined;
+}
+
+function checkRange<T extends number | string>(
+  context: Context,
+  document: Document,
+  path: Path,
+  name: string,
+  minimum: T | undefined,
+  maximum: T | undefined,
+): void {
+  if (minimum === undefined || maximum === undefined || minimum <= maximum) return;
+  const fix = `write minimum: ${maximum}, maximum: ${minimum}`;
+  const at = document.at([...path, "minimum"]);
+  report(context, "wrong-value", at, `the range of $${name} goes backwards`, fix);
 }
 
 type ChoiceDefinition = Extract<SlotDefinition, { type: "choice" }>["values"];

@@ -110,7 +110,14 @@ function printWords(words: readonly WordRole[], best: ReadingWhy, paint: Paint):
 
 function roleName({ role, slot }: WordRole): string {
   if (role === "slot") return `$${slot ?? ""}`;
-  return { pattern: "pattern", small: "passed over", courtesy: "courtesy", unused: "" }[role];
+  return {
+    pattern: "pattern",
+    small: "passed over",
+    courtesy: "courtesy",
+    when: "when",
+    joiner: "and then",
+    unused: "",
+  }[role];
 }
 
 function meansOf({ role, slot }: WordRole, best: ReadingWhy): string {

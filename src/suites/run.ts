@@ -1,15 +1,17 @@
 import type { Book } from "../home/book.ts";
-import { describeOutcome } from "../hearing/describe.ts";
-import type { Effect, Heard } from "../hearing/outcome.ts";
+import type { HearContext } from "../hearing/context.ts";
+import { describeOutcome, listEffects, printWhen } from "../hearing/describe.ts";
+import type { Effect, Heard, HeardCommand, When } from "../hearing/outcome.ts";
 import { type Performed, performHeard } from "../home/simulate.ts";
 import { type StateStore, createStates } from "../home/states.ts";
 import { holds, printCondition } from "../phrasebook/condition.ts";
 import type { Conditions } from "../phrasebook/states.ts";
 import type { Value } from "../phrasebook/property.ts";
+import { parseDuration } from "../time/duration.ts";
 import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 import { matchesGlob } from "../pattern/glob.ts";
-import { type Case, type Expectation, type Suite, readSuites } from "./suite.ts";
+import { type Case, type CommandExpectation, type Suite, readSuites } from "./suite.ts";
 
 /** Raised when the JSON form of results changes in a way that a reader must know of. */
 export const resultsVersion = 1;
@@ -49,7 +51,8 @@ interface CaseFailed {
 /** One expectation that does not hold. */
 export interface Failure {
   /** What was looked at. */
-  about: "outcome" | "intent" | "effect" | "same as" | "reply" | "reason" | "home";
+  about:
+    "outcome" | "intent" | "effect" | "slot" | "commands" | "same as" | "reply" | "reason" | "home";
   expected: string;
   actual: string;
 }
@@ -81,7 +84,7 @@ function runSuite(book: Book, { name, file, cases }: Suite): SuiteResult {
 
 function runCase(book: Book, each: Case): CaseResult {
   const { phrase, language, at, position } = each;
-  const heard = book.hear(phrase, { language, ...(at === undefined ? {} : { at }) });
+  const heard = book.hear(phrase, contextOf(each));
   const store = createStates(book, book.initialStates, each.given);
   const performed = performHeard(book, store, heard);
   const failures = judge(book, each, heard, performed, store);
@@ -93,29 +96,40 @@ function runCase(book: Book, each: Case): CaseResult {
 
 function judge(
   book: Book,
-  { expect, language, at }: Case,
+  each: Case,
   heard: Heard,
   performed: Performed,
   store: StateStore,
 ): Failure[] {
+  const { expect } = each;
   const failures: Failure[] = [];
   const check = (about: Failure["about"], holds: boolean, expected: string, actual: string) => {
     if (!holds) failures.push({ about, expected, actual });
   };
-  const effects = "effects" in heard ? heard.effects : [];
-  const { outcome, intent, sameAs, reply, reason, home } = expect;
+  const { outcome, commands, asks, sameAs, reply, reason, home } = expect;
   if (outcome !== undefined) {
     check("outcome", heard.outcome === outcome, outcome, describeOutcome(heard));
   }
-  if (intent !== undefined) {
-    const actual = "intent" in heard ? heard.intent : describeOutcome(heard);
-    check("intent", actual === intent, intent, actual);
+  if (asks !== undefined) {
+    const asked = heard.outcome === "ask" && heard.slot === asks;
+    check("outcome", asked, `ask: ${asks}`, describeOutcome(heard));
   }
-  if (expect.set ?? expect.nudge ?? expect.call) {
-    check("effect", isExactly(expect, effects), printExpected(expect), describeOutcome(heard));
+  const slots = "slots" in heard ? heard.slots : {};
+  const effects = "effects" in heard ? heard.effects : [];
+  const intent = "intent" in heard ? heard.intent : undefined;
+  judgeCommand(expect, { intent, slots, effects }, describeOutcome(heard), check);
+  if (commands) {
+    const actual = "commands" in heard ? (heard.commands ?? []) : [];
+    const isAsMany = actual.length === commands.length;
+    const many = `${commands.length} commands`;
+    check("commands", isAsMany, many, `${actual.length}: ${describeOutcome(heard)}`);
+    for (const [index, wanted] of isAsMany ? commands.entries() : []) {
+      const command = actual[index];
+      if (command) judgeCommand(wanted, command, listEffects(command.effects).join(", "), check);
+    }
   }
   if (sameAs !== undefined) {
-    const other = book.hear(sameAs, { language, ...(at === undefined ? {} : { at }) });
+    const other = book.hear(sameAs, contextOf(each));
     const wanted = describeOutcome(other);
     const isSame = other.outcome === "act" && wanted === describeOutcome(heard);
     check("same as", isSame, `"${sameAs}" comes to ${wanted}`, describeOutcome(heard));
@@ -138,20 +152,79 @@ function judge(
   return failures;
 }
 
-/** Whether the effects are these and no others. */
-function isExactly({ set, nudge, call }: Expectation, effects: readonly Effect[]): boolean {
+function contextOf({ language, at, time }: Case): HearContext {
+  return {
+    language,
+    ...(at === undefined ? {} : { at }),
+    ...(time === undefined ? {} : { time }),
+  };
+}
+
+type Check = (about: Failure["about"], holds: boolean, expected: string, actual: string) => void;
+
+function judgeCommand(
+  expect: CommandExpectation,
+  {
+    intent,
+    slots,
+    effects,
+  }: Pick<HeardCommand, "slots" | "effects"> & { intent: string | undefined },
+  outcome: string,
+  check: Check,
+): void {
+  if (expect.intent !== undefined) {
+    check("intent", intent === expect.intent, expect.intent, intent ?? outcome);
+  }
+  if (expect.set ?? expect.nudge ?? expect.scale ?? expect.call) {
+    check("effect", isExactly(expect, effects), printExpected(expect), outcome);
+  } else if (expect.when) {
+    const isSo = effects.every(({ when }) => isWhen(expect.when, when));
+    check("effect", isSo && effects.length > 0, printWhen(expect.when), outcome);
+  }
+  for (const [name, value] of Object.entries(expect.slots ?? {})) {
+    const actual = slots[name]?.value;
+    const seconds = typeof value === "string" ? parseDuration(value) : undefined;
+    const isSo = actual === value || (seconds !== undefined && actual === seconds);
+    check("slot", isSo, `${name}: ${value}`, `${name}: ${actual ?? "nothing"}`);
+  }
+}
+
+/** Whether the effects are these and no others, each when it is to be. */
+function isExactly(
+  { set, nudge, scale, call, when }: CommandExpectation,
+  effects: readonly Effect[],
+): boolean {
   const sets: [string, Record<string, Value>][] = [];
   const nudges: [string, Record<string, Value>][] = [];
+  const scales: [string, Record<string, Value>][] = [];
   const calls = new Map<string, string>();
   for (const effect of effects) {
+    if (!isWhen(when, effect.when)) return false;
     if ("set" in effect) sets.push([effect.device, effect.set]);
     else if ("nudge" in effect) nudges.push([effect.device, effect.nudge]);
+    else if ("scale" in effect) scales.push([effect.device, effect.scale]);
     else calls.set(effect.device, effect.call);
   }
   const called = call ?? new Map<string, string>();
   const areCalled = [...calls].every(([device, action]) => called.get(device) === action);
   return (
-    areValues(set, sets) && areValues(nudge, nudges) && areCalled && calls.size === called.size
+    areValues(set, sets) &&
+    areValues(nudge, nudges) &&
+    areValues(scale, scales) &&
+    areCalled &&
+    calls.size === called.size
+  );
+}
+
+/** A time of day is met on any day. */
+function isWhen(expected: When = {}, actual: When = {}): boolean {
+  const isPoint = (wanted: string | undefined, said: string | undefined): boolean =>
+    wanted === said || (wanted !== undefined && said?.endsWith(`T${wanted}`) === true);
+  return (
+    expected.in === actual.in &&
+    expected.for === actual.for &&
+    isPoint(expected.at, actual.at) &&
+    isPoint(expected.until, actual.until)
   );
 }
 
@@ -173,7 +246,7 @@ function areValues(
   });
 }
 
-function printExpected({ set, nudge, call }: Expectation): string {
+function printExpected({ set, nudge, scale, call, when }: CommandExpectation): string {
   const values = (conditions: Conditions | undefined, print: (text: string) => string): string[] =>
     [...(conditions ?? [])].map(([device, each]) => {
       const list = Object.entries(each).map(
@@ -184,7 +257,9 @@ function printExpected({ set, nudge, call }: Expectation): string {
   const all = [
     ...values(set, (text) => text),
     ...values(nudge, (text) => `nudge ${text}`),
+    ...values(scale, (text) => `scale ${text}`),
     ...[...(call ?? [])].map(([device, action]) => `${device} ${action}`),
   ];
-  return all.length === 0 ? "no effect" : all.sort().join(", ");
+  const timed = when ? all.map((text) => `${printWhen(when)}: ${text}`) : all;
+  return timed.length === 0 ? "no effect" : timed.sort().join(", ");
 }

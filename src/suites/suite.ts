@@ -10,9 +10,14 @@ import { validate } from "../phrasebook/validate.ts";
 import type { Finding } from "../source/finding.ts";
 import { nearest } from "../source/nearest.ts";
 import type { Position } from "../source/position.ts";
+import { parseDuration } from "../time/duration.ts";
+import { parseLocal } from "../time/local.ts";
+import type { Value } from "../phrasebook/property.ts";
+import type { When } from "../hearing/outcome.ts";
 import { devicesOf } from "../hearing/targets.ts";
 import {
   type CaseDefinition,
+  type CommandDefinition,
   type ExpectDefinition,
   type ExpectedOutcome,
   type SuiteDefinition,
@@ -33,18 +38,32 @@ export interface Case {
   language: string;
   /** The voicepoint. */
   at?: string;
+  /** Local time there. */
+  time?: string;
   given: States;
   expect: Expectation;
   position: Position;
 }
 
-export interface Expectation {
-  outcome?: ExpectedOutcome;
+/** What one command is to come to. */
+export interface CommandExpectation {
   intent?: string;
   /** The exact effect: these properties of these devices, and no others. */
   set?: Conditions;
   nudge?: Conditions;
+  scale?: Conditions;
   call?: ReadonlyMap<string, string>;
+  /** When it is to be done; an effect that has a when and is expected to have none fails. */
+  when?: When;
+  slots?: Readonly<Record<string, Value>>;
+}
+
+export interface Expectation extends CommandExpectation {
+  outcome?: ExpectedOutcome;
+  /** Each command of several, in the order said. */
+  commands?: readonly CommandExpectation[];
+  /** The slot that is asked for. */
+  asks?: string;
   /** A phrase that must have the same effect. */
   sameAs?: string;
   /** Globs over what is said and over the reason of a refusal. */
@@ -92,6 +111,7 @@ function readSuite(
 interface CaseSetting {
   at?: string;
   language?: string;
+  time?: string;
   given: States;
 }
 
@@ -100,8 +120,12 @@ function readSetting(
   book: Book,
   document: Document,
   path: Path,
-  { at, language, given }: Pick<CaseDefinition, "at" | "language" | "given">,
+  { at, language, time, given }: Pick<CaseDefinition, "at" | "language" | "time" | "given">,
 ): CaseSetting {
+  if (time !== undefined && !parseLocal(time)) {
+    const message = `"${time}" is no time of the calendar`;
+    report(context, "wrong-value", document.at([...path, "time"]), message, "write another time");
+  }
   if (at !== undefined && !book.voicepoints.has(at)) {
     const known = book.voicepoints.keys();
     reportUnknown(context, document.at([...path, "at"]), "voicepoint", at, known);
@@ -114,6 +138,7 @@ function readSetting(
   return {
     ...(at === undefined ? {} : { at }),
     ...(language === undefined ? {} : { language }),
+    ...(time === undefined ? {} : { time }),
     given: states,
   };
 }
@@ -132,6 +157,7 @@ function readCase(
   const given = new Map(shared.given);
   for (const [id, state] of own.given) given.set(id, { ...given.get(id), ...state });
   const at = own.at ?? shared.at;
+  const time = own.time ?? shared.time;
   const position = document.at([...path, "hear"]);
 
   // A text without a language is in the language of the case.
@@ -153,6 +179,7 @@ function readCase(
       phrase: words.join(" "),
       language: pattern.language,
       ...(at === undefined ? {} : { at }),
+      ...(time === undefined ? {} : { time }),
       given,
       expect,
       position,
@@ -184,22 +211,89 @@ function readExpectation(
     );
     return {};
   }
-  const { outcome, intent, set, nudge, call, reply, reason, home } = written;
+  if (Array.isArray(written))
+    return { commands: readCommands(context, book, document, path, written) };
+  const { outcome, commands, asks, reply, reason, home, ...effect } = written;
+  const under = [...path, "commands"];
+  return {
+    ...readCommand(context, book, document, path, effect),
+    ...(outcome === undefined ? {} : { outcome }),
+    ...(commands === undefined
+      ? {}
+      : { commands: readCommands(context, book, document, under, commands) }),
+    ...(asks === undefined ? {} : { asks }),
+    ...(reply === undefined ? {} : { reply }),
+    ...(reason === undefined ? {} : { reason }),
+    ...(home === undefined
+      ? {}
+      : {
+          home: readConditions(
+            context,
+            document,
+            [...path, "home"],
+            expandGroups(book, home),
+            book.devices,
+          ),
+        }),
+  };
+}
+
+function readCommands(
+  context: Context,
+  book: Book,
+  document: Document,
+  path: Path,
+  written: readonly CommandDefinition[],
+): CommandExpectation[] {
+  return written.map((each, index) => readCommand(context, book, document, [...path, index], each));
+}
+
+function readCommand(
+  context: Context,
+  book: Book,
+  document: Document,
+  path: Path,
+  { intent, set, nudge, scale, call, when, slots }: CommandDefinition,
+): CommandExpectation {
   if (intent !== undefined && !book.intents.has(intent)) {
     const known = book.intents.keys();
     reportUnknown(context, document.at([...path, "intent"]), "intent", intent, known);
   }
-  const conditions = (key: "set" | "home", states: NonNullable<typeof set>): Conditions =>
-    readConditions(context, document, [...path, key], expandGroups(book, states), book.devices);
+  const under = [...path, "set"];
   return {
-    ...(outcome === undefined ? {} : { outcome }),
     ...(intent === undefined ? {} : { intent }),
-    ...(set === undefined ? {} : { set: conditions("set", set) }),
+    ...(set === undefined
+      ? {}
+      : { set: readConditions(context, document, under, expandGroups(book, set), book.devices) }),
     ...(nudge === undefined ? {} : { nudge: readNudges(nudge) }),
+    ...(scale === undefined ? {} : { scale: readNudges(scale) }),
     ...(call === undefined ? {} : { call: new Map(Object.entries(expandGroups(book, call))) }),
-    ...(reply === undefined ? {} : { reply }),
-    ...(reason === undefined ? {} : { reason }),
-    ...(home === undefined ? {} : { home: conditions("home", home) }),
+    ...(when === undefined ? {} : { when: readWhen(context, document, [...path, "when"], when) }),
+    ...(slots === undefined ? {} : { slots }),
+  };
+}
+
+function readWhen(
+  context: Context,
+  document: Document,
+  path: Path,
+  written: NonNullable<CommandDefinition["when"]>,
+): When {
+  const seconds = (key: "in" | "for"): Partial<When> => {
+    const text = written[key];
+    if (text === undefined) return {};
+    const length = parseDuration(text);
+    if (length !== undefined) return { [key]: length };
+    const fix = "write a duration such as 10m, 1h 30m or 45s";
+    report(context, "wrong-value", document.at([...path, key]), `"${text}" is no duration`, fix);
+    return {};
+  };
+  const { at, until } = written;
+  return {
+    ...seconds("in"),
+    ...seconds("for"),
+    ...(at === undefined ? {} : { at }),
+    ...(until === undefined ? {} : { until }),
   };
 }
 

@@ -1,0 +1,159 @@
+import type { Phrasebook } from "../phrasebook/model.ts";
+import type { LocalTime } from "../time/local.ts";
+import type { Command } from "./compose.ts";
+import { printWhen } from "./describe.ts";
+import type { Reading } from "./evaluate.ts";
+import { nameIn } from "./names.ts";
+import type { Choice, Effect, Heard, HeardBase, HeardCommand, When } from "./outcome.ts";
+import type { Ranked } from "./rank.ts";
+import { settleWhens } from "./whens.ts";
+
+type DistributiveOmit<T, Key extends PropertyKey> = T extends unknown ? Omit<T, Key> : never;
+
+/** An outcome without what tells of it. */
+export type Conclusion = DistributiveOmit<Heard, keyof HeardBase>;
+
+/** Reasons that are told of several ways to understand what cannot be done. */
+const mostReasons = 3;
+
+/** What the commands of an utterance come to together: all of them are done, or none. */
+export function conclude(
+  book: Phrasebook,
+  commands: readonly Command[],
+  language: string,
+  now: LocalTime | undefined,
+): Conclusion {
+  return together(commands.map((command) => concludeCommand(book, command, language, now)));
+}
+
+function together(conclusions: readonly Conclusion[]): Conclusion {
+  const [first = { outcome: "unknown" } as const] = conclusions;
+  if (conclusions.length === 1) return first;
+  for (const outcome of ["unknown", "refuse", "unsure", "ask"] as const) {
+    const stops = conclusions.find((conclusion) => conclusion.outcome === outcome);
+    if (stops) return stops;
+  }
+  const parts = conclusions.flatMap((conclusion): HeardCommand[] => {
+    if (!("slots" in conclusion) || conclusion.outcome === "ask") return [];
+    const { intent, slots } = conclusion;
+    const isAnswer = conclusion.outcome === "answer";
+    return [
+      {
+        intent,
+        slots,
+        effects: isAnswer ? [] : conclusion.effects,
+        skipped: isAnswer ? [] : conclusion.skipped,
+        ...(isAnswer && conclusion.question ? { question: conclusion.question } : {}),
+      },
+    ];
+  });
+  const { intent = "", slots = {} } = parts[0] ?? {};
+  const effects = parts.flatMap((part) => part.effects);
+  if (effects.length === 0) return { outcome: "answer", intent, slots, commands: parts };
+  const outcome = strictest(conclusions.map((conclusion) => conclusion.outcome));
+  const skipped = parts.flatMap((part) => part.skipped);
+  return { outcome, intent, slots, effects, skipped, commands: parts };
+}
+
+function strictest(outcomes: readonly Heard["outcome"][]): "act" | "confirm" | "code" {
+  if (outcomes.includes("code")) return "code";
+  return outcomes.includes("confirm") ? "confirm" : "act";
+}
+
+function concludeCommand(
+  book: Phrasebook,
+  { understood, whens }: Command,
+  language: string,
+  now: LocalTime | undefined,
+): Conclusion {
+  const conclusion = concludeRanked(book, understood.ranked, language);
+  if (whens.length === 0) return conclusion;
+  if (!("effects" in conclusion)) {
+    if (conclusion.outcome !== "answer") return conclusion;
+    const { intent } = conclusion;
+    return { outcome: "refuse", intent, reason: "an answer cannot wait" };
+  }
+  const { intent, effects } = conclusion;
+  const settled = settleWhens(whens, now);
+  if (!settled) return { outcome: "refuse", intent, reason: "two times are said for one command" };
+  if (!settled.ok) return { outcome: "refuse", intent, reason: settled.reason };
+  const { when } = settled;
+  const ends = when.for !== undefined || when.until !== undefined;
+  const endless = effects.find((effect) => "call" in effect);
+  if (ends && endless) {
+    const reason = `${endless.device} cannot undo it ${printWhen(when)}`;
+    return { outcome: "refuse", intent, reason };
+  }
+  const outcome = ends ? guardedAfter(book, effects, conclusion.outcome) : conclusion.outcome;
+  return { ...conclusion, outcome, effects: effects.map((effect) => timed(effect, when)) };
+}
+
+function timed(effect: Effect, when: When): Effect {
+  return { ...effect, when };
+}
+
+/** What is undone after a while ends in the other state, which may be the one that is guarded. */
+function guardedAfter(
+  { devices }: Phrasebook,
+  effects: readonly Effect[],
+  outcome: "act" | "confirm" | "code",
+): "act" | "confirm" | "code" {
+  const needs = effects.map(({ device }) => devices.get(device)?.voice);
+  if (needs.includes("code")) return "code";
+  return needs.includes("confirm") && outcome === "act" ? "confirm" : outcome;
+}
+
+function concludeRanked(book: Phrasebook, ranked: readonly Ranked[], language: string): Conclusion {
+  const best = ranked.filter(({ kept }) => kept).map(({ reading }) => reading);
+  const [only] = best;
+  // What voice is barred from does not exist as far as speech is concerned.
+  if (!only || only.meaning.result === "absent") return { outcome: "unknown" };
+  const { meaning } = only;
+  const intent = only.intent.id;
+  if (meaning.result === "unfit" || meaning.result === "refuse") {
+    const reasons = best.flatMap((reading) =>
+      "reason" in reading.meaning ? reading.meaning.reason : [],
+    );
+    const reason = [...new Set(reasons)].slice(0, mostReasons).join("; ");
+    return { outcome: "refuse", intent, reason };
+  }
+  if (best.length > 1 || meaning.result === "choices") {
+    const choices = best.flatMap((reading) => choicesOf(book, reading, language));
+    return { outcome: "unsure", choices };
+  }
+  const { slots } = meaning;
+  if (meaning.result === "missing") return { outcome: "ask", intent, slot: meaning.slot, slots };
+  if (meaning.result === "tell") {
+    return { outcome: "answer", intent, slots, question: meaning.question };
+  }
+  const { effects, skipped, access } = meaning;
+  if (effects.length === 0) return { outcome: "answer", intent, slots };
+  const outcome = access === "free" ? "act" : access;
+  return { outcome, intent, slots, effects, skipped };
+}
+
+function choicesOf(
+  book: Phrasebook,
+  { intent, meaning, pattern }: Reading,
+  language: string,
+): Choice[] {
+  switch (meaning.result) {
+    case "do":
+      return [{ label: pattern.text, intent: intent.id, effects: meaning.effects }];
+    case "tell":
+    case "missing":
+      return [{ label: pattern.text, intent: intent.id, effects: [] }];
+    case "choices":
+      return meaning.options.map(({ label: said, devices }) => {
+        const [device] = devices;
+        const own = device && devices.length === 1 ? nameIn(book, device, language) : undefined;
+        const label = own ?? said;
+        const room = book.rooms.get(device?.room ?? "");
+        const place = room && nameIn(book, room, language);
+        const full = place === undefined ? label : `${label} (${place})`;
+        return { label: full, intent: intent.id, effects: [] };
+      });
+    default:
+      return [{ label: meaning.reason, intent: intent.id, effects: [] }];
+  }
+}

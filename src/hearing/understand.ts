@@ -1,0 +1,46 @@
+import { type Chart, runAutomaton } from "../automaton/chart.ts";
+import { type Paths, findPaths } from "../automaton/paths.ts";
+import type { Utterance } from "../automaton/utterance.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import type { Engine } from "./engine.ts";
+import { type Reading, evaluatePath } from "./evaluate.ts";
+import { type Ranked, rankReadings } from "./rank.ts";
+import type { Speaker } from "./targets.ts";
+
+/** Words, every way to understand them as one command, and what was looked at to find these. */
+export interface Understood {
+  utterance: Utterance;
+  chart: Chart;
+  paths: Paths;
+  /** Places where a phrase may begin, after the address and courtesies, and where it may end. */
+  starts: ReadonlySet<number>;
+  ends: ReadonlySet<number>;
+  ranked: readonly Ranked[];
+}
+
+/** Understands words as one command. */
+export function understand(
+  book: Phrasebook,
+  engine: Engine,
+  utterance: Utterance,
+  speaker: Speaker,
+): Understood {
+  const starts = engine.starts(utterance);
+  const ends = engine.ends(utterance);
+  const chart = runAutomaton(engine.sets, engine.types, utterance, starts);
+  const paths = findPaths(engine.network, chart, utterance, starts, ends);
+  const readings: Reading[] = [];
+  for (const path of paths.found) {
+    const reading = evaluatePath(book, engine, utterance, path, speaker);
+    if (reading) readings.push(reading);
+  }
+  return { utterance, chart, paths, starts, ends, ranked: rankReadings(readings, speaker.room) };
+}
+
+/** The best reading, if the words come to something that a home with these devices can mean. */
+export function clearReading({ ranked }: Understood): Reading | undefined {
+  const [first] = ranked;
+  if (!first?.kept) return undefined;
+  const { result } = first.reading.meaning;
+  return result === "unfit" || result === "absent" ? undefined : first.reading;
+}

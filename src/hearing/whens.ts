@@ -1,0 +1,82 @@
+import type { Recognise } from "../automaton/chart.ts";
+import type { Utterance } from "../automaton/utterance.ts";
+import type { LanguagePack } from "../language/pack.ts";
+import type { Lexicon } from "../lexicon/lexicon.ts";
+import type { LocalTime } from "../time/local.ts";
+import type { ClockReading } from "./clock.ts";
+import type { DateReading } from "./dates.ts";
+import { createForms } from "./forms.ts";
+import { settlePoint } from "./moments.ts";
+import type { When } from "./outcome.ts";
+
+/** When something is to be done, as said. */
+export type WhenReading =
+  | { when: "in" | "for"; seconds: number }
+  | { when: "at" | "until"; time: ClockReading; date?: DateReading };
+
+/** Words of an utterance that say when. */
+export interface WhenFound {
+  from: number;
+  end: number;
+  reading: WhenReading;
+}
+
+/** Finds what says when, anywhere in an utterance: of several at one place the longest. */
+export function createWhenFinder(
+  { times, language }: LanguagePack,
+  parts: Readonly<Record<"duration" | "time" | "date", Recognise>>,
+  lexicon: Lexicon,
+): (utterance: Utterance) => WhenFound[] {
+  const spans = (when: "in" | "for") => ({
+    said: times.when[when],
+    make: (part: (name: string) => unknown): WhenReading => {
+      const { value } = part("duration") as { value: number };
+      return { when, seconds: value };
+    },
+  });
+  const points = (when: "at" | "until") => ({
+    said: times.when[when],
+    make: (part: (name: string) => unknown): WhenReading => {
+      const date = part("date") as DateReading | undefined;
+      return { when, time: part("time") as ClockReading, ...(date ? { date } : {}) };
+    },
+  });
+  const forms = [spans("in"), points("at"), spans("for"), points("until")];
+  const read = createForms<WhenReading>(forms, parts, language, lexicon);
+  return (utterance) => {
+    const found: WhenFound[] = [];
+    for (let from = 0; from < utterance.numbers.length;) {
+      const ways = read(utterance, from);
+      const end = Math.max(from, ...ways.map((way) => way.end));
+      const longest = ways.find((way) => way.end === end);
+      if (longest) found.push({ from, end, reading: longest.value });
+      from = Math.max(end, from + 1);
+    }
+    return found;
+  };
+}
+
+/** Why a when cannot be followed. */
+export type WhenSettled = { ok: true; when: When } | { ok: false; reason: string };
+
+/** What several whens of one command come to: one for its beginning and one for its end at most. */
+export function settleWhens(
+  readings: readonly WhenReading[],
+  now: LocalTime | undefined,
+): WhenSettled | undefined {
+  const when: When = {};
+  for (const reading of readings) {
+    const isStart = reading.when === "in" || reading.when === "at";
+    const taken = isStart ? (when.in ?? when.at) : (when.for ?? when.until);
+    if (taken !== undefined) return undefined;
+    if ("seconds" in reading) {
+      if (reading.when === "in") when.in = reading.seconds;
+      else when.for = reading.seconds;
+    } else {
+      const point = settlePoint(reading.time, reading.date, now);
+      if (!point.ok) return point;
+      when[reading.when] = point.text;
+    }
+  }
+  return { ok: true, when };
+}

@@ -1,0 +1,47 @@
+import type { Said } from "./vocabulary.ts";
+
+export const durationUnits = { second: 1, minute: 60, hour: 3600, day: 86_400, week: 604_800 };
+
+export type DurationUnit = keyof typeof durationUnits;
+
+/** How a language says durations, times, dates, and when something is to be done. */
+export interface TimeWords {
+  /** Words for one and several of a unit, and its signs; the first two are one and several. */
+  units: Readonly<Record<DurationUnit, Said>>;
+  /** Words for one before a unit: "a minute". */
+  one: Said;
+  /** Durations with words of their own, in seconds. */
+  durations: Readonly<Record<number, Said>>;
+  /** Between the parts of a duration: "an hour and ten minutes". */
+  joiners: Said;
+  /** Ways to say a time of the clock. */
+  clock: readonly ClockForm[];
+  /** Times with words of their own, as `HH:MM`. */
+  moments: Readonly<Record<string, Said>>;
+  /** Patterns with `$time` that tell before noon, after noon, and by night. */
+  morning: Said;
+  afternoon: Said;
+  night: Said;
+  /** Days from today by their own words, by how many days ahead. */
+  days: Readonly<Record<0 | 1 | 2, Said>>;
+  /** Patterns with `$weekday`, for the next such day; names come from `Intl`. */
+  weekday: Said;
+  /** Patterns with `$day`, `$month` and perhaps `$year`; names of months come from `Intl`. */
+  date: Said;
+  /** When a command is to be done: patterns with `$duration`, `$time` and `$date`. */
+  when: { in: Said; at: Said; for: Said; until: Said };
+  /** Between commands: "and", "then". */
+  then: Said;
+}
+
+/**
+ * One way to say a time of the clock, as patterns with `$hour` (0 to 24) and perhaps `$minute` (1
+ * to 59) or `$tens` (10 to 59), or with `$clock` (18:30) or `$dotted` (18.30).
+ */
+export interface ClockForm {
+  said: Said;
+  /** Minutes after the hour; before it when negative. */
+  minutes?: number;
+  /** The minutes said come before the hour. */
+  before?: true;
+}

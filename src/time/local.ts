@@ -1,0 +1,71 @@
+import { addDays, dayOfWeek, fromString, toString } from "temporal-polyfill/fns/PlainDate";
+import { getISO } from "temporal-polyfill/fns/Calendar";
+
+/** A date and time of day as a clock on the wall shows them, without a time zone. */
+export interface LocalTime {
+  /** ISO 8601 calendar date, `2026-03-02`. */
+  date: string;
+  /** Seconds since the day began. */
+  seconds: number;
+}
+
+const dateAndTime = /^(\d{4}-\d{2}-\d{2})[T ](\d{2}):(\d{2})(?::(\d{2}))?$/;
+
+/** Reads `2026-03-02T18:05`, with or without seconds. */
+export function parseLocal(text: string): LocalTime | undefined {
+  const found = dateAndTime.exec(text.trim());
+  const date = found?.[1];
+  if (date === undefined || !isDate(date)) return undefined;
+  const [hours, minutes, seconds] = [
+    Number(found?.[2]),
+    Number(found?.[3]),
+    Number(found?.[4] ?? 0),
+  ];
+  if (hours > 23 || minutes > 59 || seconds > 59) return undefined;
+  return { date, seconds: hours * 3600 + minutes * 60 + seconds };
+}
+
+/** Writes a local time as ISO 8601, with seconds only where there are some. */
+export function printLocal({ date, seconds }: LocalTime): string {
+  return `${date}T${printClock(seconds)}`;
+}
+
+/** Writes a time of day: `18:05`, `18:05:30`. */
+export function printClock(seconds: number): string {
+  const two = (value: number): string => String(value).padStart(2, "0");
+  const text = `${two(Math.floor(seconds / 3600))}:${two(Math.floor(seconds / 60) % 60)}`;
+  return seconds % 60 === 0 ? text : `${text}:${two(seconds % 60)}`;
+}
+
+/** Reads a time of day, `18:05`, as seconds since the day began. */
+export function parseClock(text: string): number | undefined {
+  const found = /^(\d{2}):(\d{2})$/.exec(text.trim());
+  if (!found) return undefined;
+  const [hours, minutes] = [Number(found[1]), Number(found[2])];
+  return hours > 23 || minutes > 59 ? undefined : hours * 3600 + minutes * 60;
+}
+
+function plainDate(date: string) {
+  return fromString(date, getISO);
+}
+
+/** Whether a text is a date that the calendar has. */
+export function isDate(text: string): boolean {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+  try {
+    plainDate(text);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** The date some days later, or before when negative. */
+export function laterDate(date: string, days: number): string {
+  return toString(addDays(plainDate(date), days));
+}
+
+/** From 1 for Monday to 7 for Sunday, as in ISO 8601. */
+export function weekdayOf(date: string): number {
+  return dayOfWeek(plainDate(date));
+}
