@@ -11,6 +11,9 @@ beforeAll(async () => {
   results = await runSuites(book);
 });
 
+/** The languages of that phrasebook; all others are held to them in languages.test.ts. */
+const spoken = packs.filter(({ language }) => ["en", "de"].includes(language));
+
 test("devices alone are understood in every wording of the suites", () => {
   expect(book.problems).toEqual([]);
   expect(results.problems).toEqual([]);
@@ -26,7 +29,7 @@ describe("every kind with something to set is spoken of in 40 wordings or more",
     ...["light", "plug", "pump", "fan", "heater", "thermostat", "blind", "gate", "valve"],
     ...["lock", "alarm", "camera", "player", "appliance"],
   ];
-  describe.each(packs.map(({ language, name }) => [name, language] as const))(
+  describe.each(spoken.map(({ language, name }) => [name, language] as const))(
     "%s",
     (_, language) => {
       test.each(kinds)("%s", (kind) => {

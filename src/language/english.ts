@@ -23,12 +23,13 @@ export const english: LanguagePack = {
     ordinalEndings: [],
     ordinalSigns: ["st", "nd", "rd", "th"],
     optional: ["and"],
-    thousand: { word: "thousand", joined: false },
+    thousand: { word: "thousand", one: "thousand", joined: false },
+    hundreds: [],
     minus: ["minus", "negative"],
     point: ["point"],
     decimalSign: ".",
     fractions: [
-      { value: 0.5, said: ["half", "a half", "one half"] },
+      { value: 0.5, said: ["half", "a half", "one half", "halfway", "half way"] },
       { value: 0.25, said: ["quarter", "a quarter", "one quarter"] },
       { value: 0.75, said: ["three quarters"] },
     ],
@@ -84,6 +85,7 @@ export const english: LanguagePack = {
     celsius: ["degrees", "degree", "degrees celsius", "celsius", "°", "°c", "centigrade"],
     kelvin: ["kelvin", "k"],
   },
+  elisions: [],
   small: ["the", "a", "an", "my", "our"],
   courtesies: {
     opening: [

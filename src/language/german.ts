@@ -28,7 +28,8 @@ export const german: LanguagePack = {
     ],
     ordinalSigns: [],
     optional: ["und"],
-    thousand: { word: "tausend", joined: true },
+    thousand: { word: "tausend", one: "tausend", joined: true },
+    hundreds: [],
     minus: ["minus"],
     point: ["komma"],
     decimalSign: ",",
@@ -94,6 +95,7 @@ export const german: LanguagePack = {
     celsius: ["grad", "grad celsius", "celsius", "°", "°c"],
     kelvin: ["kelvin", "k"],
   },
+  elisions: [],
   // "Mach bitte mal das Licht an": in German these stand within the phrase.
   small: [
     "bitte",

@@ -55,7 +55,7 @@ export function createNumberReader(pack: LanguagePack): NumberReader {
   const joined = (words: readonly string[], from: number): Part[] => {
     const word = words[from] ?? "";
     const end = from + 1;
-    const { word: thousand, one = thousand } = data.thousand;
+    const { word: thousand, one } = data.thousand;
     const found: Part[] = [];
     const withRest = (value: number, rest: string, below: number): void => {
       if (rest !== "") {
@@ -76,8 +76,9 @@ export function createNumberReader(pack: LanguagePack): NumberReader {
       const high = walk(cardinals, [word.slice(0, cut)], 0)[0]?.value;
       if (high !== undefined) withRest(high * 1000, word.slice(cut + thousand.length), 1000);
     }
-    if (data.hundred !== undefined && word.endsWith(data.hundred)) {
-      const high = walk(cardinals, [word.slice(0, -data.hundred.length)], 0)[0]?.value ?? 0;
+    for (const hundred of data.hundreds) {
+      if (!word.endsWith(hundred)) continue;
+      const high = walk(cardinals, [word.slice(0, -hundred.length)], 0)[0]?.value ?? 0;
       if (high > 10 && high < 100) withRest(high * 100, "", 100);
     }
     return found;
@@ -134,10 +135,8 @@ export function createNumberReader(pack: LanguagePack): NumberReader {
     const code = word.charCodeAt(0);
     if (code >= 48 && code <= 57) return true;
     if (cardinals.next.has(word) || fractions.next.has(word) || minus.has(word)) return true;
-    if (word.includes(data.thousand.word) || word.startsWith(data.thousand.one ?? word + " ")) {
-      return true;
-    }
-    if (data.hundred !== undefined && word.endsWith(data.hundred)) return true;
+    if (word.includes(data.thousand.word) || word.startsWith(data.thousand.one)) return true;
+    if (data.hundreds.some((hundred) => word.endsWith(hundred))) return true;
     return data.fractionEndings.some(({ ending }) => word.endsWith(ending));
   };
 

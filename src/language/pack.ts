@@ -42,6 +42,11 @@ export interface LanguagePack {
   levels: { least: Said; low: Said; medium: Said; high: Said; full: Said };
   vocabulary: Readonly<Record<VocabularyId, VocabularyEntry>>;
   answers: AnswerReplies;
+  /**
+   * Words that lose their vowel before another and are heard as words of their own, without the
+   * apostrophe: `l` for "l'atelier".
+   */
+  elisions: readonly string[];
   /** Words that mean nothing on their own and may be said or left out anywhere: articles. */
   small: Said;
   /** Patterns of politeness that may open or close any phrase. */
@@ -64,12 +69,12 @@ export interface NumberWords {
   /** Words inside a cardinal that people leave out: "one hundred (and) five". */
   optional: Said;
   /**
-   * The word for thousands, the one for a single thousand where it differs, and whether it is
-   * written together with what surrounds it.
+   * The word for thousands, the one for a single thousand, and whether they are written together
+   * with what surrounds them.
    */
-  thousand: { word: string; one?: string; joined: boolean };
-  /** What ends a word for hundreds above a thousand: "elfhonderd". */
-  hundred?: string;
+  thousand: { word: string; one: string; joined: boolean };
+  /** Endings of words for hundreds above a thousand: "elfhonderd". */
+  hundreds: Said;
   minus: Said;
   /** The words for the decimal sign, and the sign itself in digits. */
   point: Said;

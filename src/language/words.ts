@@ -1,3 +1,5 @@
+import { packFor } from "./packs.ts";
+
 /** One word of an utterance, as compared (`text`) and where it stands in the original text. */
 export interface Word {
   text: string;
@@ -61,7 +63,7 @@ function isAscii(text: string): boolean {
 const ownLowerCase = /^(?:tr|az|lt)(?:-|$)/;
 
 /**
- * Splits a text into words. Punctuation separates; letters and digits part from each other when
+ * Splits a text into words, a word that lost its vowel apart from the next. Punctuation separates; letters and digits part from each other when
  * the digits come first (`60percent`), so that a number is always a word; `%`, `°c`, a sign before
  * a number and `#rrggbb` are words of their own; scripts written without spaces are cut by
  * `Intl.Segmenter`.
@@ -70,6 +72,7 @@ const ownLowerCase = /^(?:tr|az|lt)(?:-|$)/;
  */
 export function splitWords(text: string, language: string): Word[] {
   const found: Word[] = [];
+  const elisions = packFor(language)?.elisions ?? [];
   const ownCase = ownLowerCase.test(language);
 
   const add = (start: number, end: number): void => {
@@ -87,6 +90,12 @@ export function splitWords(text: string, language: string): Word[] {
     if (sort === "letter") {
       at = endOfLetters(text, at);
       const run = text.slice(start, at);
+      const cut = elisions.length === 0 ? -1 : run.search(/['’]/u);
+      if (cut > 0 && elisions.includes(fold(run.slice(0, cut), language))) {
+        add(start, start + cut);
+        at = start + cut + 1;
+        continue;
+      }
       if (!isAscii(run) && unspaced.test(run)) {
         const segmenter = new Intl.Segmenter(language, { granularity: "word" });
         for (const part of segmenter.segment(run)) {

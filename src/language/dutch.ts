@@ -1,0 +1,725 @@
+import { toCardinal, toOrdinal } from "n2words/nl-NL";
+import type { LanguagePack } from "./pack.ts";
+
+const flick = "(zet | doe | schakel | maak)";
+const set = "(zet | doe | stel | draai | breng)";
+const to = "(op | naar)";
+const open = "(open | trek | haal | doe | zet | laat)";
+const by = "[met] $amount";
+const of = "(van | in | op | voor)";
+
+export const dutch: LanguagePack = {
+  language: "nl",
+  name: "Nederlands",
+  numbers: {
+    cardinal: toCardinal,
+    respelled: [
+      ["één", "een"],
+      ["ën", "en"],
+    ],
+    ordinal: toOrdinal,
+    ordinalEndings: [],
+    ordinalSigns: ["e", "de", "ste"],
+    optional: ["en"],
+    thousand: { word: "duizend", one: "duizend", joined: true },
+    hundreds: ["honderd"],
+    minus: ["min"],
+    point: ["komma"],
+    decimalSign: ",",
+    fractions: [
+      { value: 0.5, said: ["half", "halve", "een half", "de helft", "helft"] },
+      { value: 0.25, said: ["kwart", "een kwart"] },
+      { value: 0.75, said: ["driekwart", "drie kwart"] },
+      { value: 1.5, said: ["anderhalf", "anderhalve"] },
+    ],
+    fractionJoiners: ["en"],
+    fractionEndings: [
+      { value: 0.5, ending: "ënhalf" },
+      { value: 0.5, ending: "enhalf" },
+    ],
+  },
+  times: {
+    units: {
+      second: ["seconde", "seconden", "sec", "s"],
+      minute: ["minuut", "minuten", "min", "m"],
+      hour: ["uur", "uur", "uren", "u"],
+      day: ["dag", "dagen"],
+      week: ["week", "weken"],
+    },
+    one: ["een", "één"],
+    durations: {
+      30: ["een halve minuut", "halve minuut"],
+      900: ["een kwartier", "kwartier"],
+      1800: ["een half uur", "half uur", "een halfuur", "halfuur"],
+      2700: ["drie kwartier", "driekwart uur"],
+    },
+    joiners: ["en"],
+    clock: [
+      { said: ["$hour [uur]", "($clock | $dotted) uur"] },
+      { said: ["$hour uur $minute"] },
+      { said: ["half $hour"], minutes: -30 },
+      { said: ["kwart over $hour"], minutes: 15 },
+      { said: ["kwart voor $hour"], minutes: -15 },
+      { said: ["vijf voor half $hour"], minutes: -35 },
+      { said: ["vijf over half $hour"], minutes: -25 },
+      { said: ["tien voor half $hour"], minutes: -40 },
+      { said: ["tien over half $hour"], minutes: -20 },
+      { said: ["$minute [minuut | minuten] over $hour"] },
+      { said: ["$minute [minuut | minuten] voor $hour"], before: true },
+    ],
+    moments: {
+      "00:00": ["middernacht"],
+      "12:00": ["twaalf uur 's middags", "twaalf uur s middags"],
+    },
+    morning: ["$time ('s ochtends | s ochtends | 's morgens | s morgens | vanochtend)"],
+    afternoon: ["$time ('s middags | s middags | 's avonds | s avonds | vanmiddag | vanavond)"],
+    night: ["$time ('s nachts | s nachts | vannacht)"],
+    days: { 0: ["vandaag"], 1: ["morgen"], 2: ["overmorgen"] },
+    weekday: ["[op] [komende | aanstaande | volgende] $weekday"],
+    date: ["[op] $day $month [$year]"],
+    when: {
+      in: ["(over | na) $duration", "$duration later"],
+      at: ["om $time [$date]", "$date om $time"],
+      for: ["voor [de komende] $duration", "$duration lang", "gedurende $duration"],
+      until: ["tot $time [$date]", "tot $date om $time"],
+    },
+    then: ["en", "dan", "en dan", "daarna", "en daarna", "vervolgens"],
+  },
+  units: {
+    percent: ["procent", "%"],
+    celsius: ["graden", "graad", "graden celsius", "celsius", "°", "°c"],
+    kelvin: ["kelvin", "k"],
+  },
+  elisions: [],
+  small: ["de", "het", "een", "mijn", "onze", "ons", "even", "eens", "alsjeblieft"],
+  courtesies: {
+    opening: [
+      "alsjeblieft | alstublieft | (kun | kan | wil | zou) je [alsjeblieft] | ik wil graag [dat]",
+    ],
+    closing: ["alsjeblieft | alstublieft | bedankt | dank je [wel] | voor mij"],
+  },
+  targets: {
+    all: ["alle", "elke", "iedere", "beide"],
+    everything: ["alles", "alle apparaten"],
+    here: ["hier", "in deze kamer", "in deze ruimte"],
+    inPlace: ["in", "op", "van", "bij", "aan"],
+    and: ["en", "&", "plus"],
+    except: ["behalve", "maar niet", "uitgezonderd", "zonder"],
+  },
+  kinds: {
+    light: { one: ["lamp"], many: ["licht", "lichten", "lampen", "verlichting"] },
+    plug: { one: ["stopcontact", "stekker"], many: ["stopcontacten", "stekkers"] },
+    pump: { one: ["pomp"], many: ["pompen"] },
+    fan: { one: ["ventilator"], many: ["ventilatoren", "ventilators"] },
+    heater: { one: ["kachel", "radiator"], many: ["kachels", "radiatoren"] },
+    thermostat: { one: ["thermostaat", "verwarming"], many: ["thermostaten"] },
+    blind: {
+      one: ["rolgordijn", "gordijn", "luik"],
+      many: ["rolgordijnen", "gordijnen", "luiken"],
+    },
+    gate: { one: ["poort", "hek"], many: ["poorten", "hekken"] },
+    valve: { one: ["klep", "kraan"], many: ["kleppen", "kranen"] },
+    lock: { one: ["slot"], many: ["sloten"] },
+    alarm: { one: ["alarm"], many: ["alarmen"] },
+    camera: { one: ["camera"], many: ["camera's"] },
+    sensor: { one: ["sensor"], many: ["sensoren"] },
+    player: { one: ["speler", "luidspreker", "muziek"], many: ["spelers", "luidsprekers"] },
+    button: { one: ["knop"], many: ["knoppen"] },
+    vacuum: { one: ["stofzuiger"], many: ["stofzuigers"] },
+    appliance: { one: ["machine", "apparaat"], many: ["machines"] },
+    locator: { one: ["zoeker"], many: ["zoekers"] },
+  },
+  properties: {
+    power: ["stroom"],
+    brightness: ["helderheid"],
+    colour: ["kleur"],
+    warmth: ["kleurtemperatuur"],
+    speed: ["snelheid"],
+    oscillate: ["zwenken"],
+    target: ["doeltemperatuur", "instelling"],
+    temperature: ["temperatuur"],
+    humidity: ["luchtvochtigheid", "vochtigheid"],
+    mode: ["modus", "stand"],
+    preset: ["voorinstelling"],
+    position: ["positie"],
+    tilt: ["kanteling"],
+    flow: ["doorstroming"],
+    locked: ["slot"],
+    armed: ["alarmstand"],
+    recording: ["opname"],
+    illuminance: ["verlichtingssterkte", "lichtsterkte"],
+    pm25: ["fijnstof"],
+    co2: ["koolstofdioxide", "CO2"],
+    moisture: ["vocht"],
+    contact: ["contact"],
+    motion: ["beweging"],
+    battery: ["batterij", "accu"],
+    level: ["niveau", "peil"],
+    volume: ["volume"],
+    muted: ["demping"],
+    source: ["bron", "ingang"],
+    playing: ["weergave"],
+    activity: ["activiteit", "status"],
+    program: ["programma"],
+  },
+  values: {
+    power: { on: ["aan"], off: ["uit"] },
+    mode: {
+      off: ["uit"],
+      heat: ["verwarmen"],
+      cool: ["koelen"],
+      auto: ["auto", "automatisch"],
+    },
+    preset: {
+      home: ["thuis", "aanwezig", "comfort"],
+      away: ["weg", "afwezig"],
+      sleep: ["nacht", "slapen"],
+    },
+    armed: {
+      off: ["uit"],
+      home: ["thuis", "aanwezig"],
+      away: ["weg", "afwezig"],
+      night: ["nacht"],
+    },
+    contact: { open: ["open"], closed: ["dicht"] },
+    locked: { true: ["op slot"], false: ["van het slot"] },
+    motion: { true: ["in beweging"], false: ["stil"] },
+    muted: { true: ["gedempt"], false: ["niet gedempt"] },
+    activity: {
+      docked: ["in het station"],
+      cleaning: ["aan het zuigen"],
+      paused: ["gepauzeerd"],
+      returning: ["op de terugweg"],
+      idle: ["gereed"],
+      running: ["bezig"],
+      done: ["klaar"],
+    },
+    playing: { play: ["aan het spelen"], pause: ["gepauzeerd"], stop: ["gestopt"] },
+    flow: { on: ["open"], off: ["dicht"] },
+    recording: { on: ["aan"], off: ["uit"] },
+    oscillate: { on: ["aan"], off: ["uit"] },
+  },
+  states: {
+    on: ["aan", "ingeschakeld"],
+    off: ["uit", "uitgeschakeld"],
+    open: ["open", "omhoog"],
+    closed: ["dicht", "gesloten", "omlaag"],
+    locked: ["op slot", "vergrendeld"],
+    unlocked: ["van het slot", "ontgrendeld"],
+    armed: ["scherp", "ingesteld"],
+    disarmed: ["onscherp", "uitgeschakeld"],
+    recording: ["aan het opnemen"],
+    playing: ["aan het spelen"],
+    paused: ["gepauzeerd"],
+    muted: ["gedempt", "stil"],
+    unmuted: ["niet gedempt"],
+    running: ["bezig", "aan het draaien", "aan het zuigen"],
+    docked: ["in het station", "aan het opladen"],
+    moving: ["in beweging"],
+  },
+  colours: {
+    "#ff0000": ["rood"],
+    "#00ff00": ["groen"],
+    "#0000ff": ["blauw"],
+    "#ffff00": ["geel"],
+    "#ffa500": ["oranje"],
+    "#800080": ["paars", "purper"],
+    "#ee82ee": ["violet"],
+    "#ffc0cb": ["roze"],
+    "#ff69b4": ["felroze"],
+    "#ff00ff": ["magenta"],
+    "#00ffff": ["cyaan"],
+    "#008080": ["blauwgroen", "groenblauw"],
+    "#40e0d0": ["turquoise"],
+    "#add8e6": ["lichtblauw"],
+    "#00008b": ["donkerblauw"],
+    "#000080": ["marineblauw"],
+    "#87ceeb": ["hemelsblauw"],
+    "#006400": ["donkergroen"],
+    "#90ee90": ["lichtgroen"],
+    "#32cd32": ["limoen", "limoengroen"],
+    "#808000": ["olijf", "olijfgroen"],
+    "#ffd700": ["goud", "gouden"],
+    "#ffbf00": ["amber"],
+    "#ff7f50": ["koraal"],
+    "#fa8072": ["zalm"],
+    "#dc143c": ["karmozijn"],
+    "#8b0000": ["donkerrood"],
+    "#e6e6fa": ["lavendel"],
+    "#4b0082": ["indigo"],
+    "#a0522d": ["sienna"],
+    "#b4532f": ["terracotta"],
+    "#ffdab9": ["perzik"],
+    "#f5f5dc": ["beige"],
+    "#ffffff": ["wit", "zuiver wit"],
+  },
+  warmths: {
+    1900: ["kaarslicht"],
+    2700: ["warmwit", "warm wit", "warm"],
+    3500: ["neutraal wit", "neutraal"],
+    4000: ["koelwit", "koel wit", "koel"],
+    5500: ["daglicht"],
+    6500: ["ijswit", "koud"],
+  },
+  amounts: {
+    small: ["een beetje", "iets", "wat", "een tikje", "beetje"],
+    large: ["veel", "flink"],
+  },
+  levels: {
+    least: ["minimum", "het minimum", "laagste stand"],
+    low: ["laag", "langzaam", "lage stand"],
+    medium: ["middel", "gemiddeld", "middelste stand"],
+    high: ["hoog", "snel", "hoge stand"],
+    full: ["vol", "maximum", "het maximum", "volle kracht", "hoogste stand"],
+  },
+  vocabulary: {
+    "power-on": {
+      patterns: [
+        `${flick} $target [weer] (aan | in)`,
+        `${flick} $target (in | op) $place aan`,
+        "$target aan",
+        "activeer $target",
+        "$target (aanzetten | aandoen | inschakelen)",
+        "ik wil $target aan",
+      ],
+      reply: "{$target} aan.",
+    },
+    "power-off": {
+      patterns: [
+        `${flick} $target [weer] uit`,
+        `${flick} $target (in | op) $place uit`,
+        "$target uit",
+        "(deactiveer | doof) $target",
+        "$target (uitzetten | uitdoen | uitschakelen)",
+      ],
+      reply: "{$target} uit.",
+    },
+    "brightness-to": {
+      patterns: [
+        `(${set} | dim) $target ${to} $level [helderheid]`,
+        `${set} [de] helderheid ${of} $target ${to} $level`,
+        `$target ${to} $level [helderheid]`,
+        "$target $level",
+        "dim $target [tot] $level",
+        `[${set} | dim] $target (in | op) $place ${to} $level`,
+      ],
+      reply: "{$target} op {$level} procent.",
+    },
+    brighter: {
+      patterns: [
+        `(${set} | maak) $target [${by}] (feller | helderder | lichter)`,
+        `$target [${by}] (feller | helderder | lichter)`,
+        `(verhoog | vergroot) [de] helderheid ${of} $target [${by}]`,
+        `draai $target [${by}] (op | hoger | omhoog)`,
+        "meer licht (in | op | van) $target",
+      ],
+      reply: "{$target} feller.",
+    },
+    dimmer: {
+      patterns: [
+        `(${set} | maak) $target [${by}] (donkerder | zwakker | minder fel)`,
+        `$target [${by}] (donkerder | zwakker | minder fel)`,
+        `(verlaag | verminder) [de] helderheid ${of} $target [${by}]`,
+        `dim $target [${by}]`,
+        `draai $target [${by}] (lager | omlaag | terug)`,
+        "minder licht (in | op | van) $target",
+      ],
+      reply: "{$target} donkerder.",
+    },
+    "speed-to": {
+      patterns: [
+        `${set} $target ${to} $level`,
+        `${set} [de] snelheid ${of} $target ${to} $level`,
+        `$target ${to} $level`,
+        "$target $level",
+        `laat $target ${to} $level draaien`,
+      ],
+      reply: "{$target} op {$level} procent.",
+    },
+    faster: {
+      patterns: [
+        `(${set} | maak | laat) $target [${by}] (sneller | harder) [draaien]`,
+        `$target [${by}] (sneller | harder)`,
+        `verhoog [de] snelheid ${of} $target [${by}]`,
+      ],
+      reply: "{$target} sneller.",
+    },
+    slower: {
+      patterns: [
+        `(${set} | maak | laat) $target [${by}] (langzamer | zachter) [draaien]`,
+        `$target [${by}] (langzamer | zachter)`,
+        `(verlaag | verminder) [de] snelheid ${of} $target [${by}]`,
+      ],
+      reply: "{$target} langzamer.",
+    },
+    "oscillate-on": {
+      patterns: [
+        "laat $target (zwenken | draaien)",
+        `${flick} [het] zwenken van $target aan`,
+        "$target zwenken",
+      ],
+      reply: "{$target} zwenkt.",
+    },
+    "oscillate-off": {
+      patterns: [
+        "laat $target niet [meer | langer] zwenken",
+        `${flick} [het] zwenken van $target uit`,
+        "$target niet zwenken",
+      ],
+      reply: "{$target} zwenkt niet meer.",
+    },
+    "colour-to": {
+      patterns: [
+        `(${set} | maak) $target [op | in] $colour`,
+        `${set} [de] kleur van $target op $colour`,
+        "(kleur | verf) $target $colour",
+        "$target [op | in] $colour",
+        `maak $target (in | op) $place $colour`,
+      ],
+      reply: "{$target} in {$colour}.",
+    },
+    "colour-and-brightness": {
+      patterns: [
+        `[${set} | maak] $target [op | in] $colour [en] [op] $level [helderheid]`,
+        `[${set} | maak] $target [op] $level [helderheid] [en] [in] $colour`,
+      ],
+      reply: "{$target} in {$colour} op {$level} procent.",
+    },
+    "warmth-to": {
+      patterns: [
+        `(${set} | maak) $target [op] $warmth`,
+        `${set} [de] kleurtemperatuur van $target op $warmth`,
+        "$target [op] $warmth",
+      ],
+      reply: "{$target} op {$warmth} kelvin.",
+    },
+    "warmth-and-brightness": {
+      patterns: [
+        `[${set} | maak] $target [op] $warmth [en] [op] $level [helderheid]`,
+        `[${set} | maak] $target [op] $level [helderheid] [en] $warmth`,
+      ],
+      reply: "{$target} op {$warmth} kelvin en {$level} procent.",
+    },
+    "temperature-to": {
+      patterns: [
+        `(${set} | verwarm | koel) $target ${to} $degrees`,
+        `${set} [de] temperatuur ${of} $target ${to} $degrees`,
+        `$target ${to} $degrees`,
+        "$target $degrees",
+        "[maak het] $degrees in $target",
+      ],
+      reply: "{$target} op {$degrees} graden.",
+    },
+    warmer: {
+      patterns: [
+        `(${set} | maak) $target [${by}] (warmer | hoger)`,
+        `$target [${by}] (warmer | hoger)`,
+        `verhoog [de temperatuur ${of}] $target [${by}]`,
+        `maak het [${by}] warmer in $target`,
+      ],
+      reply: "{$target} warmer.",
+    },
+    cooler: {
+      patterns: [
+        `(${set} | maak) $target [${by}] (kouder | koeler | lager)`,
+        `$target [${by}] (kouder | koeler | lager)`,
+        `verlaag [de temperatuur ${of}] $target [${by}]`,
+        `maak het [${by}] (kouder | koeler) in $target`,
+      ],
+      reply: "{$target} koeler.",
+    },
+    "mode-to": {
+      patterns: [
+        `(${set} | schakel) $target ${to} $mode`,
+        `${set} [de] (modus | stand) van $target ${to} $mode`,
+        `$target [${to}] $mode`,
+      ],
+      reply: "{$target} op {$mode}.",
+    },
+    "preset-to": {
+      patterns: [
+        `(${set} | schakel) $target ${to} $preset`,
+        `${set} [de] voorinstelling van $target ${to} $preset`,
+        `$target [${to}] $preset`,
+      ],
+      reply: "{$target} op {$preset}.",
+    },
+    open: {
+      patterns: [
+        "open $target [helemaal | volledig]",
+        `${open} $target [helemaal] (open | omhoog)`,
+        "$target (open | omhoog)",
+      ],
+      reply: "{$target} gaat open.",
+    },
+    close: {
+      patterns: [
+        "sluit $target [helemaal | volledig]",
+        "(doe | trek | laat | zet) $target [helemaal] (dicht | omlaag | neer)",
+        "$target (dicht | omlaag)",
+      ],
+      reply: "{$target} gaat dicht.",
+    },
+    "position-to": {
+      patterns: [
+        `(${set} | open | sluit) $target ${to} $level`,
+        "(open | sluit) $target [voor] $level",
+        `${set} [de] positie van $target ${to} $level`,
+        `$target ${to} $level [open]`,
+        "$target $level [open]",
+      ],
+      reply: "{$target} op {$level} procent.",
+    },
+    "tilt-to": {
+      patterns: [
+        `kantel $target ${to} $level`,
+        `${set} [de] kanteling van $target ${to} $level`,
+        `$target kanteling [${to}] $level`,
+      ],
+      reply: "{$target} gekanteld op {$level} procent.",
+    },
+    "stop-moving": {
+      patterns: ["stop $target", "$target stop"],
+      reply: "{$target} gestopt.",
+    },
+    "flow-on": {
+      patterns: [`${flick} $target (open | aan)`, "open $target", "$target (open | aan)"],
+      reply: "{$target} open.",
+    },
+    "flow-off": {
+      patterns: [`${flick} $target (dicht | uit)`, "sluit $target", "$target (dicht | uit)"],
+      reply: "{$target} dicht.",
+    },
+    lock: {
+      patterns: [
+        "(doe | zet) $target op slot",
+        "vergrendel $target",
+        "$target op slot",
+        "sluit $target af",
+      ],
+      reply: "{$target} op slot.",
+    },
+    unlock: {
+      patterns: ["(doe | haal) $target van het slot", "ontgrendel $target", "$target van het slot"],
+      reply: "{$target} van het slot.",
+    },
+    arm: {
+      patterns: [
+        "(zet | stel) $target (op scherp | scherp) [op] [$mode]",
+        `${set} $target ${to} $mode`,
+        "activeer $target [op] [$mode]",
+        "$target (scherp | [op] $mode)",
+      ],
+      reply: "{$target} staat op scherp.",
+    },
+    disarm: {
+      patterns: ["(zet | doe | schakel) $target (uit | onscherp)", "$target (uit | onscherp)"],
+      reply: "{$target} is uit.",
+    },
+    record: {
+      patterns: [
+        "neem op met $target",
+        "start [de] opname (met | van | op) $target",
+        "$target (opnemen | opname aan | opname starten)",
+      ],
+      reply: "{$target} neemt op.",
+    },
+    "stop-recording": {
+      patterns: [
+        "stop [de] opname (met | van | op) $target",
+        "$target (niet opnemen | opname uit | opname stoppen)",
+      ],
+      reply: "{$target} neemt niet meer op.",
+    },
+    play: {
+      patterns: [
+        "speel $target [af | verder]",
+        "(start | hervat) [de] (weergave | muziek) (op | van) $target",
+        "$target (spelen | verder | afspelen)",
+      ],
+      reply: "{$target} speelt.",
+    },
+    pause: {
+      patterns: [
+        "(pauzeer | onderbreek) $target",
+        "$target (pauze | pauzeren)",
+        "zet $target op pauze",
+      ],
+      reply: "{$target} gepauzeerd.",
+    },
+    "stop-playing": {
+      patterns: [
+        "stop $target",
+        "stop [de] (weergave | muziek) (op | van) $target",
+        "$target stop",
+      ],
+      reply: "{$target} gestopt.",
+    },
+    next: {
+      patterns: [
+        "(volgend | volgende) (nummer | lied) (op | van) $target",
+        "$target (volgende | volgend nummer)",
+      ],
+      reply: "Volgende op {$target}.",
+    },
+    previous: {
+      patterns: [
+        "(vorig | vorige) (nummer | lied) (op | van) $target",
+        "$target (vorige | vorig nummer)",
+      ],
+      reply: "Vorige op {$target}.",
+    },
+    "play-what": {
+      patterns: ["speel $what (op | via) $target"],
+      reply: "{$what} op {$target}.",
+    },
+    "volume-to": {
+      patterns: [
+        `${set} [het] (volume | geluid) ${of} $target ${to} $level`,
+        `${set} $target ${to} $level [volume]`,
+        `$target [volume] ${to} $level`,
+        "$target [volume] $level",
+      ],
+      reply: "{$target} op volume {$level}.",
+    },
+    louder: {
+      patterns: [
+        `(${set} | maak) $target [${by}] (harder | luider)`,
+        `$target [${by}] (harder | luider)`,
+        `verhoog [het] volume ${of} $target [${by}]`,
+      ],
+      reply: "{$target} harder.",
+    },
+    quieter: {
+      patterns: [
+        `(${set} | maak) $target [${by}] (zachter | stiller)`,
+        `$target [${by}] (zachter | stiller)`,
+        `verlaag [het] volume ${of} $target [${by}]`,
+      ],
+      reply: "{$target} zachter.",
+    },
+    mute: {
+      patterns: ["demp $target", "(zet | maak) $target stil", "$target (stil | gedempt)"],
+      reply: "{$target} gedempt.",
+    },
+    unmute: {
+      patterns: [
+        "(zet | doe) [het] geluid van $target [weer] aan",
+        "demp $target niet [meer | langer]",
+      ],
+      reply: "{$target} weer hoorbaar.",
+    },
+    "source-to": {
+      patterns: [
+        `(${set} | schakel) $target ${to} $source`,
+        `${set} [de] (bron | ingang) van $target ${to} $source`,
+        `$target [${to}] $source`,
+      ],
+      reply: "{$target} op {$source}.",
+    },
+    press: {
+      patterns: ["druk op $target", "druk $target in", "$target indrukken"],
+      reply: "{$target} ingedrukt.",
+    },
+    start: {
+      patterns: [
+        "start $target",
+        "laat $target (beginnen | draaien | zuigen | starten)",
+        "$target (start | starten | beginnen)",
+      ],
+      reply: "{$target} gestart.",
+    },
+    stop: {
+      patterns: ["stop $target", "$target (stop | stoppen)"],
+      reply: "{$target} gestopt.",
+    },
+    "pause-work": {
+      patterns: ["(pauzeer | onderbreek) $target", "$target (pauze | pauzeren)"],
+      reply: "{$target} gepauzeerd.",
+    },
+    dock: {
+      patterns: [
+        "stuur $target (naar huis | terug | naar het station)",
+        "$target (naar huis | terug | naar het station)",
+        "laad $target op",
+      ],
+      reply: "{$target} gaat terug.",
+    },
+    "program-to": {
+      patterns: [
+        `(${set} | start) $target (op | met | naar) [programma] $program`,
+        "kies [programma] $program (voor | op) $target",
+        "$target [op] [programma] $program",
+      ],
+      reply: "{$target} op {$program}.",
+    },
+    find: {
+      patterns: [
+        "waar (is | zijn | liggen) $target",
+        "(zoek | vind) $target",
+        "laat $target (piepen | rinkelen)",
+        "ik ben $target kwijt",
+      ],
+      reply: "{$target} piept.",
+    },
+    "ask-value": {
+      patterns: [
+        "(wat | hoe hoog) is [de | het] $measure (van | in | op | bij) $target",
+        "welke $measure heeft $target",
+        "(zeg | geef) me [de | het] $measure (van | in | op | bij) $target",
+        "$measure (van | in | op | bij) $target",
+      ],
+      reply: "",
+    },
+    "ask-temperature": {
+      patterns: [
+        "hoe (warm | koud) is (het (in | op | bij) $target | $target)",
+        "hoeveel graden is het (in | op | bij) $target",
+      ],
+      reply: "",
+    },
+    "ask-whether": {
+      patterns: [
+        "(is | zijn | staat | staan) $target [nog | allemaal] $state",
+        "(is | zijn | staat | staan) $target (in | op) $place [nog] $state",
+        "(kijk | controleer | zeg me) of $target $state (is | zijn | staat | staan)",
+      ],
+      reply: "",
+    },
+    "ask-which": {
+      patterns: [
+        "welke [van] $target (is | zijn | staan | staat) [nog] $state",
+        "welke $target (in | op) $place (is | zijn | staan | staat) [nog] $state",
+        "wat (is | staat) [er] [nog] $state (in | op) $target",
+      ],
+      reply: "",
+    },
+    "ask-any": {
+      patterns: [
+        "(is | zijn | staan | staat) er [nog] [een | enkele] [van] $target [nog] $state",
+        "(is | staat) er (in | op) $target [nog] iets $state",
+      ],
+      reply: "",
+    },
+  },
+  answers: {
+    value: "{$name}: {$property} {$value}.",
+    yes: "Ja, {$name}: {$state}.",
+    no: "Nee, {$name}: {$state}.",
+    list: "{$list}.",
+    none: "Geen enkele.",
+  },
+  replies: {
+    unknown: "Sorry, dat heb ik niet begrepen.",
+    unsure: "Welke: {$choices}?",
+    refuse: "Dat gaat niet.",
+    act: "Gedaan.",
+    confirm: "Weet je het zeker?",
+    code: "Wat is de code?",
+    ask: "Welke waarde voor {$slot}?",
+    in: "Over {$duration}: {$reply}",
+    at: "Om {$time}: {$reply}",
+    for: "{$duration} lang: {$reply}",
+    until: "Tot {$time}: {$reply}",
+  },
+};
