@@ -6,6 +6,8 @@ import { type Network, anyWord, slotTypeOf } from "./network.ts";
  */
 export interface StateSet {
   readonly states: readonly number[];
+  /** Whether a rule may also begin here. */
+  readonly begins: boolean;
   /** Slot types that may come next. */
   readonly slotTypes: readonly number[];
   /** Members at which a rule may end. */
@@ -32,7 +34,11 @@ const mostSets = 20_000;
 export function createSets(network: Network): Sets {
   let kept = new Map<string, StateSet>();
 
-  const make = (states: readonly number[], next: Iterable<number>): StateSet => {
+  const allStarts = network.starts.flat();
+
+  const make = (states: readonly number[], begins: boolean): StateSet => {
+    const next = new Set(states.flatMap((state) => network.follow[state] ?? []));
+    if (begins) for (const state of allStarts) next.add(state);
     const moves = new Map<number, number[]>();
     for (const state of next) {
       const symbol = network.symbol[state] ?? anyWord;
@@ -42,6 +48,7 @@ export function createSets(network: Network): Sets {
     }
     return {
       states,
+      begins,
       slotTypes: [...moves.keys()].map(slotTypeOf).filter((type) => type >= 0),
       accepting: states.filter((state) => network.accepts[state]),
       moves,
@@ -49,14 +56,13 @@ export function createSets(network: Network): Sets {
     };
   };
 
-  const intern = (states: Iterable<number>): StateSet => {
+  const intern = (states: Iterable<number>, begins: boolean): StateSet => {
     const sorted = [...new Set(states)].sort((a, b) => a - b);
-    const key = sorted.join(" ");
+    const key = `${begins ? "start " : ""}${sorted.join(" ")}`;
     let set = kept.get(key);
     if (!set) {
       if (kept.size >= mostSets) kept = new Map();
-      const next = new Set(sorted.flatMap((state) => network.follow[state] ?? []));
-      set = make(sorted, next);
+      set = make(sorted, begins);
       kept.set(key, set);
     }
     return set;
@@ -66,7 +72,7 @@ export function createSets(network: Network): Sets {
     const target = set.moves.get(symbol);
     if (!target) return undefined;
     if (!Array.isArray(target)) return target;
-    const made = intern(target);
+    const made = intern(target, false);
     set.moves.set(symbol, made);
     return made;
   };
@@ -75,21 +81,13 @@ export function createSets(network: Network): Sets {
     if (a === b) return a;
     let both = a.unions.get(b);
     if (!both) {
-      both = a === start || b === start ? withStart(a, b) : intern([...a.states, ...b.states]);
+      both = intern([...a.states, ...b.states], a.begins || b.begins);
       a.unions.set(b, both);
     }
     return both;
   };
 
-  /** The start has no states of its own, so a union with it is made from what comes next. */
-  const withStart = (a: StateSet, b: StateSet): StateSet => {
-    const states = [...new Set([...a.states, ...b.states])];
-    const next = new Set([...allStarts, ...states.flatMap((state) => network.follow[state] ?? [])]);
-    return make(states, next);
-  };
-
-  const allStarts = network.starts.flat();
-  const start = make([], allStarts);
+  const start = intern([], true);
   return {
     start,
     word(set, word) {

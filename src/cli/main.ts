@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 import { Command, CommanderError } from "commander";
 import { WrongUse, exit } from "./exit.ts";
+import type { ExportOptions } from "./exchange.ts";
 import type { HearOptions } from "./hear.ts";
 import type { SayableOptions } from "./sayable.ts";
 import type { TestOptions } from "./test.ts";
@@ -86,8 +87,11 @@ Examples:
 
   program
     .command("import")
-    .description("take devices from a CSV table or W3C Thing Descriptions")
-    .argument("<path>", "a .csv file, a .json Thing Description, or a folder of these")
+    .description("take devices from a table or Thing Descriptions, or patterns from a grammar")
+    .argument(
+      "<path>",
+      "a .csv table, a .json Thing Description or a folder of these, or a .abnf or .xml grammar",
+    )
     .option("--to <file>", "YAML file to write; printed when left out")
     .option("--language <tag>", "language of the names in a table that say none")
     .option("--json", "print devices and what was left out as JSON")
@@ -96,23 +100,36 @@ Examples:
       "\nExamples:\n  calm-phrase import devices.csv --to home/devices.yaml\n  calm-phrase import things/",
     )
     .action(async (path: string, options: { to?: string; json?: boolean; language?: string }) => {
-      const { importDevices } = await import("./exchange.ts");
-      done(await importDevices(path, options));
+      const { importFile } = await import("./exchange.ts");
+      done(await importFile(path, options));
     });
 
   program
     .command("export")
-    .description("write devices as a CSV table or W3C Thing Descriptions")
+    .description(
+      "write devices as a table or Thing Descriptions, or all that is sayable as a grammar",
+    )
     .argument("[folder]", "folder or file of the phrasebook", ".")
-    .requiredOption("--as <format>", "csv or td")
-    .option("--to <path>", "file (csv) or folder (td) to write; printed when left out")
+    .requiredOption("--as <format>", "csv, td, srgs, srgs-xml or jsgf")
+    .option("--to <path>", "file (a folder for td) to write; printed when left out")
+    .option("--language <tag>", "language of a grammar, such as de; the first one when left out")
     .addHelpText(
       "after",
-      "\nExamples:\n  calm-phrase export --as csv --to devices.csv\n  calm-phrase export --as td --to things",
+      `
+Formats:
+  csv       devices, one a row
+  td        devices as W3C Thing Descriptions
+  srgs      all that is sayable, as a W3C SRGS 1.0 grammar in ABNF form
+  srgs-xml  the same in XML form
+  jsgf      the same in the JSpeech Grammar Format
+
+Examples:
+  calm-phrase export --as csv --to devices.csv
+  calm-phrase export --as srgs-xml --language de --to sayable.grxml`,
     )
-    .action(async (folder: string, options: { as: string; to?: string }) => {
-      const { exportDevices } = await import("./exchange.ts");
-      done(await exportDevices(folder, options));
+    .action(async (folder: string, options: ExportOptions) => {
+      const { exportHome } = await import("./exchange.ts");
+      done(await exportHome(folder, options));
     });
 
   program.addHelpText(

@@ -3,7 +3,7 @@ import type { Phrasebook } from "../phrasebook/model.ts";
 import type { Engine } from "./engine.ts";
 import type { Reading } from "./evaluate.ts";
 import type { Speaker } from "./targets.ts";
-import { type Understood, clearReading, understand } from "./understand.ts";
+import { type Understood, anyReading, clearReading, understand } from "./understand.ts";
 import type { WhenFound, WhenReading } from "./whens.ts";
 
 /** One command of an utterance, and the words of it that say when. */
@@ -36,7 +36,8 @@ const mostPieces = 120;
 
 /**
  * Finds the commands of an utterance. The whole as one command goes first, then one command with a
- * when said in it, then as few commands as there can be.
+ * when said in it, then as few commands as there can be. Where nothing else is found, commands
+ * count that nothing in this home can do.
  */
 export function compose(
   book: Phrasebook,
@@ -46,67 +47,46 @@ export function compose(
 ): Composition {
   const whole = understand(book, engine, utterance, speaker);
   const none = new Set<number>();
-  const alone = { nearest: whole, whenWords: none, joinerWords: none };
-  const plain = clearReading(whole);
-  if (plain?.path.freeWords === 0)
-    return { commands: [{ understood: whole, whens: [] }], ...alone };
+  const alone: Composition = {
+    commands: [{ understood: whole, whens: [] }],
+    nearest: whole,
+    whenWords: none,
+    joinerWords: none,
+  };
+  if (clearReading(whole)?.path.freeWords === 0) return alone;
   const whens = engine.whens(utterance);
-  const joiners = engine.joiners(utterance);
-  if (whens.length === 0 && joiners.length === 0) {
-    return { commands: [{ understood: whole, whens: [] }], ...alone };
-  }
+  const joiners = engine.joiners(utterance).slice(0, mostJoiners);
+  if (whens.length === 0 && joiners.length === 0) return alone;
 
+  const known = new Map<string, Understood>();
   let pieces = 0;
   const read = (words: Utterance): Understood | undefined => {
-    if (++pieces > mostPieces) return undefined;
-    return understand(book, engine, words, speaker);
+    const key = words.words.map(({ start }) => start).join(" ");
+    const before = known.get(key);
+    if (before || ++pieces > mostPieces) return before;
+    const understood = understand(book, engine, words, speaker);
+    known.set(key, understood);
+    return understood;
   };
-  /** A stretch as one command: with all of its words, or with those left out that say when. */
-  const asOne = (stretch: Stretch): Command | undefined => {
-    const isWhole = stretch.from === 0 && stretch.end === utterance.words.length;
-    const full = isWhole ? whole : read(pick(utterance, stretch, []));
-    const found: Command[] = full && clearReading(full) ? [{ understood: full, whens: [] }] : [];
-    for (const left of whenChoices(whens, joiners, stretch)) {
-      const understood = read(pick(utterance, stretch, left));
-      if (understood && clearReading(understood)) {
-        found.push({ understood, whens: left.map(({ reading }) => reading) });
-      }
-    }
-    return best(found);
-  };
-  /** "… and the wheel lamp": what was said before, of something else. */
-  const asBefore = (stretch: Stretch, before: Command): Command | undefined => {
-    const reading = clearReading(before.understood);
-    const targets = reading?.fillings.filter(({ reading: { read } }) => read === "target") ?? [];
-    const [target] = targets;
-    if (!reading || !target || targets.length !== 1) return undefined;
-    const left = whenChoices(whens, joiners, stretch)[0] ?? [];
-    const said = pick(utterance, stretch, left);
-    const earlier = before.understood.utterance;
-    const understood = read(
-      joined([
-        pick(earlier, { from: 0, end: target.from }, []),
-        said,
-        pick(earlier, { from: target.end, end: earlier.words.length }, []),
-      ]),
-    );
-    const isSame = understood && clearReading(understood)?.intent === reading.intent;
-    return isSame ? { understood, whens: left.map((when) => when.reading) } : undefined;
-  };
-  const known = new Map<string, Command | undefined>();
-  const inTurn = (stretches: readonly Stretch[]): Command[] | undefined => {
-    const commands: Command[] = [];
-    for (const stretch of stretches) {
-      const key = `${stretch.from} ${stretch.end}`;
-      if (!known.has(key)) known.set(key, asOne(stretch));
-      const before = commands.at(-1);
-      const command = known.get(key) ?? (before && asBefore(stretch, before));
-      if (!command) return undefined;
-      commands.push(command);
-    }
-    return commands;
-  };
+  const parting: Parting = { utterance, whens, joiners, read, readingOf: clearReading };
+  const composition =
+    part(parting) ?? (anyReading(whole) ? undefined : part({ ...parting, readingOf: anyReading }));
+  if (composition) return { ...composition, nearest: whole };
+  return { ...alone, nearest: nearestPiece(parting) ?? whole };
+}
 
+/** What an utterance is parted with. */
+interface Parting {
+  utterance: Utterance;
+  whens: readonly WhenFound[];
+  joiners: readonly Stretch[];
+  read: (words: Utterance) => Understood | undefined;
+  /** The reading of a command that counts as understood. */
+  readingOf: (understood: Understood) => Reading | undefined;
+}
+
+function part(parting: Parting): Omit<Composition, "nearest"> | undefined {
+  const { utterance, whens, joiners, readingOf } = parting;
   const all: Stretch = { from: 0, end: utterance.words.length };
   const offsets = (stretches: readonly Stretch[]): Set<number> =>
     new Set(
@@ -114,51 +94,98 @@ export function compose(
         utterance.words.slice(from, end).map(({ start }) => start),
       ),
     );
-  const settled = (commands: readonly Command[], at: readonly Stretch[]): Composition => {
+  const settled = (commands: readonly Command[], at: readonly Stretch[]) => {
     const said = new Set(commands.flatMap((command) => command.whens));
-    return {
-      commands,
-      nearest: whole,
-      whenWords: offsets(whens.filter(({ reading }) => said.has(reading))),
-      joinerWords: offsets(at),
-    };
+    const told = whens.filter(({ reading }) => said.has(reading));
+    return { commands, whenWords: offsets(told), joinerWords: offsets(at) };
   };
-  const one = inTurn([all]);
-  const single = one && settled(one, []);
-  if (single && freeWords(single.commands) === 0) return single;
+  const one = asOne(parting, all);
+  const single = one && settled([one], []);
+  if (one && freeWords(readingOf, [one]) === 0) return single;
 
-  for (let cuts = 1; cuts <= Math.min(joiners.length, mostJoiners); cuts++) {
+  for (let cuts = 1; cuts <= joiners.length; cuts++) {
     const found: { commands: Command[]; at: readonly Stretch[] }[] = [];
-    for (const at of choose(joiners.slice(0, mostJoiners), cuts)) {
-      const commands = inTurn(between(all, at));
+    for (const at of choose(joiners, cuts)) {
+      const commands = inTurn(parting, between(all, at));
       if (commands) found.push({ commands, at });
     }
     const [first, second] = found;
     if (!first) continue;
     // Free text may have a joiner in it that was meant as text.
-    if (single && !isBetter(first.commands, single.commands)) return single;
+    if (one && !isBetter(readingOf, first.commands, [one])) return single;
     const composition = settled(first.commands, first.at);
     return second ? { ...composition, other: second.commands } : composition;
   }
-  if (single) return single;
-  const spoken = whens.length > 0 ? read(pick(utterance, all, whens)) : undefined;
-  const nearest = nearestPiece(joiners, all, known) ?? spoken ?? whole;
-  return { ...alone, commands: [{ understood: whole, whens: [] }], nearest };
+  return single;
+}
 
-  /** The piece that fails beside one that does not. */
-  function nearestPiece(
-    at: readonly Stretch[],
-    { end }: Stretch,
-    pieceOf: ReadonlyMap<string, Command | undefined>,
-  ): Understood | undefined {
-    for (const joiner of at) {
-      const before = pieceOf.get(`0 ${joiner.from}`);
-      const after = pieceOf.get(`${joiner.end} ${end}`);
-      if (before && !after) return read(pick(utterance, { from: joiner.end, end }, []));
-      if (after && !before) return read(pick(utterance, { from: 0, end: joiner.from }, []));
-    }
-    return undefined;
+/** A stretch as one command: with all of its words, or with those left out that say when. */
+function asOne(
+  { utterance, whens, joiners, read, readingOf }: Parting,
+  stretch: Stretch,
+): Command | undefined {
+  const found: Command[] = [];
+  for (const left of [[], ...whenChoices(whens, joiners, stretch)]) {
+    const understood = read(pick(utterance, stretch, left));
+    if (!understood || !readingOf(understood)) continue;
+    found.push({ understood, whens: left.map(({ reading }) => reading) });
   }
+  // Of equals the first, which leaves out the fewest.
+  let chosen: Command | undefined;
+  for (const command of found) {
+    if (!chosen || isBetter(readingOf, [command], [chosen])) chosen = command;
+  }
+  return chosen;
+}
+
+/** "… and the wheel lamp": what was said before, of something else. */
+function asBefore(
+  { utterance, whens, joiners, read, readingOf }: Parting,
+  stretch: Stretch,
+  before: Command,
+): Command | undefined {
+  const reading = readingOf(before.understood);
+  const targets = reading?.fillings.filter((filling) => filling.reading.read === "target") ?? [];
+  const [target] = targets;
+  if (!reading || !target || targets.length !== 1) return undefined;
+  const left = whenChoices(whens, joiners, stretch)[0] ?? [];
+  const earlier = before.understood.utterance;
+  const understood = read(
+    joined([
+      pick(earlier, { from: 0, end: target.from }, []),
+      pick(utterance, stretch, left),
+      pick(earlier, { from: target.end, end: earlier.words.length }, []),
+    ]),
+  );
+  const isSame = understood && readingOf(understood)?.intent === reading.intent;
+  return isSame ? { understood, whens: left.map((when) => when.reading) } : undefined;
+}
+
+/** Stretches as commands, each of which may lean on the one before it. */
+function inTurn(parting: Parting, stretches: readonly Stretch[]): Command[] | undefined {
+  const commands: Command[] = [];
+  for (const stretch of stretches) {
+    const before = commands.at(-1);
+    const command = asOne(parting, stretch) ?? (before && asBefore(parting, stretch, before));
+    if (!command) return undefined;
+    commands.push(command);
+  }
+  return commands;
+}
+
+/** The piece that is not understood beside one that is, or all without what says when. */
+function nearestPiece(parting: Parting): Understood | undefined {
+  const { utterance, whens, joiners, read } = parting;
+  const all: Stretch = { from: 0, end: utterance.words.length };
+  for (const joiner of joiners) {
+    const [before, after] = between(all, [joiner]);
+    if (!before || !after) continue;
+    const first = asOne(parting, before);
+    const second = asOne(parting, after);
+    if (first && !second) return read(pick(utterance, after, []));
+    if (second && !first) return read(pick(utterance, before, []));
+  }
+  return whens.length > 0 ? read(pick(utterance, all, whens)) : undefined;
 }
 
 /**
@@ -203,26 +230,25 @@ function* choose<T>(items: readonly T[], count: number, from = 0): Generator<T[]
   }
 }
 
-function freeWords(commands: readonly Command[]): number {
+type ReadingOf = Parting["readingOf"];
+
+function freeWords(readingOf: ReadingOf, commands: readonly Command[]): number {
   return commands.reduce(
-    (sum, { understood }) => sum + (clearReading(understood)?.path.freeWords ?? 0),
+    (sum, { understood }) => sum + (readingOf(understood)?.path.freeWords ?? 0),
     0,
   );
 }
 
-/** Of the ways to read a stretch the one with the fewest free words; of equals the first. */
-function best(found: readonly Command[]): Command | undefined {
-  let chosen: Command | undefined;
-  for (const command of found) if (!chosen || isBetter([command], [chosen])) chosen = command;
-  return chosen;
-}
-
 /** As readings are ranked: what is the phrasebook's own, then fewer words of free text. */
-function isBetter(commands: readonly Command[], than: readonly Command[]): boolean {
+function isBetter(
+  readingOf: ReadingOf,
+  commands: readonly Command[],
+  than: readonly Command[],
+): boolean {
   const own = (all: readonly Command[]): boolean =>
-    all.every(({ understood }) => isOwn(clearReading(understood)));
+    all.every(({ understood }) => isOwn(readingOf(understood)));
   if (own(commands) !== own(than)) return own(commands);
-  return freeWords(commands) < freeWords(than);
+  return freeWords(readingOf, commands) < freeWords(readingOf, than);
 }
 
 function isOwn(reading: Reading | undefined): boolean {

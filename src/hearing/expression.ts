@@ -184,7 +184,7 @@ export function createTargetReader(
   let last: { utterance: Utterance; read: (from: number) => Found[] } | undefined;
   return (utterance, from) => {
     // Articles are passed over before a target like anywhere else, never as part of it.
-    if (utterance.small[from] === true && !startsName(utterance, from)) return [];
+    if (utterance.small[from] === true && !isNeeded(utterance, from)) return [];
     if (last?.utterance !== utterance) last = { utterance, read: reader(utterance) };
     return last.read(from).map(({ end, expression }) => ({
       end,
@@ -192,10 +192,12 @@ export function createTargetReader(
     }));
   };
 
-  function startsName({ numbers }: Utterance, from: number): boolean {
-    let starts = false;
-    trie.match(numbers, from, () => (starts = true));
-    return starts;
+  /** Whether a name or something like "the lot" begins with the small word. */
+  function isNeeded({ numbers }: Utterance, from: number): boolean {
+    let isNeeded = false;
+    trie.match(numbers, from, () => (isNeeded = true));
+    connectives.match(numbers, from, () => (isNeeded = true));
+    return isNeeded;
   }
 }
 

@@ -14,7 +14,7 @@ export interface Form<T> {
 }
 
 /** Words that one form is looked for in; nobody takes more to say a time. */
-const longest = 16;
+const longest = 24;
 
 /** Makes a recogniser of forms. Patterns that cannot be read and unknown parts are left out. */
 export function createForms<T>(

@@ -38,9 +38,13 @@ export function understand(
 }
 
 /** The best reading, if the words come to something that a home with these devices can mean. */
-export function clearReading({ ranked }: Understood): Reading | undefined {
+export function clearReading(understood: Understood): Reading | undefined {
+  const reading = anyReading(understood);
+  return reading?.meaning.result === "unfit" ? undefined : reading;
+}
+
+/** The best reading, even one of which nothing that it names can do it. */
+export function anyReading({ ranked }: Understood): Reading | undefined {
   const [first] = ranked;
-  if (!first?.kept) return undefined;
-  const { result } = first.reading.meaning;
-  return result === "unfit" || result === "absent" ? undefined : first.reading;
+  return first?.kept && first.reading.meaning.result !== "absent" ? first.reading : undefined;
 }

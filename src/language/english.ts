@@ -552,7 +552,7 @@ export const english: LanguagePack = {
     },
     arm: {
       patterns: [
-        "arm $target [to | for | in] [$mode] [mode]",
+        "arm $target [[to | for | in] $mode [mode]]",
         "set $target [to | for] $mode [mode]",
         "$target (armed | [to] $mode)",
         "set $target",

@@ -19,7 +19,7 @@ const longest = 10_000;
 /** Highest count that a repeat may have, so that its automaton stays small. */
 const highestCount = 100;
 
-class Stop extends Error {
+export class Stop extends Error {
   readonly at: PatternError;
   constructor(offset: number, message: string, fix: string) {
     super(message);
@@ -42,7 +42,7 @@ export function parsePattern(text: string, language: string): Parsed {
         "split it into several patterns, or move parts of it into fragments",
       );
     }
-    const reader = { text, language, at: 0, depth: 0 };
+    const reader = { text, language, at: 0, depth: 0, isGrammar: false };
     const pattern = readChoice(reader);
     if (reader.at < text.length) unexpected(reader);
     return { ok: true, pattern };
@@ -52,14 +52,17 @@ export function parsePattern(text: string, language: string): Parsed {
   }
 }
 
-interface Reader {
+/** A text that is read from front to back. */
+export interface Reader {
   readonly text: string;
   readonly language: string;
   at: number;
   depth: number;
+  /** Within a whole grammar a rule ends with a semicolon, and tags and languages are passed over. */
+  readonly isGrammar: boolean;
 }
 
-function unexpected(reader: Reader): never {
+export function unexpected(reader: Reader): never {
   const character = reader.text.charAt(reader.at);
   const closing: Record<string, string> = { ")": "(", "]": "[", ">": "<" };
   const opening = closing[character];
@@ -73,7 +76,7 @@ function unexpected(reader: Reader): never {
   throw new Stop(reader.at, `"${character}" cannot stand here`, `quote it: "${character}"`);
 }
 
-function skipGaps(reader: Reader): void {
+export function skipGaps(reader: Reader): void {
   const { text } = reader;
   for (;;) {
     while (/\s/.test(text.charAt(reader.at))) reader.at++;
@@ -86,13 +89,30 @@ function skipGaps(reader: Reader): void {
         throw new Stop(reader.at, "a comment does not end", 'close it with "*/"');
       }
       reader.at = end + 2;
-    } else {
+    } else if (!reader.isGrammar || !skipMarks(reader)) {
       return;
     }
   }
 }
 
-function readChoice(reader: Reader): Pattern {
+/** Semantic tags (section 2.6) and language attachments (section 2.7) of a grammar. */
+function skipMarks(reader: Reader): boolean {
+  const { text, at } = reader;
+  const language = /!\s*[a-zA-Z]{2,8}(?:-[a-zA-Z0-9]{1,8})*/y;
+  language.lastIndex = at;
+  if (language.test(text)) {
+    reader.at = language.lastIndex;
+    return true;
+  }
+  if (text.charAt(at) !== "{") return false;
+  const close = text.startsWith("{!{", at) ? "}!}" : "}";
+  const end = text.indexOf(close, at);
+  if (end < 0) throw new Stop(at, "a tag does not end", `close it with "${close}"`);
+  reader.at = end + close.length;
+  return true;
+}
+
+export function readChoice(reader: Reader): Pattern {
   skipGaps(reader);
   const start = reader.at;
   const options: Option[] = [];
@@ -201,9 +221,10 @@ function readItem(reader: Reader): Pattern | undefined {
         "a weight stands at the front of an alternative",
         'write (/2/ one | two), or quote the slash: "/"',
       );
+    case ";":
+      return reader.isGrammar ? undefined : unexpected(reader);
     case "*":
     case "+":
-    case ";":
     case "=":
       return unexpected(reader);
     default:
@@ -227,7 +248,8 @@ function readBracket(
   reader.at++;
   const item = readChoice(reader);
   if (reader.text.charAt(reader.at) !== close) {
-    if (reader.at < reader.text.length) unexpected(reader);
+    const isCut = reader.isGrammar && reader.text.charAt(reader.at) === ";";
+    if (reader.at < reader.text.length && !isCut) unexpected(reader);
     const open = reader.text.charAt(start);
     throw new Stop(start, `"${open}" is not closed`, `write the missing "${close}"`);
   }

@@ -1,24 +1,9 @@
+import { referencesOf } from "../pattern/references.ts";
 import { patternSize } from "../pattern/size.ts";
-import type { Pattern, Reference } from "../pattern/tree.ts";
+import type { Pattern } from "../pattern/tree.ts";
 import type { Position } from "../source/position.ts";
 import { type Context, report } from "./context.ts";
 import type { Fragment, SpokenPattern } from "./model.ts";
-
-/** Every `$name` in a pattern, in the order written. */
-export function referencesOf(pattern: Pattern): Reference[] {
-  switch (pattern.type) {
-    case "reference":
-      return [pattern];
-    case "sequence":
-      return pattern.items.flatMap(referencesOf);
-    case "choice":
-      return pattern.options.flatMap((option) => referencesOf(option.pattern));
-    case "repeat":
-      return referencesOf(pattern.item);
-    default:
-      return [];
-  }
-}
 
 /** Names that fragments use and no fragment has are left to the intents, whose slots they may be. */
 function fragmentUses(fragment: Fragment, fragments: ReadonlyMap<string, Fragment>): string[] {
