@@ -18,6 +18,8 @@ export interface Chart {
   sets: readonly (StateSet | undefined)[];
   /** What a slot type takes from a place on; asked once for each place. */
   matches: (type: number, from: number) => readonly Match[];
+  /** Moves that were made: at most one a word and one for each match of a slot type. */
+  steps: number;
 }
 
 /**
@@ -44,7 +46,9 @@ export function runAutomaton(
     return found;
   };
   let furthest = Math.max(...starts);
+  let steps = 0;
   const enter = (at: number, set: StateSet | undefined): void => {
+    steps++;
     if (!set) return;
     if (at > furthest) furthest = at;
     const present = chart[at];
@@ -64,7 +68,7 @@ export function runAutomaton(
       for (const { end } of found) enter(end, after);
     }
   }
-  return { sets: chart, matches };
+  return { sets: chart, matches, steps };
 }
 
 /**

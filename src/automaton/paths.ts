@@ -29,10 +29,18 @@ export interface Paths {
   found: readonly Path[];
   /** Whether there are more than were looked for. */
   cut: boolean;
+  /** Steps that were taken, at most `mostSteps`. */
+  steps: number;
 }
 
 /** Ways that are kept from one place on; ways that fill the slots alike count as one. */
 const mostWays = 64;
+
+/** Steps after which no more ways are looked for, which bounds the cost of any utterance. */
+export const mostSteps = 100_000;
+
+/** Most ways that are told. */
+const mostFound = 1000;
 
 interface Way {
   step?: PathStep;
@@ -55,6 +63,7 @@ export function findPaths(
 ): Paths {
   const found: Path[] = [];
   let cut = false;
+  let steps = 0;
   const reached = new Set<number>();
   for (const end of ends) {
     for (const state of chart.sets[end]?.accepting ?? []) reached.add(network.rule[state] ?? 0);
@@ -104,6 +113,10 @@ export function findPaths(
 
   const extend = (ways: Way[], step: PathStep, literal: number, free: number): void => {
     for (const rest of waysAfter(step.state, step.end)) {
+      if (++steps > mostSteps) {
+        cut = true;
+        return;
+      }
       ways.push({
         step,
         rest,
@@ -145,11 +158,15 @@ export function findPaths(
       if (from > 0 && small.slice(0, from).every(Boolean)) continue;
       for (const way of continued(network.starts[rule] ?? [], from, false)) {
         const { end, literalWords, freeWords } = way;
+        if (found.length >= mostFound) {
+          cut = true;
+          continue;
+        }
         found.push({ rule, from, end, steps: stepsOf(way), literalWords, freeWords });
       }
     }
   }
-  return { found, cut };
+  return { found, cut, steps: Math.min(steps, mostSteps) };
 }
 
 function stepsOf(way: Way): PathStep[] {

@@ -1,3 +1,4 @@
+import { mostSteps } from "../automaton/paths.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { Engine } from "./engine.ts";
@@ -22,6 +23,8 @@ export interface Composition {
   /** UTF-16 offsets of words that say when, and of those between commands. */
   whenWords: ReadonlySet<number>;
   joinerWords: ReadonlySet<number>;
+  /** Steps of the search, over all pieces that were looked at. */
+  steps: number;
 }
 
 interface Stretch {
@@ -31,8 +34,12 @@ interface Stretch {
 
 /** Most words between commands that an utterance is parted at. */
 const mostJoiners = 7;
-/** Most pieces of an utterance that are understood, which bounds the cost of any utterance. */
+/** Most pieces of an utterance that are understood. */
 const mostPieces = 120;
+/** Steps of the search after which no more pieces are understood. */
+const enoughSteps = 50_000;
+/** Steps that no search goes over, whatever is said. */
+export const mostComposedSteps = enoughSteps + 2 * mostSteps;
 
 /**
  * Finds the commands of an utterance. The whole as one command goes first, then one command with a
@@ -52,6 +59,7 @@ export function compose(
     nearest: whole,
     whenWords: none,
     joinerWords: none,
+    steps: stepsOf(whole),
   };
   if (clearReading(whole)?.path.freeWords === 0) return alone;
   const whens = engine.whens(utterance);
@@ -59,20 +67,25 @@ export function compose(
   if (whens.length === 0 && joiners.length === 0) return alone;
 
   const known = new Map<string, Understood>();
-  let pieces = 0;
+  let steps = stepsOf(whole);
   const read = (words: Utterance): Understood | undefined => {
     const key = words.words.map(({ start }) => start).join(" ");
     const before = known.get(key);
-    if (before || ++pieces > mostPieces) return before;
+    if (before || known.size >= mostPieces || steps > enoughSteps) return before;
     const understood = understand(book, engine, words, speaker);
+    steps += stepsOf(understood);
     known.set(key, understood);
     return understood;
   };
   const parting: Parting = { utterance, whens, joiners, read, readingOf: clearReading };
   const composition =
     part(parting) ?? (anyReading(whole) ? undefined : part({ ...parting, readingOf: anyReading }));
-  if (composition) return { ...composition, nearest: whole };
-  return { ...alone, nearest: nearestPiece(parting) ?? whole };
+  const nearest = composition ? whole : (nearestPiece(parting) ?? whole);
+  return { ...alone, ...composition, nearest, steps };
+}
+
+function stepsOf({ chart, paths }: Understood): number {
+  return chart.steps + paths.steps;
 }
 
 /** What an utterance is parted with. */
@@ -85,7 +98,7 @@ interface Parting {
   readingOf: (understood: Understood) => Reading | undefined;
 }
 
-function part(parting: Parting): Omit<Composition, "nearest"> | undefined {
+function part(parting: Parting): Omit<Composition, "nearest" | "steps"> | undefined {
   const { utterance, whens, joiners, readingOf } = parting;
   const all: Stretch = { from: 0, end: utterance.words.length };
   const offsets = (stretches: readonly Stretch[]): Set<number> =>

@@ -163,6 +163,8 @@ export interface Why {
   nearest: readonly NearMiss[];
   /** Set when there were more readings than are looked at. */
   cut: boolean;
+  /** Steps of the search for readings, which are bounded whatever is said. */
+  steps: number;
 }
 
 /** What one word of the utterance was taken for. */

@@ -28,6 +28,7 @@ export function explain(
     ),
     nearest,
     cut: commands.some(({ understood }) => understood.paths.cut),
+    steps: composition.steps,
   };
 }
 

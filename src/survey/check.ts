@@ -1,6 +1,7 @@
 import type { Book } from "../home/book.ts";
 import type { Device, Nameable } from "../phrasebook/model.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
+import { checkLosing } from "./losing.ts";
 import { checkNames } from "./names.ts";
 import { checkOverlaps } from "./overlap.ts";
 
@@ -17,6 +18,7 @@ export function checkPhrasebook(book: Book): Finding[] {
     ...named(book).flatMap((entity) => checkLanguages(book, entity)),
     ...checkNames(book),
     ...checkOverlaps(book),
+    ...checkLosing(book),
   ].sort(compareFindings);
 }
 

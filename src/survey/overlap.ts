@@ -57,7 +57,17 @@ function overlapsIn(book: Book, language: string): Finding[] {
       lexicon,
     );
   // First by the sort of slot, which is quick; then each pair that may overlap by the very slots.
-  const sorts = ["numeric", "target", "choice", "colour", "value", "state"];
+  const sorts = [
+    "numeric",
+    "target",
+    "choice",
+    "colour",
+    "value",
+    "state",
+    "duration",
+    "time",
+    "date",
+  ];
   const { pairs, cut } = candidatePairs(
     build((_, { type }) => sorts.indexOf(numeric.has(type) ? "numeric" : type)),
     rules,
@@ -159,7 +169,7 @@ function fit(
 }
 
 const numeric: ReadonlySet<string> = new Set([
-  ...["percent", "number", "integer", "temperature", "colour-temperature"],
+  ...["percent", "number", "integer", "temperature", "colour-temperature", "ordinal"],
 ]);
 
 /** Tells whether two slots can be filled by the same words, each to something that can be done. */

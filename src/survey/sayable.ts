@@ -1,11 +1,8 @@
 import type { Book } from "../home/book.ts";
 import { spokenNames } from "../hearing/names.ts";
-import { packFor } from "../language/packs.ts";
-import { phrases } from "../pattern/phrases.ts";
-import type { Pattern } from "../pattern/tree.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
-import type { Device, Intent, SpokenPattern } from "../phrasebook/model.ts";
-import { fragmentTree } from "../phrasebook/references.ts";
+import type { Device } from "../phrasebook/model.ts";
+import { samplePhrases } from "./sample.ts";
 
 /** What can be said to one device, and what voice may do with it. */
 export interface SayableDevice {
@@ -50,7 +47,8 @@ function phrasesFor(book: Book, device: Device, name: string, language: string):
   for (const intent of book.intents.values()) {
     if (![...intent.slots.values()].some(({ type }) => type === "target")) continue;
     const pattern = intent.patterns.find((each) => each.language === language);
-    const phrase = pattern && samplePhrase(book, intent, pattern, name, language);
+    if (!pattern) continue;
+    const [phrase] = samplePhrases(book, intent, pattern, [name], language);
     if (phrase === undefined) continue;
     const heard = book.hear(phrase, context);
     const effects = "effects" in heard ? heard.effects : [];
@@ -58,44 +56,4 @@ function phrasesFor(book: Book, device: Device, name: string, language: string):
     if (isOwn && "intent" in heard && heard.intent === intent.id) said.push(phrase);
   }
   return said;
-}
-
-/** The first phrase of a pattern with the device's name and everyday values in its slots. */
-function samplePhrase(
-  book: Book,
-  intent: Intent,
-  { tree }: SpokenPattern,
-  name: string,
-  language: string,
-): string | undefined {
-  const pack = packFor(language);
-  const samples: Readonly<Record<string, string | undefined>> = {
-    target: name,
-    percent: "40 %",
-    number: "5",
-    integer: "5",
-    temperature: "21",
-    "colour-temperature": "3000 K",
-    colour: Object.values(pack?.colours ?? {})[0]?.[0],
-    text: "…",
-  };
-  const words = (text: string): Pattern => {
-    return { type: "words", words: text.split(" "), span: [0, 0] };
-  };
-  const resolve = (reference: string): Pattern | undefined => {
-    const slot = intent.slots.get(reference);
-    if (!slot) return fragmentTree(book.fragments.get(reference), language);
-    if (slot.type === "value") {
-      const { property } = slot;
-      const own = [...book.devices.values()].flatMap(
-        ({ properties }) => properties.get(property)?.enum ?? [],
-      );
-      const value = own.find((each) => each !== "off") ?? own[0];
-      return value === undefined ? undefined : words(pack?.values[property]?.[value]?.[0] ?? value);
-    }
-    const sample = samples[slot.type];
-    return sample === undefined ? undefined : words(sample);
-  };
-  const [first] = phrases(tree, resolve);
-  return first?.join(" ");
 }
