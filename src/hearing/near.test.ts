@@ -81,3 +81,18 @@ test("a phrase one word away from a known one has that word named first, in 95 o
   expect(tried).toBeGreaterThan(500);
   expect(named / tried).toBeGreaterThanOrEqual(0.95);
 });
+
+test("a name that is spelled otherwise and sounds the same is the nearest", () => {
+  const [first] = book.hear("turn on the ekstrakter").why.nearest;
+  expect(first).toMatchObject({ words: "ekstrakter", expected: ["extractor"] });
+  expect(first?.message).toBe(
+    'nothing is called "ekstrakter"; it sounds like "extractor" (device kiln-vent)',
+  );
+});
+
+test("of several commands the one that fails is explained, without what says when", () => {
+  const both = book.hear("turn on the kiln vent and opne the courtyard gate").why.nearest;
+  expect(both[0]).toMatchObject({ words: "opne", expected: ["open"] });
+  const later = book.hear("in ten minutes trun on the kiln vent").why.nearest;
+  expect(later[0]).toMatchObject({ words: "trun", expected: ["turn"] });
+});

@@ -8,6 +8,7 @@ import { printPosition } from "../source/position.ts";
 import type { Engine } from "./engine.ts";
 import type { Holder } from "./names.ts";
 import type { NearMiss } from "./outcome.ts";
+import { soundOf } from "./sound.ts";
 import type { Understood } from "./understand.ts";
 
 /** Near misses that are told. */
@@ -23,6 +24,8 @@ interface Change {
   /** Lower is nearer. */
   cost: number;
   holder?: Holder;
+  /** Alike in sound rather than in spelling. */
+  sounds?: boolean;
 }
 
 /**
@@ -105,12 +108,15 @@ function singleChanges(
       }
       if (word === undefined) continue;
       if (symbol >= 0 && complete[at + 1]?.has(state)) {
-        const cost = unlikeness(word, engine.lexicon.word(symbol));
-        changes.push({ miss: "word", from: at, end: at + 1, state, cost });
+        const likeness = compare(word, engine.lexicon.word(symbol));
+        changes.push({ miss: "word", from: at, end: at + 1, state, ...likeness });
       } else if (type >= 0) {
         for (let end = at + 1; end <= Math.min(count, at + 5); end++) {
-          if (!complete[end]?.has(state) || holdsMatch(chart, type, at, end)) continue;
-          changes.push(...slotChanges(engine, state, at, end, nearestNames));
+          if (!complete[end]?.has(state)) continue;
+          const found = slotChanges(engine, state, at, end, nearestNames);
+          // "The weel lamp" is nearer to the wheel lamp than to any lamp with a word too many.
+          const isNear = found.some(({ holder, cost }) => holder && cost <= nearEnough);
+          if (isNear || !holdsMatch(chart, type, at, end)) changes.push(...found);
         }
       }
     }
@@ -131,7 +137,7 @@ function slotChanges(
   state: number,
   from: number,
   end: number,
-  nearestNames: (from: number, end: number) => { holder: Holder; cost: number } | undefined,
+  nearestNames: (from: number, end: number) => NameFound | undefined,
 ): Change[] {
   const { intent } = engine.rules[engine.network.rule[state] ?? 0] ?? {};
   const slot = intent?.slots.get(engine.network.slot[state] ?? "");
@@ -184,26 +190,60 @@ function leads(
   return complete[at + 1]?.has(state) === true;
 }
 
+/** What words cost that sound the same and are spelled otherwise. */
+const soundCost = 0.25;
+
+/** How unlike two words are, by spelling or by sound, whichever is nearer. */
+function compare(said: string, expected: string): { cost: number; sounds: boolean } {
+  const cost = unlikeness(said, expected);
+  if (cost <= soundCost) return { cost, sounds: false };
+  const sound = soundOf(said);
+  const sounds = sound.length > 1 && sound === soundOf(expected);
+  return { cost: sounds ? soundCost : cost, sounds };
+}
+
 /** From 0 for the same spelling to 1 for no letter in common. */
 function unlikeness(said: string, expected: string): number {
   return distance(said, expected) / Math.max(said.length, expected.length, 1);
 }
 
+/** A name this like is meant, even where some of its words could be understood alone. */
+const nearEnough = 0.3;
+
 /** Beyond this unlikeness a name is no help. */
 const mostUnlike = 0.5;
 
+interface NameFound {
+  holder: Holder;
+  cost: number;
+  sounds: boolean;
+}
+
 function createNameSearch({ names }: Engine, { texts }: Utterance) {
-  const known = new Map<string, { holder: Holder; cost: number } | undefined>();
-  return (from: number, end: number): { holder: Holder; cost: number } | undefined => {
+  const known = new Map<string, NameFound | undefined>();
+  const spoken = names.holders.map((holder) => ({ holder, name: holder.name.words.join(" ") }));
+  let sounds: Map<string, Holder> | undefined;
+  const soundsLike = (said: string): Holder | undefined => {
+    const key = soundOf(said);
+    if (key.length < 2) return undefined;
+    sounds ??= new Map(
+      spoken.map(({ holder, name }) => [soundOf(name), holder] as const).reverse(),
+    );
+    return sounds.get(key);
+  };
+  return (from: number, end: number): NameFound | undefined => {
     const said = texts.slice(from, end).join(" ");
     if (known.has(said)) return known.get(said);
-    let best: { holder: Holder; cost: number } | undefined;
-    for (const holder of names.holders) {
-      const name = holder.name.words.join(" ");
+    let best: NameFound | undefined;
+    for (const { holder, name } of spoken) {
       const longer = Math.max(said.length, name.length);
       if (Math.abs(said.length - name.length) / longer > (best?.cost ?? mostUnlike)) continue;
       const cost = unlikeness(said, name);
-      if (cost <= mostUnlike && cost < (best?.cost ?? 1)) best = { holder, cost };
+      if (cost <= mostUnlike && cost < (best?.cost ?? 1)) best = { holder, cost, sounds: false };
+    }
+    if ((best?.cost ?? 1) > soundCost) {
+      const holder = soundsLike(said);
+      if (holder) best = { holder, cost: soundCost, sounds: true };
     }
     known.set(said, best);
     return best;
@@ -244,7 +284,7 @@ function describe(
         ...base,
         expected: [name.text],
         at: name.at,
-        message: `nothing is called "${words}"; the nearest name is "${name.text}" (${entity.type} ${entity.id})`,
+        message: `nothing is called "${words}"; ${change.sounds ? "it sounds like" : "the nearest name is"} "${name.text}" (${entity.type} ${entity.id})`,
         paste: aliasPaste(book, holder, words, engine.language),
       };
     }
@@ -266,7 +306,8 @@ function describe(
     }
     case "word": {
       const expected = engine.lexicon.word(symbol);
-      const message = `"${words}" stands where the pattern has "${expected}"`;
+      const sound = change.sounds ? ", which sounds the same" : "";
+      const message = `"${words}" stands where the pattern has "${expected}"${sound}`;
       return {
         ...base,
         expected: [expected],
@@ -394,7 +435,7 @@ function namesWithin(engine: Engine, utterance: Utterance): NearMiss[] {
       const message =
         near.cost === 0
           ? `"${words}" is ${entity.type} ${entity.id}, but no pattern takes the words around it`
-          : `"${words}" is near "${name.text}" (${entity.type} ${entity.id})`;
+          : `"${words}" ${near.sounds ? "sounds like" : "is near"} "${name.text}" (${entity.type} ${entity.id})`;
       const expected = [name.text];
       const { cost } = near;
       found.push({
