@@ -70,6 +70,22 @@ export function makeHome({ devices, patterns }) {
       "    do: { set: { d-0: { power: on } } }",
     );
   }
+  // Each takes what its pattern takes: courtesies around it, articles and punctuation within it.
+  const gap = String.raw`[\s,.!?]+(?:(?:the|a|an|my|our)[\s,.!?]+)*`;
+  const expression = (...parts) =>
+    new RegExp(
+      `^[\\s,.!?]*(?:(?:please|(?:could|can|would|will) you)${gap})*${parts.join(gap)}(?:${gap}(?:please|thanks|thank you))*[\\s,.!?]*$`,
+      "iu",
+    );
+  const expressions = [
+    expression("(?:turn|switch)", "on", "(?<target>.+)"),
+    expression("(?:turn|switch)", "(?<target>.+)", "on"),
+    expression("(?:set|dim)", "(?<target>.+)", "to", "(?<level>.+)"),
+    ...Array.from({ length: patterns }, (_, index) =>
+      expression("(?:start|begin)", spell(index), `(?:show|scene)(?:${gap}now)?`),
+    ),
+  ];
+  const names = Array.from({ length: devices }, (_, index) => deviceName(index));
   const phrases = [];
   for (let index = 0; index < Math.min(devices, 500); index++) {
     const device = Math.floor((index * devices) / Math.min(devices, 500));
@@ -78,5 +94,5 @@ export function makeHome({ devices, patterns }) {
   for (let index = 0; index < Math.min(patterns, 500); index++) {
     phrases.push(`begin the ${spell(Math.floor((index * patterns) / 500))} scene now`);
   }
-  return { text: `${lines.join("\n")}\n`, phrases };
+  return { text: `${lines.join("\n")}\n`, phrases, expressions, names };
 }

@@ -1,4 +1,5 @@
 // Measures Calm Phrase against simple ways of doing parts of its job, as ratios within one run.
+import Fuse from "fuse.js";
 import { readPhrasebook, runSuites } from "../dist/index.js";
 import { makeHome } from "./homes.js";
 
@@ -22,7 +23,7 @@ function heapMegabytes() {
 }
 
 function measure(devices, patterns) {
-  const { text, phrases } = makeHome({ devices, patterns });
+  const { text, phrases, expressions, names } = makeHome({ devices, patterns });
   const before = heapMegabytes();
   const start = performance.now();
   const book = readPhrasebook([{ path: "home.yaml", text }]);
@@ -38,7 +39,14 @@ function measure(devices, patterns) {
   const table = new Map(phrases.map((phrase) => [phrase.toLowerCase().split(/\s+/).join(" "), 1]));
   const lookup = time(phrases, (phrase) => table.get(phrase.toLowerCase().split(/\s+/).join(" ")));
   const hear = time(phrases, (phrase) => book.hear(phrase).outcome);
-  return { devices, patterns, opened, ready, memory, lookup, hear };
+  const tried = time(phrases, (phrase) => {
+    const found = expressions.find((expression) => expression.exec(phrase));
+    if (!found) throw new Error(`no expression takes "${phrase}"`);
+  });
+  const search = new Fuse(names);
+  const some = phrases.filter((_, index) => index % 100 === 0).slice(0, 5);
+  const fuzzy = time(some, (phrase) => search.search(phrase, { limit: 1 }), 3);
+  return { devices, patterns, opened, ready, memory, lookup, hear, tried, fuzzy };
 }
 
 // The first measurement pays for compiling the code itself; it is not shown.
@@ -49,11 +57,14 @@ const sizes = [
   [1_000, 1_000],
   [10_000, 10],
   [10_000, 1_000],
+  [10_000, 10_000],
 ];
-console.log(
-  "| devices | patterns | hear µs | ÷ Map lookup | open ms | first answer ms | heap MB |",
-);
-console.log("| ---: | ---: | ---: | ---: | ---: | ---: | ---: |");
+const columns = [
+  ...["devices", "patterns", "hear µs", "÷ Map lookup", "× expressions", "× fuzzy search"],
+  ...["open ms", "first answer ms", "heap MB"],
+];
+console.log(`| ${columns.join(" | ")} |`);
+console.log(`|${" ---: |".repeat(columns.length)}`);
 for (const [devices, patterns] of sizes) {
   const row = measure(devices, patterns);
   const cells = [
@@ -61,6 +72,8 @@ for (const [devices, patterns] of sizes) {
     row.patterns + 3,
     row.hear.toFixed(2),
     (row.hear / row.lookup).toFixed(1),
+    (row.tried / row.hear).toFixed(1),
+    (row.fuzzy / row.hear).toFixed(0),
     row.opened.toFixed(0),
     row.ready.toFixed(0),
     row.memory.toFixed(1),

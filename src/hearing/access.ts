@@ -24,7 +24,9 @@ export function guard(
 ): Allowed {
   const accessOf = (effect: Effect): VoiceAccess => {
     const device = devices.get(effect.device);
-    if (!device || device.voice === "barred") return device?.voice ?? "free";
+    if (!device || device.voice === "free" || device.voice === "barred") {
+      return device?.voice ?? "free";
+    }
     return isSafe(device, effect) ? "free" : device.voice;
   };
   const skipped: Skipped[] = [];

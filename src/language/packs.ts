@@ -9,8 +9,10 @@ import { spanish } from "./spanish.ts";
 /** Every language that Calm Phrase speaks. */
 export const packs: readonly LanguagePack[] = [english, german, french, spanish, italian, dutch];
 
+const byLanguage = new Map(packs.map((pack) => [pack.language, pack]));
+
 /** The pack for a BCP 47 tag, by its primary language subtag (RFC 5646, section 2.2.1). */
 export function packFor(tag: string): LanguagePack | undefined {
-  const primary = tag.split("-")[0]?.toLowerCase();
-  return packs.find((pack) => pack.language === primary);
+  const end = tag.indexOf("-");
+  return byLanguage.get((end < 0 ? tag : tag.slice(0, end)).toLowerCase());
 }
