@@ -2,6 +2,7 @@ import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
 import { type Book, type SuiteResults, runSuites } from "../src/index.ts";
 import { packs } from "../src/language/packs.ts";
+import { parsePattern } from "../src/pattern/parse.ts";
 import { openPhrasebook } from "../src/node/open.ts";
 
 let book: Book;
@@ -15,6 +16,22 @@ test("a home can speak every language at once without a finding", () => {
   expect(book.problems).toEqual([]);
   expect(results.problems).toEqual([]);
 });
+
+test.each(packs.map((pack) => [pack.name, pack] as const))(
+  "every pattern of the language can be read: %s",
+  (_, { language, vocabulary, courtesies, times }) => {
+    const { clock, morning, afternoon, night, weekday, date, when } = times;
+    const patterns = [
+      ...Object.values(vocabulary).flatMap((entry) => entry.patterns),
+      ...Object.values(courtesies).flat(),
+      ...clock.flatMap((form) => form.said),
+      ...[morning, afternoon, night, weekday, date].flat(),
+      ...Object.values(when).flat(),
+    ];
+    const broken = patterns.filter((pattern) => !parsePattern(pattern, language).ok);
+    expect(broken).toEqual([]);
+  },
+);
 
 describe("the same 120 commands come to the same effects", () => {
   test.each(packs.map(({ name, language }) => [name, language] as const))("%s", (_, language) => {

@@ -76,10 +76,19 @@ export function unexpected(reader: Reader): never {
   throw new Stop(reader.at, `"${character}" cannot stand here`, `quote it: "${character}"`);
 }
 
+const slash = "/".charCodeAt(0);
+
+/** White space, of which almost all is a blank. */
+function isGap(code: number): boolean {
+  if (code <= 32) return code === 32 || (code >= 9 && code <= 13);
+  return code >= 160 && /\s/.test(String.fromCharCode(code));
+}
+
 export function skipGaps(reader: Reader): void {
   const { text } = reader;
   for (;;) {
-    while (/\s/.test(text.charAt(reader.at))) reader.at++;
+    while (isGap(text.charCodeAt(reader.at))) reader.at++;
+    if (text.charCodeAt(reader.at) !== slash && !reader.isGrammar) return;
     if (text.startsWith("//", reader.at)) {
       const end = text.indexOf("\n", reader.at);
       reader.at = end < 0 ? text.length : end;

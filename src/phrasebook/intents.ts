@@ -35,7 +35,8 @@ export function readIntent(
     ? readSteps(context, document, [...path, "do"], value.do, home, known)
     : [];
 
-  const reached = slotsReached(patterns, fragments, (name) => slots.has(name));
+  const checked = context.origin === "vocabulary" ? [] : patterns;
+  const reached = slotsReached(checked, fragments, (name) => slots.has(name));
   for (const [name, { pattern, offset, direct }] of reached) {
     if (slots.has(name) || unread.has(name)) continue;
     const candidates = [...slots.keys(), ...fragments.keys()];

@@ -31,7 +31,7 @@ intents:
 `);
   expect(found.map(({ at, rule, fix }) => [`${at.line}:${at.column}`, rule, fix])).toEqual([
     ["1:1", "unknown-key", "write phrasebook"],
-    ["2:20", "unknown-language", "write one of en, de"],
+    ["2:20", "unknown-language", "write one of en, de, fr, es, it, nl"],
     ["4:3", "wrong-id", "ids are lower-case letters, digits and hyphens, such as kiln-vent"],
     ["5:11", "unknown-key", "write aliases"],
     ["7:17", "unknown-reference", "write fan"],

@@ -55,6 +55,7 @@ export function dropTooLarge(
 ): SpokenPattern[] {
   const sizes = new Map<string, Map<string, number>>();
   return patterns.filter((pattern) => {
+    if (pattern.origin === "vocabulary") return true;
     const known = sizes.get(pattern.language) ?? new Map<string, number>();
     sizes.set(pattern.language, known);
     const resolve = (name: string): Pattern | undefined =>

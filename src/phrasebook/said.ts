@@ -1,6 +1,7 @@
 import { packFor } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import { parsePattern } from "../pattern/parse.ts";
+import type { Pattern } from "../pattern/tree.ts";
 import type { Position } from "../source/position.ts";
 import { type Context, report } from "./context.ts";
 import type { Document, Path } from "./document.ts";
@@ -94,6 +95,9 @@ export function readPatterns(
   said: SaidDefinition | undefined,
 ): SpokenPattern[] {
   return saidTexts(context, document, path, said).flatMap((text): SpokenPattern[] => {
+    if (context.origin === "vocabulary") {
+      return [new ShippedPattern(text, document.inside(text.path, 0))];
+    }
     const parsed = parsePattern(text.text, text.language);
     if (!parsed.ok) {
       const { message, fix, offset } = parsed.error;
@@ -104,4 +108,30 @@ export function readPatterns(
     const { text: written, language } = text;
     return [{ text: written, language, tree: parsed.pattern, origin: context.origin, at }];
   });
+}
+
+/**
+ * A pattern that comes with Calm Phrase. It is known to be right, and is read when its language is
+ * first listened to: most homes are spoken to in one language at a time.
+ */
+class ShippedPattern implements SpokenPattern {
+  readonly text: string;
+  readonly language: string;
+  readonly origin = "vocabulary";
+  readonly at: Position;
+  #tree: Pattern | undefined;
+
+  constructor({ text, language }: SaidText, at: Position) {
+    this.text = text;
+    this.language = language;
+    this.at = at;
+  }
+
+  get tree(): Pattern {
+    if (!this.#tree) {
+      const parsed = parsePattern(this.text, this.language);
+      this.#tree = parsed.ok ? parsed.pattern : { type: "void", span: [0, 0] };
+    }
+    return this.#tree;
+  }
 }

@@ -13,6 +13,16 @@ const rules = (text: string): string[] =>
 describe("a check finds", () => {
   test.each<[string, string, string[]]>([
     ["a device in no room", "rooms: { a: {} }\ndevices: { b: { kind: plug } }", ["2:12 no-room"]],
+    [
+      "a pattern all of whose phrases another takes",
+      [
+        "devices: { v: { kind: fan } }",
+        "intents:",
+        "  a: { patterns: v $s, slots: { s: { type: choice, values: [fast, slow] } } }",
+        '  b: { patterns: "v (fast | slow)" }',
+      ].join("\n"),
+      ["3:18 pattern-loses"],
+    ],
     ["a group with nothing in it", "groups: { a: { members: [] } }", ["1:11 empty-group"]],
     ["an unguarded lock", "devices: { a: { kind: lock, voice: free } }", ["1:12 unguarded"]],
     [
