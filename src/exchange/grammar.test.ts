@@ -150,17 +150,21 @@ describe("everything sayable in a home, as a grammar", () => {
 
   test.each(cases)("has phrases that are all understood: %s, %s", (_, language, book) => {
     const grammar = grammarOf(book, language);
+    // "Loft radio" is one name, and never the loft and what follows.
+    const names = [...book.devices.values(), ...book.rooms.values()]
+      .flatMap((entity) => entity.names)
+      .map(({ words }) => words.join(" "));
+    const swallowing = names.filter((name) => names.some((other) => name.startsWith(`${other} `)));
     fc.assert(
       fc.property(fc.array(fc.nat(), { minLength: 60, maxLength: 60 }), (choices) => {
         let at = 0;
         const next = (below: number): number => (choices[at++ % 60] ?? 0) % Math.max(1, below);
         const phrase = sample(grammar, next).join(" ");
-        // "Loft heating" is one name, whatever is meant by heating.
-        if (phrase.includes("loft heating")) return;
+        if (swallowing.some((name) => phrase.includes(name))) return;
         const { outcome } = book.hear(phrase, { language, time: "2026-03-02T18:05" });
         expect(outcome === "unknown" ? phrase : outcome).toBe(outcome);
       }),
-      { numRuns: 400 },
+      { numRuns: 1000 },
     );
   });
 

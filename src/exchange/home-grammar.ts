@@ -380,40 +380,38 @@ function targetRule(home: Writing, intent: Intent, slot: TargetSlot): Pattern {
     if (slot.sort !== undefined) return one;
     const and = define("and", () => said(pack.targets.and) ?? choice([]));
     const listed = sequence(one, optional(sequence(and, one)));
-    const kinds = [...new Set(able.map(({ kind }) => kind))];
-    const nouns = kinds.flatMap((kind) => [
-      ...(pack.kinds[kind]?.many ?? []),
-      ...book.kindNouns
-        .filter((noun) => noun.kind === kind && noun.many && noun.language === language)
-        .map(({ text }) => text),
-    ]);
-    const many = said(nouns);
-    if (!many) return listed;
+    const kinds = [...new Set(able.map(({ kind }) => kind))].map((kind) => {
+      const nouns = said([
+        ...(pack.kinds[kind]?.many ?? []),
+        ...book.kindNouns
+          .filter((noun) => noun.kind === kind && noun.many && noun.language === language)
+          .map(({ text }) => text),
+      ]);
+      if (!nouns) return undefined;
+      // Devices of another kind, or ones that voice is barred from, make no place for these.
+      const holders = new Set(able.filter((device) => device.kind === kind).map(({ id }) => id));
+      const placed = nameList(
+        [...book.rooms.values(), ...book.zones.values()].filter((place) =>
+          devicesOf(book, place).some(({ id }) => holders.has(id)),
+        ),
+      );
+      const inIt =
+        placed &&
+        preposition &&
+        optional(sequence(preposition, article && optional(article), placed));
+      return sequence(nouns, inIt);
+    });
+    if (kinds.every((kind) => kind === undefined)) return listed;
     const all = said(pack.targets.all);
     const kindRule = define(`${key}-kinds`, () =>
       sequence(
         all && optional(define("all", () => all)),
         article && optional(article),
-        many,
-        preposition &&
-          optional(sequence(preposition, article && optional(article), placesWith(home, kinds))),
+        choice(kinds),
       ),
     );
     const everything = slot.named ? undefined : said(pack.targets.everything);
     return choice([listed, kindRule, everything]);
-  });
-}
-
-/** Places with devices of some kinds. */
-function placesWith({ book, language, said, define }: Writing, kinds: readonly string[]): Pattern {
-  return define(`place-with-${kinds.join("-")}`, () => {
-    const places = [...book.rooms.values(), ...book.zones.values()].filter((place) =>
-      devicesOf(book, place).some(({ kind }) => kinds.includes(kind)),
-    );
-    const names = places.flatMap((place) =>
-      spokenNames(place, language, book.languages[0] ?? language).map(({ text }) => text),
-    );
-    return said(names) ?? choice([]);
   });
 }
 

@@ -198,12 +198,16 @@ function nearestPiece(parting: Parting): Understood | undefined {
     if (first && !second) return read(pick(utterance, after, []));
     if (second && !first) return read(pick(utterance, before, []));
   }
-  return whens.length > 0 ? read(pick(utterance, all, whens)) : undefined;
+  const [longest] = whenChoices(whens, [], all);
+  return longest ? read(pick(utterance, all, longest)) : undefined;
 }
 
+/** Most ways to leave out whens that are tried. */
+const mostChoices = 10;
+
 /**
- * The whens in a stretch to leave out: all of them, or one of them. One that stands beside a word
- * between commands belongs to the command that begins or ends there.
+ * The whens in a stretch to leave out, one or two of them, those that leave the fewest words first.
+ * One that stands beside a word between commands belongs to the command that begins or ends there.
  */
 function whenChoices(
   whens: readonly WhenFound[],
@@ -220,8 +224,16 @@ function whenChoices(
           (joiner.from === when.end && when.end < end),
       ),
   );
-  if (inside.length === 0) return [];
-  return inside.length === 1 ? [inside] : [inside, ...inside.map((when) => [when])];
+  const choices = inside.flatMap((first, index) => [
+    [first],
+    ...inside
+      .slice(index + 1)
+      .filter((second) => second.from >= first.end)
+      .map((second) => [first, second]),
+  ]);
+  const taken = (choice: readonly WhenFound[]): number =>
+    choice.reduce((sum, when) => sum + when.end - when.from, 0);
+  return choices.sort((a, b) => taken(b) - taken(a)).slice(0, mostChoices);
 }
 
 /** The stretches between some of the joiners. */

@@ -21,7 +21,10 @@ export interface WhenFound {
   reading: WhenReading;
 }
 
-/** Finds what says when, anywhere in an utterance: of several at one place the longest. */
+/** Most that are looked at. */
+const mostFound = 24;
+
+/** Finds everything that may say when, anywhere in an utterance. */
 export function createWhenFinder(
   { times, language }: LanguagePack,
   parts: Readonly<Record<"duration" | "time" | "date", Recognise>>,
@@ -45,12 +48,12 @@ export function createWhenFinder(
   const read = createForms<WhenReading>(forms, parts, language, lexicon);
   return (utterance) => {
     const found: WhenFound[] = [];
-    for (let from = 0; from < utterance.numbers.length;) {
-      const ways = read(utterance, from);
-      const end = Math.max(from, ...ways.map((way) => way.end));
-      const longest = ways.find((way) => way.end === end);
-      if (longest) found.push({ from, end, reading: longest.value });
-      from = Math.max(end, from + 1);
+    for (let from = 0; from < utterance.numbers.length && found.length < mostFound; from++) {
+      const ends = new Set<number>();
+      for (const { end, value } of read(utterance, from)) {
+        if (!ends.has(end)) found.push({ from, end, reading: value });
+        ends.add(end);
+      }
     }
     return found;
   };
