@@ -46,7 +46,7 @@ export function hearUtterance(
         outcome.outcome === "unknown" &&
         commands.every(({ understood }) => understood.ranked.length === 0);
       const nearest = isUnheard ? nearMisses(book, engine, composition.nearest) : [];
-      return explain(engine, utterance, composition, nearest);
+      return explain(book, engine, utterance, composition, nearest);
     },
   ) as HeardBase as Heard;
 }

@@ -176,6 +176,8 @@ export interface WordRole {
   role: "pattern" | "slot" | "small" | "courtesy" | "when" | "joiner" | "unused";
   /** The slot that it fills. */
   slot?: string;
+  /** The fragment whose word it is. */
+  fragment?: string;
   /** Where the pattern, fragment or name that took it is written. */
   at?: Position;
 }
@@ -187,7 +189,15 @@ export interface ReadingWhy {
   intent: string;
   pattern: string;
   at: Position;
-  slots: readonly { name: string; words: string; means: string; at?: Position }[];
+  slots: readonly {
+    name: string;
+    words: string;
+    means: string;
+    /** Where the name that filled it is written. */
+    at?: Position;
+    /** Where the slot is declared. */
+    declared: Position;
+  }[];
   kept: boolean;
   /** The rule that decided. */
   rule: string;

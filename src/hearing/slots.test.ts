@@ -234,3 +234,21 @@ devices:
     });
   });
 });
+
+test("the why names fragments and slots with their places", () => {
+  const small = home(
+    `devices: { vent: { kind: fan } }
+fragments: { go: "(let | make) it" }
+intents:
+  blow:
+    patterns: "$go blow to $level"
+    slots: { level: { type: percent } }
+    do: { set: { vent: { speed: $level } } }
+`,
+    "[en]",
+  );
+  const { words, readings } = small.hear("make it blow to 40").why;
+  expect(words[0]).toMatchObject({ fragment: "go", at: { line: 3 } });
+  expect(words[2]).toMatchObject({ role: "pattern", at: { line: 6 } });
+  expect(readings[0]?.slots[0]).toMatchObject({ name: "level", declared: { line: 7 } });
+});

@@ -1,6 +1,7 @@
 import type { Utterance } from "../automaton/utterance.ts";
 import type { Composition } from "./compose.ts";
 import type { Engine } from "./engine.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
 import { printQuantity } from "../phrasebook/property.ts";
 import { printDuration } from "../time/duration.ts";
 import { slotUnit } from "../phrasebook/slots.ts";
@@ -13,6 +14,7 @@ import type { Ranked } from "./rank.ts";
 
 /** Tells everything that led to an outcome. */
 export function explain(
+  book: Phrasebook,
   engine: Engine,
   utterance: Utterance,
   composition: Composition,
@@ -20,7 +22,7 @@ export function explain(
 ): Why {
   const { commands } = composition;
   return {
-    words: wordRoles(engine, utterance, composition),
+    words: wordRoles(book, engine, utterance, composition),
     readings: commands.flatMap(({ understood }, index) =>
       understood.ranked.map((ranked) =>
         commands.length === 1 ? readingWhy(ranked) : { command: index + 1, ...readingWhy(ranked) },
@@ -33,6 +35,7 @@ export function explain(
 }
 
 function wordRoles(
+  { fragments }: Phrasebook,
   { network }: Engine,
   whole: Utterance,
   { commands, whenWords, joinerWords }: Composition,
@@ -62,7 +65,9 @@ function wordRoles(
         const role = roleAt(index);
         if (!role) continue;
         role.role = slot === undefined ? "pattern" : "slot";
-        role.at = reading.pattern.at;
+        const fragment = fragments.get(network.fragment[state] ?? "");
+        role.at = fragment?.at ?? reading.pattern.at;
+        if (fragment) role.fragment = fragment.name;
         if (slot === undefined) continue;
         role.slot = slot;
         const holder = holderOf(reading, slot);
@@ -90,7 +95,8 @@ function readingWhy({ reading, kept, rule }: Ranked): ReadingWhy {
       const { slot, words } = filling;
       const holder = holderOf(reading, slot.name);
       const means = describeFilling(filling, meaning);
-      return { name: slot.name, words, means, ...(holder ? { at: holder.name.at } : {}) };
+      const at = holder ? { at: holder.name.at } : {};
+      return { name: slot.name, words, means, ...at, declared: slot.at };
     }),
     kept: kept && meaning.result !== "absent",
     rule: meaning.result === "absent" ? meaning.reason : rule,
