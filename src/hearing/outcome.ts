@@ -174,6 +174,8 @@ export interface WordRole {
   start: number;
   end: number;
   role: "pattern" | "slot" | "small" | "courtesy" | "when" | "joiner" | "unused";
+  /** Of several commands in the utterance the one that it is part of, from 1. */
+  command?: number;
   /** The slot that it fills. */
   slot?: string;
   /** The fragment whose word it is. */

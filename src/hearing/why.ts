@@ -46,7 +46,7 @@ function wordRoles(
     roles.set(start, { text: whole.text.slice(start, end), start, end, role });
   }
   const done = new Set<number>();
-  for (const { understood } of commands) {
+  for (const [number, { understood }] of commands.entries()) {
     const reading = understood.ranked[0]?.reading;
     if (!reading) continue;
     const { words, small } = understood.utterance;
@@ -57,7 +57,9 @@ function wordRoles(
     for (const index of open) {
       const inside = index >= reading.path.from && index < reading.path.end;
       const role = roleAt(index);
-      if (role) role.role = !inside ? "courtesy" : small[index] ? "small" : "unused";
+      if (!role) continue;
+      role.role = !inside ? "courtesy" : small[index] ? "small" : "unused";
+      if (commands.length > 1) role.command = number + 1;
     }
     for (const { state, from, end } of reading.path.steps) {
       const slot = network.slot[state];

@@ -37,13 +37,15 @@ export function printWhy(heard: Heard, paint: Paint): string[] {
   const kept = readings.filter((reading) => reading.kept);
   const dropped = readings.filter((reading) => !reading.kept);
   const [best] = readings;
-  if (best) lines.push("", ...printWords(words, best, paint));
-  if (best) lines.push("");
-  if (best?.kept) lines.push(`  ${paint.quiet("pattern")}  ${printPattern(best, paint)}`);
-  for (const other of kept.slice(1)) {
-    lines.push(`  ${paint.quiet("also")}     ${printPattern(other, paint)}`);
+  if (best) lines.push("", ...printWords(words, readings, paint), "");
+  for (const command of new Set(kept.map((reading) => reading.command))) {
+    const [first, ...others] = kept.filter((reading) => reading.command === command);
+    if (first) lines.push(`  ${paint.quiet("pattern")}  ${printPattern(first, paint)}`);
+    for (const other of others) {
+      lines.push(`  ${paint.quiet("also")}     ${printPattern(other, paint)}`);
+    }
+    if (others.length > 0) lines.push(`           ${paint.warn("nothing decides between these")}`);
   }
-  if (kept.length > 1) lines.push(`           ${paint.warn("nothing decides between these")}`);
   for (const other of dropped.slice(0, mostDropped)) {
     lines.push(
       `  ${paint.quiet("dropped")}  ${printPattern(other, paint)}`,
@@ -86,7 +88,11 @@ interface Row {
   means: string;
 }
 
-function printWords(words: readonly WordRole[], best: ReadingWhy, paint: Paint): string[] {
+function printWords(
+  words: readonly WordRole[],
+  readings: readonly ReadingWhy[],
+  paint: Paint,
+): string[] {
   const rows: Row[] = [];
   let last: WordRole | undefined;
   for (const word of words) {
@@ -95,9 +101,10 @@ function printWords(words: readonly WordRole[], best: ReadingWhy, paint: Paint):
       row !== undefined &&
       last?.role === word.role &&
       last.slot === word.slot &&
+      last.command === word.command &&
       (word.role !== "slot" || row.means !== "");
     if (row && goesOn) row.words += ` ${word.text}`;
-    else rows.push({ words: word.text, role: roleName(word), means: meansOf(word, best) });
+    else rows.push({ words: word.text, role: roleName(word), means: meansOf(word, readings) });
     last = word;
   }
   const column = Math.min(34, Math.max(...rows.map((row) => row.words.length)));
@@ -120,9 +127,10 @@ function roleName({ role, slot }: WordRole): string {
   }[role];
 }
 
-function meansOf({ role, slot }: WordRole, best: ReadingWhy): string {
+function meansOf({ role, slot, command }: WordRole, readings: readonly ReadingWhy[]): string {
   if (role !== "slot") return "";
-  const filled = best.slots.find(({ name }) => name === slot);
+  const best = readings.find((reading) => reading.command === command);
+  const filled = best?.slots.find(({ name }) => name === slot);
   if (!filled) return "";
   return filled.at ? `${filled.means}  ${printPosition(filled.at)}` : filled.means;
 }
