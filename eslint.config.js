@@ -77,7 +77,8 @@ export default tseslint.config(
       "no-restricted-syntax": [
         "error",
         {
-          selector: "NewExpression[callee.name='Date'], MemberExpression[object.name='Date']",
+          selector:
+            "NewExpression[callee.name='Date'][arguments.length=0], MemberExpression[object.name='Date'][property.name='now']",
           message: "Time enters the core as an argument.",
         },
         {

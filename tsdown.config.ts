@@ -14,7 +14,7 @@ export default defineConfig([
     dts: false,
     // A small part of zod is used, and loading all of it would double the time that the command
     // takes to start. See NOTICE.md. Types refer to the package itself.
-    deps: { alwaysBundle: [/^zod\//], onlyBundle: ["zod"] },
+    deps: { alwaysBundle: [/^zod\//, /^rrule$/], onlyBundle: ["zod", "rrule", "tslib"] },
   },
   { ...shared, dts: { emitDtsOnly: true }, clean: false },
 ]);

@@ -2,6 +2,8 @@ import { defineConfig } from "vitest/config";
 
 export default defineConfig({
   test: {
+    // Its package names a module for bundlers alone.
+    server: { deps: { inline: ["rrule"] } },
     include: ["src/**/*.test.ts", "test/**/*.test.ts"],
     testTimeout: 60_000,
     hookTimeout: 120_000,

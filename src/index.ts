@@ -35,6 +35,8 @@ export type {
   WordRole,
 } from "./hearing/outcome.ts";
 export type { Change, Performed, SimulatedHome, SimulateOptions } from "./home/simulate.ts";
+export type { Fault } from "./home/devices.ts";
+export { printEvent, type LogEntry, type LogEvent } from "./home/log.ts";
 export type { CaseResult, Failure, RunOptions, SuiteResult, SuiteResults } from "./suites/run.ts";
 export type { Finding, Severity } from "./source/finding.ts";
 export type { Position, Span } from "./source/position.ts";

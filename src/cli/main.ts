@@ -5,6 +5,7 @@ import type { ExportOptions } from "./exchange.ts";
 import type { HearOptions } from "./hear.ts";
 import type { SayableOptions } from "./sayable.ts";
 import type { TestOptions } from "./test.ts";
+import type { DayOptions, RunOptions } from "./timeline.ts";
 
 /** Each command is loaded when it is called, so that none waits for another's packages. */
 function createProgram(done: (code: number) => void): Command {
@@ -83,6 +84,36 @@ Examples:
     .action(async (folder: string, options: SayableOptions) => {
       const { sayable } = await import("./sayable.ts");
       done(await sayable(folder, options));
+    });
+
+  program
+    .command("run")
+    .description("run a routine on a simulated home, and tell what happens when")
+    .argument("<routine>", "id of the routine")
+    .option("--in <folder>", "folder or file of the phrasebook", ".")
+    .option("--time <time>", "local time to begin at, such as 2026-03-02T18:05")
+    .option("--for <duration>", "how long to look on, such as 30m", "4h")
+    .option("--dry", "print the steps, and do none")
+    .option("--json", "print what happened as JSON")
+    .addHelpText(
+      "after",
+      "\nExample:\n  calm-phrase run close-up --time 2026-03-02T18:30 --in homes/mill",
+    )
+    .action(async (routine: string, options: RunOptions) => {
+      const { run } = await import("./timeline.ts");
+      done(await run(routine, options));
+    });
+
+  program
+    .command("day")
+    .description("run a whole day of a simulated home, from its triggers")
+    .argument("[date]", "the day, such as 2026-03-02")
+    .option("--in <folder>", "folder or file of the phrasebook", ".")
+    .option("--json", "print what happened as JSON")
+    .addHelpText("after", "\nExample:\n  calm-phrase day 2026-03-29 --in homes/mill")
+    .action(async (date: string | undefined, options: DayOptions) => {
+      const { day } = await import("./timeline.ts");
+      done(await day(date, options));
     });
 
   program

@@ -27,7 +27,7 @@ export function guard(
     if (!device || device.voice === "free" || device.voice === "barred") {
       return device?.voice ?? "free";
     }
-    return isSafe(device, effect) ? "free" : device.voice;
+    return isSafeEffect(device, effect) ? "free" : device.voice;
   };
   const skipped: Skipped[] = [];
   const reachable = effects.filter((effect) => {
@@ -51,7 +51,8 @@ export function guard(
   return { access, effects: left, skipped };
 }
 
-function isSafe(device: Device, effect: Effect): boolean {
+/** Whether an effect is free with a device that is guarded, since it makes the home no less safe. */
+export function isSafeEffect(device: Device, effect: Effect): boolean {
   if ("call" in effect) return safeActions.has(effect.call);
   if (!("set" in effect)) return false;
   return Object.entries(effect.set).every(([property, value]) =>

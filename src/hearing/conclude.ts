@@ -44,12 +44,16 @@ function together(conclusions: readonly Conclusion[]): Conclusion {
         effects: isAnswer ? [] : conclusion.effects,
         skipped: isAnswer ? [] : conclusion.skipped,
         ...(isAnswer && conclusion.question ? { question: conclusion.question } : {}),
+        ...(!isAnswer && conclusion.runs !== undefined ? { runs: conclusion.runs } : {}),
+        ...(!isAnswer && conclusion.when ? { when: conclusion.when } : {}),
       },
     ];
   });
   const { intent = "", slots = {} } = parts[0] ?? {};
   const effects = parts.flatMap((part) => part.effects);
-  if (effects.length === 0) return { outcome: "answer", intent, slots, commands: parts };
+  if (effects.length === 0 && !parts.some(({ runs }) => runs !== undefined)) {
+    return { outcome: "answer", intent, slots, commands: parts };
+  }
   const outcome = strictest(conclusions.map((conclusion) => conclusion.outcome));
   const skipped = parts.flatMap((part) => part.skipped);
   return { outcome, intent, slots, effects, skipped, commands: parts };
@@ -80,12 +84,25 @@ function concludeCommand(
   const { when } = settled;
   const ends = when.for !== undefined || when.until !== undefined;
   const endless = effects.find((effect) => "call" in effect);
+  if (ends && conclusion.runs !== undefined) {
+    return {
+      outcome: "refuse",
+      intent,
+      reason: `${conclusion.runs} cannot be undone after a while`,
+    };
+  }
   if (ends && endless) {
     const reason = `${endless.device} cannot undo it ${printWhen(when)}`;
     return { outcome: "refuse", intent, reason };
   }
   const outcome = ends ? guardedAfter(book, effects, conclusion.outcome) : conclusion.outcome;
-  return { ...conclusion, outcome, effects: effects.map((effect) => timed(effect, when)) };
+  const timedEffects = effects.map((effect) => timed(effect, when));
+  return {
+    ...conclusion,
+    outcome,
+    effects: timedEffects,
+    ...(conclusion.runs === undefined ? {} : { when }),
+  };
 }
 
 function timed(effect: Effect, when: When): Effect {
@@ -127,6 +144,10 @@ function concludeRanked(book: Phrasebook, ranked: readonly Ranked[], language: s
     return { outcome: "answer", intent, slots, question: meaning.question };
   }
   const { effects, skipped, access } = meaning;
+  if (meaning.isProgram) {
+    const outcome = access === "free" ? "act" : access;
+    return { outcome, intent, slots, effects, skipped, runs: intent };
+  }
   if (effects.length === 0) return { outcome: "answer", intent, slots };
   const outcome = access === "free" ? "act" : access;
   return { outcome, intent, slots, effects, skipped };

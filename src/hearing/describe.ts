@@ -1,15 +1,15 @@
 import type { Value } from "../phrasebook/property.ts";
 import { printDuration } from "../time/duration.ts";
-import type { Effect, Heard, When } from "./outcome.ts";
+import type { Effect, Heard, HeardAct, HeardGuarded, When } from "./outcome.ts";
 
 /** An outcome in one line: its effects, or its name and reason. */
 export function describeOutcome(heard: Heard): string {
   switch (heard.outcome) {
     case "act":
-      return printEffects(heard.effects);
+      return printActs(heard);
     case "confirm":
     case "code":
-      return `${heard.outcome}: ${printEffects(heard.effects)}`;
+      return `${heard.outcome}: ${printActs(heard)}`;
     case "refuse":
       return `refuse: ${heard.reason}`;
     case "unsure":
@@ -23,6 +23,18 @@ export function describeOutcome(heard: Heard): string {
   }
 }
 
+function printActs({ effects, runs, when, commands }: HeardAct | HeardGuarded): string {
+  const programs = commands
+    ? commands.flatMap((command) => (command.runs === undefined ? [] : [command]))
+    : [{ runs, when }];
+  const run = programs.flatMap((each) => {
+    if (each.runs === undefined) return [];
+    const start = each.when ? `${printWhen(each.when)}: ` : "";
+    return [`${start}run ${each.runs}`];
+  });
+  return [...listEffects(effects), ...run].join(", ");
+}
+
 /** A when as it is written in a suite: `in 10m`, `at 2026-03-02T18:30 for 1h`. */
 export function printWhen(when: When): string {
   const parts = [
@@ -32,11 +44,6 @@ export function printWhen(when: When): string {
     when.until === undefined ? "" : `until ${when.until}`,
   ];
   return parts.filter((part) => part !== "").join(" ");
-}
-
-/** Effects in one line. */
-function printEffects(effects: readonly Effect[]): string {
-  return listEffects(effects).join(", ");
 }
 
 /** Effects, each in a few words: in the order of when, and then of device ids. */

@@ -15,7 +15,8 @@ import { guard } from "./access.ts";
 import type { Engine } from "./engine.ts";
 import { narrow, placeOf } from "./expression.ts";
 import { type Filling, fillingsOf, nameWords } from "./fillings.ts";
-import { type Missing, type Refusal, carryOut } from "./orders.ts";
+import { type Missing, type Refusal, carryOut, unsaidSlot } from "./orders.ts";
+import { programAccess } from "./program.ts";
 import type { Plan } from "./plan.ts";
 import type { Effect, Question, Skipped, SlotValue } from "./outcome.ts";
 import { type Asked, type Devices, type Speaker, resolveTarget } from "./targets.ts";
@@ -44,6 +45,8 @@ interface Settled {
 
 interface Done extends Settled {
   result: "do";
+  /** Set when the home has to run the steps to know what they come to. */
+  isProgram?: true;
   effects: readonly Effect[];
   skipped: readonly Skipped[];
   access: Exclude<VoiceAccess, "barred">;
@@ -144,8 +147,32 @@ function understand(
     targets.set(slot.name, resolved);
     slots[slot.name] = { value: resolved.value, words };
   }
-  const meaning = tell ? ask(tell, slots, targets) : act(book, plan, slots, targets);
+  const meaning = plan.program
+    ? run(book, intent, plan, slots, targets)
+    : tell
+      ? ask(tell, slots, targets)
+      : act(book, plan, slots, targets);
   return meaning.result === "missing" ? { ...meaning, slots } : meaning;
+}
+
+/** Steps that the home runs: what they need to be set off, and that their slots are said. */
+function run(
+  book: Phrasebook,
+  { routine }: Intent,
+  { orders, program = [], optional }: Plan,
+  slots: Readonly<Record<string, SlotValue>>,
+  targets: ReadonlyMap<string, Devices>,
+): Exclude<Meaning, NotSaid> | Missing {
+  for (const order of orders) {
+    const slot = unsaidSlot(order, slots, targets);
+    if (slot !== undefined && !optional.has(slot)) return { result: "missing", slot };
+  }
+  const { access, device } = programAccess(book, program, targets, routine?.trusted === true);
+  if (access === "barred") {
+    return { result: "absent", reason: `voice is barred from ${device ?? "it"}` };
+  }
+  const skipped = [...targets.values()].flatMap((target) => target.skipped);
+  return { result: "do", isProgram: true, slots, targets, effects: [], skipped, access };
 }
 
 function act(

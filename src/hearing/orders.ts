@@ -47,7 +47,7 @@ export function carryOut(
     const devices = targetDevices(book, order.target, targets);
     const written = valueOf(order);
     const said = written?.refer === "slot" ? slots[written.slot] : undefined;
-    const value = written?.refer === "slot" ? said?.value : written?.value;
+    const value = written?.refer === "value" ? written.value : said?.value;
     for (const device of devices) {
       const outcome = orderDevice(device, order, value, said?.part);
       if (outcome.result === "skip") {
@@ -89,11 +89,13 @@ function valueOf(order: Order): ValueReference | undefined {
       return order.by;
     case "call":
       return order.input;
+    case "toggle":
+      return undefined;
   }
 }
 
 /** A slot that an order needs and that nothing was said for. */
-function unsaidSlot(
+export function unsaidSlot(
   order: Order,
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
@@ -125,6 +127,7 @@ function orderDevice(
     return { result: "effect", effect: { device: id, call: action, ...input } };
   }
   const { property } = order;
+  if (order.order === "toggle") return { result: "unfit", reason: `${id} has to be asked first` };
   const schema = device.properties.get(property);
   if (!schema || schema.readOnly) {
     return { result: "skip", reason: `${id} has no ${property} to set` };
@@ -153,7 +156,8 @@ function refuseValue(problem: ValueProblem, reason: string): Refusal {
   return isOther ? { result: "unfit", reason } : { result: "refuse", reason };
 }
 
-function targetDevices(
+/** The devices that a target in a step stands for. */
+export function targetDevices(
   book: Phrasebook,
   target: TargetReference,
   targets: ReadonlyMap<string, Devices>,

@@ -41,6 +41,8 @@ export interface HeardCommand {
   effects: readonly Effect[];
   skipped: readonly Skipped[];
   question?: Question;
+  runs?: string;
+  when?: When;
 }
 
 /** A question about states: whose, and what is wanted. */
@@ -89,6 +91,10 @@ export interface HeardAct extends HeardBase {
   skipped: readonly Skipped[];
   /** Each command, when there are several. */
   commands?: readonly HeardCommand[];
+  /** The intent or routine whose steps the home has to run to know what they come to. */
+  runs?: string;
+  /** When these steps are to begin. */
+  when?: When;
 }
 
 /** One meaning, and effects that wait: for a yes, or for the spoken code. */
@@ -99,6 +105,8 @@ export interface HeardGuarded extends HeardBase {
   effects: readonly Effect[];
   skipped: readonly Skipped[];
   commands?: readonly HeardCommand[];
+  runs?: string;
+  when?: When;
 }
 
 /** One meaning, which changes nothing and says something. */

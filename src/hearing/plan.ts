@@ -1,9 +1,11 @@
-import type { Intent, Order, TellStep } from "../phrasebook/model.ts";
+import type { Intent, Order, Step, TellStep, ValueReference } from "../phrasebook/model.ts";
 
 /** What an intent comes to, worked out once: what it orders, asks, and asks of its targets. */
 export interface Plan {
   orders: readonly Order[];
   tell: TellStep | undefined;
+  /** Steps whose effects are only known as they are done. */
+  program: readonly Step[] | undefined;
   /** Slots that may be left unsaid, and with them what uses them. */
   optional: ReadonlySet<string>;
   /** By target slot: the properties and actions that whatever fills it must have. */
@@ -11,7 +13,7 @@ export interface Plan {
 }
 
 export function planIntent({ steps, slots }: Intent): Plan {
-  const orders = steps.flatMap((step) => (step.step === "order" ? step.orders : []));
+  const orders = ordersIn(steps);
   const asked = new Map<string, { properties: string[]; actions: string[] }>();
   for (const order of orders) {
     if (order.target.refer !== "slot") continue;
@@ -21,5 +23,50 @@ export function planIntent({ steps, slots }: Intent): Plan {
     asked.set(order.target.slot, of);
   }
   const optional = new Set([...slots.values()].flatMap((slot) => (slot.optional ? slot.name : [])));
-  return { orders, tell: steps.find((step) => step.step === "tell"), optional, asked };
+  const program = isProgram(steps) ? steps : undefined;
+  return { orders, tell: steps.find((step) => step.step === "tell"), program, optional, asked };
+}
+
+/** Every order in steps and in the steps within them, whatever leads there. */
+export function ordersIn(steps: readonly Step[]): Order[] {
+  return steps.flatMap((step): readonly Order[] => {
+    switch (step.step) {
+      case "order":
+        return step.orders;
+      case "if":
+        return ordersIn([...step.then, ...step.otherwise]);
+      case "try":
+        return ordersIn([...step.steps, ...step.failed]);
+      case "ask":
+        return ordersIn([...step.answers.flatMap((answer) => answer.steps), ...step.silence]);
+      default:
+        return [];
+    }
+  });
+}
+
+/** Whether what steps come to is only known as they are done: there are waits, states or choices. */
+export function isProgram(steps: readonly Step[]): boolean {
+  return steps.some(
+    (step) =>
+      (step.step !== "order" && step.step !== "tell") ||
+      (step.step === "order" && step.orders.some(isOpen)),
+  );
+}
+
+function isOpen(order: Order): boolean {
+  switch (order.order) {
+    case "set":
+      return isOpenValue(order.value);
+    case "nudge":
+      return isOpenValue(order.by);
+    case "toggle":
+      return true;
+    case "call":
+      return order.input !== undefined && isOpenValue(order.input);
+  }
+}
+
+function isOpenValue({ refer }: ValueReference): boolean {
+  return refer === "state" || refer === "sum";
 }

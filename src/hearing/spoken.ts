@@ -56,7 +56,7 @@ function replyToCommand(speech: Speech, command: HeardCommand): string {
     Object.entries(command.slots).map(([name, slot]) => [name, spokenValue(slot)]),
   );
   const reply = formatReply(own?.text ?? pack.replies.act, language, variables);
-  const when = command.effects[0]?.when;
+  const when = command.when ?? command.effects[0]?.when;
   return when ? withWhen(speech, when, reply) : reply;
 }
 

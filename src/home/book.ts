@@ -6,7 +6,13 @@ import type { Source, SourceText } from "../phrasebook/document.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
 import { readSources } from "../phrasebook/read.ts";
-import { type SimulateOptions, type SimulatedHome, simulateHome } from "./simulate.ts";
+import {
+  type Home,
+  type SimulateOptions,
+  type SimulatedHome,
+  createHome,
+  simulateHome,
+} from "./simulate.ts";
 import { type InitialStates, initialStates } from "./states.ts";
 
 /** A phrasebook ready to listen. */
@@ -17,6 +23,8 @@ export interface Book extends Phrasebook {
   initialStates: InitialStates;
   /** Understands one utterance. */
   hear: (text: string, context?: HearContext) => Heard;
+  /** Makes a home whose calls end at once, as suites need it. */
+  makeHome: (options: SimulateOptions) => Home;
   /** Makes a home to act in. */
   simulate: (options?: SimulateOptions) => SimulatedHome;
 }
@@ -39,12 +47,15 @@ export function readPhrasebook(sources: readonly Source[], found: readonly Findi
     return engine;
   };
   const initial = initialStates(book);
+  const hear = (text: string, context: HearContext = {}): Heard =>
+    hearUtterance(book, engineFor, text, context);
   return {
     ...book,
     problems: [...found, ...book.problems],
     suiteSources: sources.filter(isSuite),
     initialStates: initial,
-    hear: (text, context = {}) => hearUtterance(book, engineFor, text, context),
-    simulate: (options = {}) => simulateHome(book, initial, options),
+    hear,
+    makeHome: (options) => createHome(book, initial, hear, options),
+    simulate: (options = {}) => simulateHome(book, initial, hear, options),
   };
 }

@@ -716,6 +716,8 @@ export const dutch: LanguagePack = {
     act: "Gedaan.",
     confirm: "Weet je het zeker?",
     code: "Wat is de code?",
+    failed: "{$names}: geen antwoord.",
+    partly: "{$reply} {$names}: geen antwoord.",
     ask: "Welke waarde voor {$slot}?",
     in: "Over {$duration}: {$reply}",
     at: "Om {$time}: {$reply}",

@@ -801,6 +801,8 @@ export const english: LanguagePack = {
     act: "Done.",
     confirm: "Are you sure?",
     code: "What is the code?",
+    failed: "{$names} did not answer.",
+    partly: "{$reply} {$names} did not answer.",
     ask: "What {$slot}?",
     in: "In {$duration}: {$reply}",
     at: "At {$time}: {$reply}",

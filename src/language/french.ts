@@ -731,6 +731,8 @@ export const french: LanguagePack = {
     act: "C'est fait.",
     confirm: "Vraiment ?",
     code: "Quel est le code ?",
+    failed: "{$names} : pas de réponse.",
+    partly: "{$reply} {$names} : pas de réponse.",
     ask: "Quelle valeur pour {$slot} ?",
     in: "Dans {$duration} : {$reply}",
     at: "À {$time} : {$reply}",

@@ -815,6 +815,8 @@ export const german: LanguagePack = {
     act: "Erledigt.",
     confirm: "Wirklich?",
     code: "Wie lautet der Code?",
+    failed: "{$names}: keine Antwort.",
+    partly: "{$reply} {$names}: keine Antwort.",
     ask: "Welcher Wert für {$slot}?",
     in: "In {$duration}: {$reply}",
     at: "Um {$time}: {$reply}",

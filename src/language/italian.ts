@@ -738,6 +738,8 @@ export const italian: LanguagePack = {
     act: "Fatto.",
     confirm: "Sicuro?",
     code: "Qual è il codice?",
+    failed: "{$names}: nessuna risposta.",
+    partly: "{$reply} {$names}: nessuna risposta.",
     ask: "Quale valore per {$slot}?",
     in: "Tra {$duration}: {$reply}",
     at: "Alle {$time}: {$reply}",

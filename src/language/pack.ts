@@ -99,6 +99,9 @@ export interface OutcomeReplies {
   confirm: string;
   /** It will be done once somebody says the code. */
   code: string;
+  /** Nothing of it was done, or only a part; `$names` did not answer, `$reply` is for the rest. */
+  failed: string;
+  partly: string;
   /** Something that is needed was not said; `$slot` is what. */
   ask: string;
   /** Around the reply of a command with a when: `$reply`, and `$duration` or `$time`. */

@@ -725,6 +725,8 @@ export const spanish: LanguagePack = {
     act: "Hecho.",
     confirm: "¿Seguro?",
     code: "¿Cuál es el código?",
+    failed: "{$names}: sin respuesta.",
+    partly: "{$reply} {$names}: sin respuesta.",
     ask: "¿Qué valor para {$slot}?",
     in: "En {$duration}: {$reply}",
     at: "A las {$time}: {$reply}",

@@ -3,11 +3,11 @@ import { type Context, type Entry, report } from "./context.ts";
 import { writtenKeys } from "./document.ts";
 import type { Fragment, Intent } from "./model.ts";
 import { dropTooLarge, offsetPosition, slotsReached } from "./references.ts";
-import { readReply } from "./replies.ts";
+import { readReply, resultVariables } from "./replies.ts";
 import { readPatterns } from "./said.ts";
 import type { IntentDefinition } from "./schema.ts";
 import { readSlots, slotDefault } from "./slots.ts";
-import { type Home, readSteps } from "./steps.ts";
+import { type Home, type KnownIds, readSteps } from "./steps.ts";
 
 /**
  * Reads an intent: its patterns, slots, steps and reply, each checked against the others.
@@ -19,6 +19,7 @@ export function readIntent(
   entry: Entry<IntentDefinition>,
   home: Home,
   fragments: ReadonlyMap<string, Fragment>,
+  ids: KnownIds,
   base?: Intent,
 ): Intent {
   const { id, value, document, path, at } = entry;
@@ -32,7 +33,7 @@ export function readIntent(
   const unread = new Set(writtenKeys(document, slotsPath).filter((name) => !slots.has(name)));
   const known = { slots, unread };
   const steps = value.do
-    ? readSteps(context, document, [...path, "do"], value.do, home, known)
+    ? readSteps(context, document, [...path, "do"], value.do, home, known, ids)
     : [];
 
   const checked = context.origin === "vocabulary" ? [] : patterns;
@@ -64,14 +65,21 @@ export function readIntent(
   const reply = readReply(context, document, [...path, "reply"], value.reply, [
     ...slots.keys(),
     ...unread,
+    ...resultVariables,
   ]);
-  if (!base) return { id, patterns, slots, steps, reply, at };
+  const failed = readReply(context, document, [...path, "failed"], value.failed, [
+    ...slots.keys(),
+    ...unread,
+    ...resultVariables,
+  ]);
+  if (!base) return { id, patterns, slots, steps, reply, failed, at };
   return {
     ...base,
     patterns: [...base.patterns, ...patterns],
     slots,
     steps: value.do ? steps : base.steps,
     reply: reply.size > 0 ? reply : base.reply,
+    failed: failed.size > 0 ? failed : base.failed,
     at,
   };
 }

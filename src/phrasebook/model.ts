@@ -4,6 +4,7 @@ import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 import type { Kind, VoiceAccess } from "./kinds.ts";
 import type { DataSchema, Value } from "./property.ts";
+import type { Conditions } from "./states.ts";
 
 /** A checked phrasebook: everything about one home's voice control. */
 export interface Phrasebook {
@@ -19,6 +20,12 @@ export interface Phrasebook {
   groups: ReadonlyMap<string, Group>;
   fragments: ReadonlyMap<string, Fragment>;
   intents: ReadonlyMap<string, Intent>;
+  /** Those with phrases are intents as well, under the same id. */
+  routines: ReadonlyMap<string, Routine>;
+  /** Where the home stands. */
+  place?: Location;
+  /** What has to be said where voice needs a code. */
+  code?: string;
   /** Who is told things and whose presence counts. */
   people: ReadonlyMap<string, Person>;
   /** Names that the phrasebook gives to colours. */
@@ -38,6 +45,16 @@ export interface Name {
   /** An alias yields to a name that is worded the same. */
   alias: boolean;
   at: Position;
+}
+
+/** Where a home stands, for its time and its sun. */
+export interface Location {
+  /** Degrees north. */
+  latitude: number;
+  /** Degrees east. */
+  longitude: number;
+  /** IANA time zone, such as `Europe/London`. */
+  timezone: string;
 }
 
 interface Named {
@@ -132,8 +149,65 @@ export interface Intent {
   steps: readonly Step[];
   /** MessageFormat 2 sources by language. */
   reply: ReadonlyMap<string, Reply>;
+  /** What is said instead when something did not work. */
+  failed: ReadonlyMap<string, Reply>;
+  /** Whether it sets off a routine, and whether that is trusted beyond the guards of its devices. */
+  routine?: { trusted: boolean };
   at: Position;
 }
+
+/** Steps that something sets off. */
+export interface Routine {
+  id: string;
+  names: readonly Name[];
+  triggers: readonly Trigger[];
+  slots: ReadonlyMap<string, Slot>;
+  /** What must hold for it to run, whatever sets it off. */
+  condition: Conditions;
+  enabled: boolean;
+  /** What happens when it is set off while it runs. */
+  overlap: "skip" | "queue" | "restart" | "together";
+  trusted: boolean;
+  /** Where it speaks: where it was asked for, a room, everywhere or nowhere. */
+  replyAt: string;
+  /** What is said first, before work that takes a while. */
+  moment: ReadonlyMap<string, Reply>;
+  steps: readonly Step[];
+  reply: ReadonlyMap<string, Reply>;
+  failed: ReadonlyMap<string, Reply>;
+  at: Position;
+}
+
+/** What sets a routine off, beside its phrases. */
+export type Trigger = { at: Position } & (
+  | {
+      trigger: "time";
+      /** Seconds since the day began, by the clock of the home. */
+      clock: number;
+      days: Days;
+    }
+  | {
+      trigger: "sun";
+      event: SunEvent;
+      /** Seconds after it; before it when negative. */
+      offset: number;
+      days: Days;
+    }
+  | { trigger: "state"; states: Conditions; /** Seconds that it has to hold. */ lasting: number }
+  | { trigger: "presence"; who: string; is: "home" | "away" }
+  | { trigger: "press"; device: string }
+);
+
+export type SunEvent = "sunrise" | "sunset" | "dawn" | "dusk" | "noon";
+
+/** The days on which a trigger fires. */
+export type Days =
+  | { days: "every" }
+  /** From 1 for Monday to 7 for Sunday, as in ISO 8601. */
+  | { days: "weekdays"; weekdays: readonly number[] }
+  | { days: "dates"; dates: readonly string[] }
+  /** A recurrence rule of RFC 5545, section 3.3.10. */
+  | { days: "rule"; rule: string };
 
 export interface Reply {
   text: string;
@@ -242,8 +316,95 @@ export interface ChoiceValue {
   patterns: readonly SpokenPattern[];
 }
 
-/** One step of what an intent does; its orders are carried out in the order written. */
-export type Step = OrderStep | TellStep;
+/** One step of what an intent or routine does; they are done in the order written. */
+export type Step =
+  | OrderStep
+  | TellStep
+  | SayStep
+  | NotifyStep
+  | WaitStep
+  | IfStep
+  | TryStep
+  | AskStep
+  | RunStep
+  | HearStep
+  | SendStep;
+
+/** Says something: at the voicepoint, in a room or zone, or `everywhere`. */
+export interface SayStep {
+  step: "say";
+  text: ReadonlyMap<string, Reply>;
+  where: string;
+  at: Position;
+}
+
+/** Tells people something; a note with a tag takes the place of an earlier one. */
+export interface NotifyStep {
+  step: "notify";
+  people: readonly string[];
+  text: ReadonlyMap<string, Reply>;
+  tag?: string;
+  at: Position;
+}
+
+export interface WaitStep {
+  step: "wait";
+  /** Seconds, or a slot of type duration. */
+  wait: ValueReference;
+  at: Position;
+}
+
+export interface IfStep {
+  step: "if";
+  condition: Conditions;
+  then: readonly Step[];
+  otherwise: readonly Step[];
+  at: Position;
+}
+
+/** Steps, and what is done when one of them did not work; the ones after it are left out. */
+export interface TryStep {
+  step: "try";
+  steps: readonly Step[];
+  failed: readonly Step[];
+  at: Position;
+}
+
+/** Asks back, and goes on by what is answered. */
+export interface AskStep {
+  step: "ask";
+  text: ReadonlyMap<string, Reply>;
+  answers: readonly { patterns: readonly SpokenPattern[]; steps: readonly Step[] }[];
+  /** Seconds to answer in. */
+  within: number;
+  silence: readonly Step[];
+  at: Position;
+}
+
+export interface RunStep {
+  step: "run";
+  routine: string;
+  at: Position;
+}
+
+/** Does what a phrase would do. */
+export interface HearStep {
+  step: "hear";
+  phrase: string;
+  /** The voicepoint that it is as if said to. */
+  voicepoint?: string;
+  at: Position;
+}
+
+/** A message out: an MQTT topic (`mqtt:home/kiln`) or a URL. */
+export interface SendStep {
+  step: "send";
+  to: string;
+  text: string;
+  retain: boolean;
+  method: "GET" | "POST" | "PUT";
+  at: Position;
+}
 
 /** Sets, nudges or calls on devices. */
 export interface OrderStep {
@@ -257,6 +418,8 @@ export type Order = { target: TargetReference; at: Position } & (
   | { order: "set"; property: string; value: ValueReference }
   /** Adds to a number; a negative factor takes away. */
   | { order: "nudge"; property: string; by: ValueReference; factor: 1 | -1 }
+  /** Sets to the other one of two values. */
+  | { order: "toggle"; property: string }
   | { order: "call"; action: string; input?: ValueReference }
 );
 
@@ -274,4 +437,12 @@ export type TellStep = {
 export type TargetReference =
   { refer: "device" | "group" | "room" | "zone"; id: string } | { refer: "slot"; slot: string };
 
-export type ValueReference = { refer: "value"; value: Value } | { refer: "slot"; slot: string };
+export type ValueReference =
+  | { refer: "value"; value: Value }
+  | { refer: "slot"; slot: string }
+  | { refer: "state"; device: string; property: string }
+  | { refer: "sum"; operator: Operator; left: ValueReference; right: ValueReference };
+
+export const operators = ["plus", "minus", "times", "at least", "at most"] as const;
+
+export type Operator = (typeof operators)[number];

@@ -69,6 +69,14 @@ export function checkValue(schema: DataSchema, value: Value): ValueCheck {
   }
 }
 
+/** The other one of the two values that a property can hold; undefined when there are more. */
+export function otherValue(schema: DataSchema, value: Value): Value | undefined {
+  if (schema.type === "boolean") return value !== true;
+  const { enum: values } = schema;
+  if (values?.length !== 2) return undefined;
+  return values.find((each) => each !== value);
+}
+
 function checkText(schema: DataSchema, value: Value): ValueCheck {
   if (schema.format === "colour") {
     const isColour = typeof value === "string" && /^#[0-9a-f]{6}$/.test(value);

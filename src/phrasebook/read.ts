@@ -16,11 +16,13 @@ import type {
   Person,
   Phrasebook,
   Room,
+  Routine,
   SpokenPattern,
   Voicepoint,
   Zone,
 } from "./model.ts";
 import { type Nest, openNests } from "./nesting.ts";
+import { readRoutine } from "./routines.ts";
 import { breakCircles, dropTooLarge } from "./references.ts";
 import { readNames, readPatterns, saidTexts } from "./said.ts";
 import { type KindDefinition, type PhrasebookDefinition, phrasebookSchema } from "./schema.ts";
@@ -91,6 +93,11 @@ export function readSources(sources: readonly Source[]): Phrasebook {
   }
 
   const home = { devices, groups, rooms, zones };
+  const ids = {
+    routines: idsOf(files, "routines"),
+    people: idsOf(files, "people"),
+    voicepoints: idsOf(files, "voicepoints"),
+  };
   const vocabulary = readVocabulary(context, files, home);
   const own = mapOf(section(context, files, "intents"), (entry): Intent => {
     const shipped = vocabulary.get(entry.id);
@@ -104,9 +111,19 @@ export function readSources(sources: readonly Source[]): Phrasebook {
       const what = "intent to add to";
       reportUnknown(context, entry.at, what, entry.id, vocabulary.keys());
     }
-    return readIntent(context, entry, home, fragments, adds ? shipped : undefined);
+    return readIntent(context, entry, home, fragments, ids, adds ? shipped : undefined);
   });
   const intents = new Map([...vocabulary, ...own]);
+  const routines = mapOf(section(context, files, "routines"), (entry): Routine => {
+    const { routine, intent } = readRoutine(context, entry, home, fragments, ids);
+    const taken = intents.get(entry.id);
+    if (taken) {
+      const message = `"${entry.id}" is the id of an intent as well`;
+      const fix = "give one of them another id";
+      report(context, "defined-twice", entry.at, message, fix, { also: [taken.at] });
+    } else if (intent) intents.set(entry.id, intent);
+    return routine;
+  });
   const colours = files.flatMap(({ document, content }) =>
     Object.entries(content.colours ?? {}).flatMap(([value, said]): NamedColour[] =>
       saidTexts(context, document, ["colours", value], said).map(({ text, language }) => {
@@ -129,8 +146,11 @@ export function readSources(sources: readonly Source[]): Phrasebook {
     groups,
     fragments,
     intents,
+    routines,
     people,
     colours,
+    ...readPlace(context, files),
+    ...readCode(files),
     kinds: context.kinds,
     kindNouns: kindEntries.flatMap((entry) => readNouns(context, entry)),
     // What is not there may stand in the part that could not be read.
@@ -165,6 +185,26 @@ function readAddress(context: Context, files: readonly File[]): SpokenPattern[] 
   );
 }
 
+function readPlace(context: Context, files: readonly File[]): Pick<Phrasebook, "place"> {
+  const file = files.find(({ content }) => content.place);
+  const place = file?.content.place;
+  if (!place) return {};
+  try {
+    new Intl.DateTimeFormat("en", { timeZone: place.timezone });
+    return { place };
+  } catch {
+    const at = file.document.at(["place", "timezone"]);
+    const message = `"${place.timezone}" is no time zone`;
+    report(context, "wrong-value", at, message, "write an IANA name such as Europe/London");
+    return {};
+  }
+}
+
+function readCode(files: readonly File[]): Pick<Phrasebook, "code"> {
+  const code = files.find(({ content }) => content.code !== undefined)?.content.code;
+  return code === undefined ? {} : { code };
+}
+
 /** A section that is one value for the whole phrasebook: a second one is a finding. */
 function single<Key extends "phrasebook" | "languages">(
   context: Context,
@@ -191,7 +231,8 @@ type SectionName =
   | "people"
   | "kinds"
   | "fragments"
-  | "intents";
+  | "intents"
+  | "routines";
 type EntryOf<Name extends SectionName> = NonNullable<
   NonNullable<PhrasebookDefinition[Name]>[string]
 >;
@@ -251,9 +292,16 @@ function readVocabulary(
   const document = readDocument({ path: "vocabulary", definition }, context.findings);
   const shipped: Context = { ...context, origin: "vocabulary" };
   return mapOf(section(shipped, [{ document, content: definition }], "intents"), (entry) =>
-    readIntent(shipped, entry, home, new Map()),
+    readIntent(shipped, entry, home, new Map(), noIds),
   );
 }
+
+/** The vocabulary's steps speak of slots alone. */
+const noIds = {
+  routines: new Set<string>(),
+  people: new Set<string>(),
+  voicepoints: new Set<string>(),
+};
 
 function readKinds(context: Context, entries: readonly Entry<KindDefinition>[]): Map<string, Kind> {
   const known = new Map(Object.entries(kinds));

@@ -213,15 +213,98 @@ const slotSchema = z.discriminatedUnion(
   { error: `write a map with a type: ${slotTypes}` },
 );
 
-const stepAdvice = "write a step: set, nudge, call or tell";
+const stepAdvice =
+  "write a step: set, nudge, toggle, call, tell, say, notify, wait, if, try, ask, run, hear or send";
 
-const stepSchema = z.union(
+type Value = string | number | boolean;
+type States = Record<string, Record<string, Value>>;
+type Reply = string | Record<string, string>;
+type Steps = StepDefinition | StepDefinition[];
+
+/** One step as it is written; see docs/routines.md. */
+export type StepDefinition =
+  | { set: States }
+  | { nudge: States }
+  | { toggle: Record<string, string | string[]> }
+  | { call: Record<string, string>; with?: Value | undefined }
+  | {
+      tell: {
+        target: string;
+        property?: string | undefined;
+        state?: string | undefined;
+        form: "value" | "whether" | "which" | "any";
+      };
+    }
+  | { say: Reply; at?: string | undefined }
+  | { notify: string | string[]; text: Reply; tag?: string | undefined }
+  | { wait: string }
+  | { if: States; then: Steps; else?: Steps | undefined }
+  | { try: Steps; failed: Steps }
+  | {
+      ask: Reply;
+      answers: { hear: SaidDefinition; do?: Steps | undefined }[];
+      within?: string | undefined;
+      silence?: Steps | undefined;
+    }
+  | { run: string }
+  | { hear: string; at?: string | undefined }
+  | {
+      send: {
+        to: string;
+        text?: string | undefined;
+        retain?: boolean | undefined;
+        method?: "GET" | "POST" | "PUT" | undefined;
+      };
+    };
+
+/** Steps hold steps; the type is written out because a schema cannot infer itself. */
+const stepsSchema: z.ZodMiniType<Steps, Steps> = z.lazy(() =>
+  z.union([z.array(stepSchema), stepSchema], { error: "write a list of steps" }),
+);
+
+const stepSchema: z.ZodMiniType<StepDefinition, StepDefinition> = z.union(
   [
     z.strictObject({ set: statesSchema }),
     z.strictObject({ nudge: statesSchema }),
     z.strictObject({
+      toggle: z.record(z.string(), z.union([text, texts]), {
+        error: "write a map from device to the properties to toggle: { wheel-lamp: power }",
+      }),
+    }),
+    z.strictObject({
       call: z.record(z.string(), text, { error: "write a map from device to action" }),
       with: z.optional(valueSchema),
+    }),
+    z.strictObject({ say: replySchema, at: z.optional(text) }),
+    z.strictObject({
+      notify: z.union([reference, references]),
+      text: replySchema,
+      tag: z.optional(text),
+    }),
+    z.strictObject({ wait: text }),
+    z.strictObject({
+      if: statesSchema,
+      then: stepsSchema,
+      else: z.optional(stepsSchema),
+    }),
+    z.strictObject({ try: stepsSchema, failed: stepsSchema }),
+    z.strictObject({
+      ask: replySchema,
+      answers: z.array(z.strictObject({ hear: saidSchema, do: z.optional(stepsSchema) }), {
+        error: 'write a list of answers: [{ hear: "yes", do: [] }]',
+      }),
+      within: z.optional(text),
+      silence: z.optional(stepsSchema),
+    }),
+    z.strictObject({ run: reference }),
+    z.strictObject({ hear: text, at: z.optional(reference) }),
+    z.strictObject({
+      send: z.strictObject({
+        to: text,
+        text: z.optional(text),
+        retain: z.optional(z.boolean()),
+        method: z.optional(z.enum(["GET", "POST", "PUT"])),
+      }),
     }),
     z.strictObject({
       tell: z.strictObject({
@@ -239,8 +322,9 @@ const intentSchema = z.strictObject(
   {
     patterns: saidSchema,
     slots: z.optional(z.record(z.string(), slotSchema)),
-    do: z.optional(z.union([z.array(stepSchema), stepSchema], { error: "write a list of steps" })),
+    do: z.optional(stepsSchema),
     reply: z.optional(replySchema),
+    failed: z.optional(replySchema),
     replaces: z.optional(z.literal(true)),
     adds: z.optional(z.literal(true)),
   },
@@ -257,6 +341,58 @@ const kindSchema = z.strictObject(
     replaces: z.optional(z.literal(true)),
   },
   { error: "write a map with properties: { properties: { power: { enum: [on, off] } } }" },
+);
+
+const timeZoneAdvice = "write { latitude: 52.57, longitude: 1.72, timezone: Europe/London }";
+
+const placeSchema = z.strictObject(
+  {
+    latitude: z.number().check(z.gte(-90), z.lte(90)),
+    longitude: z.number().check(z.gte(-180), z.lte(180)),
+    timezone: text,
+  },
+  { error: timeZoneAdvice },
+);
+
+const triggerAdvice = "write a trigger: phrase, time, sun, state, presence or press";
+
+const triggerSchema = z.union(
+  [
+    z.strictObject({ phrase: saidSchema }),
+    z.strictObject({
+      time: clock,
+      repeat: z.optional(z.union([text, texts])),
+      date: z.optional(z.union([date, z.array(date)])),
+    }),
+    z.strictObject({ sun: text, repeat: z.optional(z.union([text, texts])) }),
+    z.strictObject({ state: statesSchema, lasting: z.optional(text) }),
+    z.strictObject({ presence: text }),
+    z.strictObject({ press: reference }),
+  ],
+  { error: triggerAdvice },
+);
+
+const routineSchema = z.strictObject(
+  {
+    ...named,
+    triggers: z.optional(z.array(triggerSchema, { error: "write a list of triggers" })),
+    slots: z.optional(z.record(z.string(), slotSchema)),
+    if: z.optional(statesSchema),
+    enabled: z.optional(z.boolean()),
+    overlap: z.optional(
+      z.enum(["skip", "queue", "restart", "together"], {
+        error: "write one of skip, queue, restart, together",
+      }),
+    ),
+    trusted: z.optional(z.boolean()),
+    "reply-at": z.optional(text),
+    moment: z.optional(replySchema),
+    do: stepsSchema,
+    reply: z.optional(replySchema),
+    failed: z.optional(replySchema),
+    replaces: z.optional(z.literal(true)),
+  },
+  { error: 'write a map with steps: { triggers: [{ time: "18:30" }], do: [{ wait: 5s }] }' },
 );
 
 const personSchema = z.strictObject({ name: z.optional(text) });
@@ -286,6 +422,8 @@ export const phrasebookSchema = z.strictObject(
     phrasebook: z.optional(text),
     languages: z.optional(z.array(text, { error: "write a list of language tags: [en-GB]" })),
     address: z.optional(saidSchema),
+    place: z.optional(placeSchema),
+    code: z.optional(text),
     rooms: section(roomSchema),
     zones: section(zoneSchema),
     voicepoints: section(voicepointSchema),
@@ -305,6 +443,7 @@ export const phrasebookSchema = z.strictObject(
     ),
     fragments: z.optional(z.record(z.string(), saidSchema)),
     intents: section(intentSchema),
+    routines: section(routineSchema),
   },
   { error: "write a map of sections: rooms, devices, intents and so on" },
 );
@@ -319,4 +458,6 @@ export type DeviceDefinition = z.input<typeof deviceSchema>;
 export type IntentDefinition = z.input<typeof intentSchema>;
 export type KindDefinition = z.input<typeof kindSchema>;
 export type VoiceRuleDefinition = z.input<typeof voiceRuleSchema>;
-export type StepDefinition = z.input<typeof stepSchema>;
+export type StepsDefinition = Steps;
+export type RoutineDefinition = z.input<typeof routineSchema>;
+export type TriggerDefinition = z.input<typeof triggerSchema>;

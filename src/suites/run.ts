@@ -2,8 +2,7 @@ import type { Book } from "../home/book.ts";
 import type { HearContext } from "../hearing/context.ts";
 import { describeOutcome, listEffects, printWhen } from "../hearing/describe.ts";
 import type { Effect, Heard, HeardCommand, When } from "../hearing/outcome.ts";
-import { type Performed, performHeard } from "../home/simulate.ts";
-import { type StateStore, createStates } from "../home/states.ts";
+import type { Home, Performed } from "../home/simulate.ts";
 import { holds, printCondition } from "../phrasebook/condition.ts";
 import type { Conditions } from "../phrasebook/states.ts";
 import type { Value } from "../phrasebook/property.ts";
@@ -85,9 +84,13 @@ function runSuite(book: Book, { name, file, cases }: Suite): SuiteResult {
 function runCase(book: Book, each: Case): CaseResult {
   const { phrase, language, at, position } = each;
   const heard = book.hear(phrase, contextOf(each));
-  const store = createStates(book, book.initialStates, each.given);
-  const performed = performHeard(book, store, heard);
-  const failures = judge(book, each, heard, performed, store);
+  const home = book.makeHome({
+    states: Object.fromEntries(each.given),
+    ...(each.time === undefined ? {} : { time: each.time }),
+  });
+  const performed = home.perform(heard);
+  if (each.expect.home) home.settle();
+  const failures = judge(book, each, heard, performed, home);
   const base = { phrase, language, ...(at === undefined ? {} : { at }), position };
   return failures.length === 0
     ? { ...base, passed: true }
@@ -99,7 +102,7 @@ function judge(
   each: Case,
   heard: Heard,
   performed: Performed,
-  store: StateStore,
+  simulated: Home,
 ): Failure[] {
   const { expect } = each;
   const failures: Failure[] = [];
@@ -143,7 +146,7 @@ function judge(
   }
   for (const [device, conditions] of home ?? []) {
     for (const [property, condition] of Object.entries(conditions)) {
-      const value = store.get(device)[property];
+      const value = simulated.state(device)[property];
       const actual = `${device} ${property}: ${value ?? "nothing"}`;
       const expected = `${device} ${property}: ${printCondition(condition)}`;
       check("home", value !== undefined && holds(condition, value), expected, actual);

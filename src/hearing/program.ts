@@ -1,0 +1,74 @@
+import type { VoiceAccess } from "../phrasebook/kinds.ts";
+import type { Device, Order, Phrasebook, Step } from "../phrasebook/model.ts";
+import { isSafeEffect } from "./access.ts";
+import { targetDevices } from "./orders.ts";
+import type { Devices } from "./targets.ts";
+
+/** What speech needs to set off steps whose effects are only known as they are done. */
+export interface ProgramAccess {
+  access: VoiceAccess;
+  /** The device that asks for it. */
+  device?: string;
+}
+
+const strictness: readonly VoiceAccess[] = ["free", "confirm", "code", "barred"];
+
+/**
+ * The strictest guard among all that steps may do, in whichever branch and in whatever routine they
+ * run. A trusted routine needs none.
+ */
+export function programAccess(
+  book: Phrasebook,
+  steps: readonly Step[],
+  targets: ReadonlyMap<string, Devices>,
+  isTrusted: boolean,
+): ProgramAccess {
+  let strictest: ProgramAccess = { access: "free" };
+  const seen = new Set<string>();
+  const weigh = (device: Device, order: Order): void => {
+    const access = isAlwaysSafe(device, order) ? "free" : device.voice;
+    if (strictness.indexOf(access) <= strictness.indexOf(strictest.access)) return;
+    strictest = { access, device: device.id };
+  };
+  const visit = (list: readonly Step[]): void => {
+    for (const step of list) {
+      switch (step.step) {
+        case "order":
+          for (const order of step.orders) {
+            for (const device of targetDevices(book, order.target, targets)) weigh(device, order);
+          }
+          break;
+        case "if":
+          visit([...step.then, ...step.otherwise]);
+          break;
+        case "try":
+          visit([...step.steps, ...step.failed]);
+          break;
+        case "ask":
+          visit([...step.answers.flatMap((answer) => answer.steps), ...step.silence]);
+          break;
+        case "run": {
+          const routine = book.routines.get(step.routine);
+          if (!routine || routine.trusted || seen.has(routine.id)) break;
+          seen.add(routine.id);
+          visit(routine.steps);
+          break;
+        }
+        default:
+          break;
+      }
+    }
+  };
+  if (!isTrusted) visit(steps);
+  return strictest;
+}
+
+/** A value that is only known later may be any. */
+function isAlwaysSafe(device: Device, order: Order): boolean {
+  if (order.order === "call") {
+    return isSafeEffect(device, { device: device.id, call: order.action });
+  }
+  if (order.order !== "set" || order.value.refer !== "value") return false;
+  const set = { [order.property]: order.value.value };
+  return isSafeEffect(device, { device: device.id, set });
+}

@@ -1,0 +1,105 @@
+import type { Effect } from "../hearing/outcome.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import type { DataSchema, State, Value } from "../phrasebook/property.ts";
+import type { StateStore } from "./states.ts";
+
+/** What a device made of an order. */
+export type DeviceResult =
+  | {
+      ok: true;
+      values: Readonly<Record<string, Value>>;
+      /** Seconds until it is so. */ takes: number;
+    }
+  | { ok: false; what: string };
+
+/** What a home is made of: a simulated one keeps values in memory, a real one has devices. */
+export interface Devices {
+  state: (device: string) => State;
+  order: (effect: Effect) => DeviceResult;
+}
+
+/** How a simulated device misbehaves. */
+export type Fault =
+  | { fault: "offline" }
+  /** Fails the next time, or every time. */
+  | { fault: "fails"; times: "once" | "always" }
+  /** Takes this many seconds to do anything. */
+  | { fault: "slow"; seconds: number }
+  /** Takes numbers only in steps of this. */
+  | { fault: "rounds"; to: number };
+
+/** Seconds that a blind or gate takes from one end to the other. */
+const travelTime = 20;
+
+/** Devices of values in memory, each with the faults that it was told to have. */
+export function simulateDevices(
+  book: Phrasebook,
+  store: StateStore,
+  faults: Map<string, Fault>,
+): Devices {
+  return {
+    state: store.get,
+    order(effect) {
+      const { device } = effect;
+      const fault = faults.get(device);
+      if (fault?.fault === "offline") return { ok: false, what: "offline" };
+      if (fault?.fault === "fails") {
+        if (fault.times === "once") faults.delete(device);
+        return { ok: false, what: "failed" };
+      }
+      const wanted = "call" in effect ? {} : valuesOf(book, store, effect);
+      const values = fault?.fault === "rounds" ? rounded(wanted, fault.to) : wanted;
+      const slowness = fault?.fault === "slow" ? fault.seconds : 0;
+      return { ok: true, values, takes: slowness + travel(book, store, device, values) };
+    },
+  };
+}
+
+function rounded(values: Readonly<Record<string, Value>>, to: number): Record<string, Value> {
+  return Object.fromEntries(
+    Object.entries(values).map(([name, value]) => [
+      name,
+      typeof value === "number" ? Math.round(value / to) * to : value,
+    ]),
+  );
+}
+
+/** What moves takes a while. */
+function travel(
+  book: Phrasebook,
+  store: StateStore,
+  device: string,
+  values: Readonly<Record<string, Value>>,
+): number {
+  const kind = book.devices.get(device)?.kind;
+  const to = values["position"];
+  const from = store.get(device)["position"];
+  if (kind !== "blind" && kind !== "gate") return 0;
+  if (typeof to !== "number" || typeof from !== "number") return 0;
+  return Math.ceil((Math.abs(to - from) / 100) * travelTime);
+}
+
+function valuesOf(
+  book: Phrasebook,
+  store: StateStore,
+  effect: Exclude<Effect, { call: string }>,
+): Readonly<Record<string, Value>> {
+  if ("set" in effect) return effect.set;
+  const isNudge = "nudge" in effect;
+  const values: Record<string, Value> = {};
+  for (const [property, amount] of Object.entries(isNudge ? effect.nudge : effect.scale)) {
+    const schema = book.devices.get(effect.device)?.properties.get(property);
+    const from = store.get(effect.device)[property];
+    if (!schema || typeof from !== "number") continue;
+    values[property] = landed(schema, isNudge ? from + amount : from * amount);
+  }
+  return values;
+}
+
+/** A relative change goes no further than the end of the range, and lands on a step. */
+export function landed(schema: DataSchema, wanted: number): number {
+  const step = schema.multipleOf ?? (schema.type === "integer" ? 1 : undefined);
+  const on = step === undefined ? wanted : Math.round(wanted / step) * step;
+  const within = Math.min(schema.maximum ?? on, Math.max(schema.minimum ?? on, on));
+  return Number(within.toPrecision(12));
+}

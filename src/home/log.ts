@@ -1,0 +1,60 @@
+import type { Value } from "../phrasebook/property.ts";
+
+/** One thing that happened in a home. */
+export interface LogEntry {
+  /** Local time of the home, `2026-03-02T18:05:00`. */
+  time: string;
+  event: LogEvent;
+}
+
+export type LogEvent =
+  | { event: "heard"; text: string; at?: string; language: string }
+  | { event: "understood"; outcome: string; intent?: string }
+  /** A property has another value than before. */
+  | { event: "changed"; device: string; property: string; from: Value; to: Value; by?: string }
+  | { event: "called"; device: string; action: string; with?: Value; by?: string }
+  | { event: "failed"; device: string; what: string; by?: string }
+  | { event: "said"; text: string; where: string; by?: string }
+  | { event: "notified"; person: string; text: string; tag?: string; by?: string }
+  | { event: "sent"; to: string; text: string; method: string; retain: boolean; by?: string }
+  | { event: "started"; routine: string; because: string }
+  | { event: "skipped"; routine: string; because: string }
+  | { event: "ended"; routine: string; ok: boolean }
+  | { event: "waiting"; seconds: number; by?: string }
+  /** Which way an `if` went, or which answer was given. */
+  | { event: "branch"; branch: string; by?: string }
+  | { event: "presence"; person: string; is: "home" | "away" };
+
+/** A log entry in one line, without its time. */
+export function printEvent(event: LogEvent): string {
+  switch (event.event) {
+    case "heard":
+      return `heard “${event.text}”${event.at === undefined ? "" : ` at ${event.at}`}`;
+    case "understood":
+      return `understood ${event.outcome}${event.intent === undefined ? "" : `: ${event.intent}`}`;
+    case "changed":
+      return `${event.device} ${event.property}: ${event.from} → ${event.to}`;
+    case "called":
+      return `${event.device} ${event.action}${event.with === undefined ? "" : ` “${event.with}”`}`;
+    case "failed":
+      return `${event.device} did not answer: ${event.what}`;
+    case "said":
+      return `said “${event.text}” (${event.where})`;
+    case "notified":
+      return `told ${event.person} “${event.text}”${event.tag === undefined ? "" : ` [${event.tag}]`}`;
+    case "sent":
+      return `sent to ${event.to}${event.text === "" ? "" : ` “${event.text}”`}`;
+    case "started":
+      return `${event.routine} starts: ${event.because}`;
+    case "skipped":
+      return `${event.routine} does not start: ${event.because}`;
+    case "ended":
+      return `${event.routine} ends${event.ok ? "" : ", not all of it done"}`;
+    case "waiting":
+      return `waits ${event.seconds} s`;
+    case "branch":
+      return event.branch;
+    case "presence":
+      return `${event.person} is ${event.is}`;
+  }
+}

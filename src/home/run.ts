@@ -1,0 +1,202 @@
+import { devicesOf } from "../hearing/targets.ts";
+import { targetDevices } from "../hearing/orders.ts";
+import type { Effect } from "../hearing/outcome.ts";
+import { holds } from "../phrasebook/condition.ts";
+import type {
+  AskStep,
+  Device,
+  HearStep,
+  NotifyStep,
+  Order,
+  Phrasebook,
+  Reply,
+  SayStep,
+  SendStep,
+  Step,
+  TargetReference,
+} from "../phrasebook/model.ts";
+import { type State, type Value, checkValue, otherValue } from "../phrasebook/property.ts";
+import type { Conditions } from "../phrasebook/states.ts";
+import { valueOf } from "./arithmetic.ts";
+import { landed } from "./devices.ts";
+
+/** Steps on their way: what they were set off with, and what came of them so far. */
+export interface Run {
+  /** The routine or intent whose steps they are. */
+  of: string;
+  slots: Readonly<Record<string, Value>>;
+  language: string;
+  /** The voicepoint that set it off. */
+  at?: string;
+  /** Whether somebody's voice did, so that guards hold within it. */
+  isSpoken: boolean;
+  done: Set<string>;
+  failed: Set<string>;
+  /** Routines that run within one another, so that a circle ends. */
+  depth: number;
+}
+
+/** What a run waits for. */
+export type Pause = { pause: "wait"; seconds: number } | { pause: "ask"; step: AskStep };
+
+/** What comes back when a run goes on: which answer was given. */
+export type Resume = { answer: number } | undefined;
+
+/** What steps do to the world around them. */
+export interface World {
+  book: Phrasebook;
+  state: (device: string) => State;
+  /** Whether the device answered. */
+  order: (effect: Effect, run: Run) => boolean;
+  say: (step: SayStep, run: Run) => void;
+  notify: (step: NotifyStep, run: Run) => void;
+  send: (step: SendStep, run: Run) => void;
+  hear: (step: HearStep, run: Run) => boolean;
+  branch: (text: string, run: Run) => void;
+  /** Says a routine's first words. */
+  moment: (replies: ReadonlyMap<string, Reply>, run: Run) => void;
+}
+
+/** Deepest that routines may run routines. */
+const deepest = 20;
+
+/**
+ * Does steps in the order written, and pauses where they wait or ask. A step that does not work
+ * does not stop the others, except within a `try`.
+ *
+ * @returns Whether all of it worked.
+ */
+export function* doSteps(
+  world: World,
+  run: Run,
+  steps: readonly Step[],
+  stopsAtFailure = false,
+): Generator<Pause, boolean, Resume> {
+  let ok = true;
+  for (const step of steps) {
+    const worked = yield* doStep(world, run, step);
+    ok &&= worked;
+    if (!worked && stopsAtFailure) return false;
+  }
+  return ok;
+}
+
+function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, Resume> {
+  const { book, state } = world;
+  switch (step.step) {
+    case "order":
+      return step.orders.map((order) => doOrder(world, run, order)).every((worked) => worked);
+    case "tell":
+      return true;
+    case "say":
+      world.say(step, run);
+      return true;
+    case "notify":
+      world.notify(step, run);
+      return true;
+    case "send":
+      world.send(step, run);
+      return true;
+    case "wait": {
+      const seconds = valueOf(step.wait, run.slots, state);
+      if (typeof seconds === "number" && seconds > 0) yield { pause: "wait", seconds };
+      return true;
+    }
+    case "if": {
+      const isSo = holdsFor(step.condition, state);
+      world.branch(isSo ? "then" : "else", run);
+      return yield* doSteps(world, run, isSo ? step.then : step.otherwise);
+    }
+    case "try": {
+      const worked = yield* doSteps(world, run, step.steps, true);
+      if (worked) return true;
+      world.branch("failed", run);
+      // What the other branch mends is no failure of the whole.
+      return yield* doSteps(world, run, step.failed);
+    }
+    case "ask": {
+      const resume = yield { pause: "ask", step };
+      const answer = resume && step.answers[resume.answer];
+      world.branch(answer ? `answer ${resume.answer + 1}` : "silence", run);
+      return yield* doSteps(world, run, answer?.steps ?? step.silence);
+    }
+    case "run": {
+      const routine = book.routines.get(step.routine);
+      if (!routine?.enabled || run.depth >= deepest) return false;
+      if (!holdsFor(routine.condition, state)) return true;
+      run.depth++;
+      if (routine.moment.size > 0) world.moment(routine.moment, run);
+      const worked = yield* doSteps(world, run, routine.steps);
+      run.depth--;
+      return worked;
+    }
+    case "hear":
+      return world.hear(step, run);
+  }
+}
+
+/** Whether conditions on states hold, all of them. */
+export function holdsFor(conditions: Conditions, state: (device: string) => State): boolean {
+  return [...conditions].every(([device, each]) =>
+    Object.entries(each).every(([property, condition]) => {
+      const value = state(device)[property];
+      return value !== undefined && holds(condition, value);
+    }),
+  );
+}
+
+function doOrder(world: World, run: Run, order: Order): boolean {
+  let ok = true;
+  for (const device of devicesFor(world.book, order.target, run)) {
+    const effect = effectFor(world, run, order, device);
+    if (effect === "unable") continue;
+    const worked = effect !== undefined && world.order(effect, run);
+    (worked ? run.done : run.failed).add(device.id);
+    ok &&= worked;
+  }
+  return ok;
+}
+
+/** A slot was settled on ids when it was heard. */
+function devicesFor(book: Phrasebook, target: TargetReference, { slots }: Run): readonly Device[] {
+  if (target.refer !== "slot") return targetDevices(book, target, new Map());
+  const ids = String(slots[target.slot] ?? "").split(" ");
+  return ids.flatMap((id) => {
+    const entity =
+      book.devices.get(id) ?? book.groups.get(id) ?? book.rooms.get(id) ?? book.zones.get(id);
+    return entity ? devicesOf(book, entity) : [];
+  });
+}
+
+/** What an order comes to for one device; undefined when the value cannot be. */
+function effectFor(
+  { state }: World,
+  { slots }: Run,
+  order: Order,
+  device: Device,
+): Effect | "unable" | undefined {
+  const { id } = device;
+  if (order.order === "call") {
+    if (!device.actions.includes(order.action)) return "unable";
+    const input = order.input && valueOf(order.input, slots, state);
+    return { device: id, call: order.action, ...(input === undefined ? {} : { with: input }) };
+  }
+  const { property } = order;
+  const schema = device.properties.get(property);
+  if (!schema || schema.readOnly) return "unable";
+  if (order.order === "toggle") {
+    const value = otherValue(schema, state(id)[property] ?? schema.default);
+    return value === undefined ? undefined : { device: id, set: { [property]: value } };
+  }
+  if (order.order === "nudge") {
+    const by = valueOf(order.by, slots, state);
+    if (typeof by !== "number") return undefined;
+    return { device: id, nudge: { [property]: by * order.factor } };
+  }
+  const value = valueOf(order.value, slots, state);
+  if (value === undefined) return undefined;
+  // What was worked out lands on a step of the device; what was written or said has to be exact.
+  const isWorkedOut = order.value.refer === "sum" || order.value.refer === "state";
+  const fitting = isWorkedOut && typeof value === "number" ? landed(schema, value) : value;
+  return checkValue(schema, fitting).ok ? { device: id, set: { [property]: fitting } } : undefined;
+}

@@ -1,0 +1,35 @@
+import { type LogEntry, type LogEvent, printEvent } from "../home/log.ts";
+import { shorten } from "./layout.ts";
+import type { Paint } from "./paint.ts";
+
+/** What happened in a home, line by line, each moment told once. */
+export function printTimeline(name: string, log: readonly LogEntry[], paint: Paint): string {
+  if (log.length === 0) return `${name}: nothing happens`;
+  const lines: string[] = [];
+  let last = "";
+  let date = "";
+  for (const { time, event } of log) {
+    const day = time.slice(0, 10);
+    if (day !== date) lines.push(...(date === "" ? [] : [""]), paint.strong(`${name}, ${day}`));
+    date = day;
+    const clock = time.slice(11);
+    const shown = clock === last ? " ".repeat(8) : clock;
+    last = clock;
+    const text = shorten(printEvent(event), 84);
+    lines.push(`  ${paint.quiet(shown)}  ${indent(event)}${paintEvent(event, text, paint)}`);
+  }
+  return lines.join("\n");
+}
+
+/** What a routine does stands under it. */
+function indent(event: LogEvent): string {
+  return "by" in event && event.by !== undefined ? "  " : "";
+}
+
+function paintEvent({ event }: LogEvent, text: string, paint: Paint): string {
+  if (event === "failed") return paint.bad(text);
+  if (event === "started") return paint.name(text);
+  if (event === "changed" || event === "called") return paint.good(text);
+  if (event === "skipped" || event === "waiting" || event === "branch") return paint.quiet(text);
+  return text;
+}
