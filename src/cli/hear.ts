@@ -56,10 +56,14 @@ function hearContext(book: Book, { at, language, time }: HearOptions) {
 
 async function converse(
   book: Book,
-  context: ReturnType<typeof hearContext>,
+  { at, language, time }: ReturnType<typeof hearContext>,
   { json }: HearOptions,
 ): Promise<number> {
-  const home = book.simulate();
+  const home = book.simulate(time === undefined ? {} : { time });
+  const talk = home.converse({
+    ...(at === undefined ? {} : { at }),
+    ...(language === undefined ? {} : { language }),
+  });
   const paint = paintFor(process.stdout);
   const isTerminal = process.stdin.isTTY;
   if (isTerminal && !json) {
@@ -73,15 +77,16 @@ async function converse(
   if (isTerminal) lines.prompt();
   for await (const line of lines) {
     if (line.trim() !== "") {
-      const states = home.states();
-      const heard = book.hear(line, { ...context, states: (device) => states[device] });
-      const { changes } = await home.perform(heard);
-      if (!isDone(heard)) code = exit.failed;
+      const { heard, outcome, performed, reply } = talk.say(line);
+      const isAnswer = outcome !== heard.outcome;
+      if (!isDone({ ...heard, outcome } as Heard)) code = exit.failed;
       if (json) {
-        print(JSON.stringify({ ...heard, reply: heard.reply, why: heard.why, changes }));
+        const { changes } = performed;
+        print(JSON.stringify({ ...heard, outcome, reply, why: heard.why, changes }));
       } else {
-        print(printHeard(heard, paint));
-        for (const { device, property, from, to } of changes) {
+        if (isAnswer) print(`${paint.strong(`“${line}”`)}\n  ${outcome}\n  says “${reply}”`);
+        else print(printHeard(heard, paint, reply));
+        for (const { device, property, from, to } of performed.changes) {
           print(paint.good(`  ${device} ${property}: ${String(from)} → ${String(to)}`));
         }
         print("");

@@ -11,7 +11,7 @@ import { settleWhens } from "./whens.ts";
 type DistributiveOmit<T, Key extends PropertyKey> = T extends unknown ? Omit<T, Key> : never;
 
 /** An outcome without what tells of it. */
-export type Conclusion = DistributiveOmit<Heard, keyof HeardBase>;
+export type Conclusion = DistributiveOmit<Heard, keyof HeardBase | "grant">;
 
 /** Reasons that are told of several ways to understand what cannot be done. */
 const mostReasons = 3;
@@ -165,14 +165,14 @@ function choicesOf(
     case "missing":
       return [{ label: pattern.text, intent: intent.id, effects: [] }];
     case "choices":
-      return meaning.options.map(({ label: said, devices }) => {
+      return meaning.options.map(({ label: said, value, devices }) => {
         const [device] = devices;
         const own = device && devices.length === 1 ? nameIn(book, device, language) : undefined;
         const label = own ?? said;
         const room = book.rooms.get(device?.room ?? "");
         const place = room && nameIn(book, room, language);
         const full = place === undefined ? label : `${label} (${place})`;
-        return { label: full, intent: intent.id, effects: [] };
+        return { label: full, id: value, intent: intent.id, effects: [] };
       });
     default:
       return [{ label: meaning.reason, intent: intent.id, effects: [] }];

@@ -8,6 +8,8 @@ export interface HearContext {
   language?: string;
   /** Local time there as ISO 8601, `2026-03-02T18:05`: what "tomorrow" and "at six" are told by. */
   time?: string;
+  /** The id of what a name that stands for several things means, once somebody has said so. */
+  chosen?: string;
   /** The state of a device, for questions; the one it starts with when left out. */
   states?: (device: string) => State | undefined;
 }

@@ -22,7 +22,7 @@ export function hearUtterance(
   book: Phrasebook,
   engineFor: (language: string) => Engine,
   text: string,
-  { at, language: tag, time, states = () => undefined }: HearContext,
+  { at, language: tag, time, chosen, states = () => undefined }: HearContext,
 ): Heard {
   const language = homeLanguage(book, tag);
   const engine = engineFor(language);
@@ -30,7 +30,7 @@ export function hearUtterance(
   const utterance = prepareUtterance(text, words, engine.lexicon, engine.small);
   const room = at === undefined ? undefined : book.voicepoints.get(at)?.room;
   const now = time === undefined ? undefined : parseLocal(time);
-  const composition = compose(book, engine, utterance, { room, time: now });
+  const composition = compose(book, engine, utterance, { room, time: now, chosen });
   const { commands, other } = composition;
   const speech = { book, pack: engine.pack, language, states };
   const first = conclude(book, commands, language, now);
@@ -40,7 +40,7 @@ export function hearUtterance(
     text,
     language,
     at,
-    () => replyTo(speech, outcome),
+    (conclusion) => replyTo(speech, conclusion),
     () => {
       const isUnheard =
         outcome.outcome === "unknown" &&
@@ -72,7 +72,9 @@ class Hearing implements HeardBase {
   readonly version = outcomeVersion;
   readonly text: string;
   readonly language: string;
-  readonly #replyTo: () => string;
+  readonly #conclusion: Conclusion;
+  readonly #at: string | undefined;
+  readonly #replyTo: (conclusion: Conclusion) => string;
   readonly #explain: () => Why;
 
   constructor(
@@ -80,19 +82,37 @@ class Hearing implements HeardBase {
     text: string,
     language: string,
     at: string | undefined,
-    replyTo: () => string,
+    replyTo: (conclusion: Conclusion) => string,
     explain: () => Why,
   ) {
     this.text = text;
     this.language = language;
     if (at !== undefined) Object.assign(this, { at });
     Object.assign(this, conclusion);
+    this.#conclusion = conclusion;
+    this.#at = at;
     this.#replyTo = replyTo;
     this.#explain = explain;
   }
 
+  /** The same, once somebody has said yes or the code. */
+  grant(): Heard {
+    const conclusion = this.#conclusion;
+    if (conclusion.outcome !== "confirm" && conclusion.outcome !== "code") {
+      return this as HeardBase as Heard;
+    }
+    return new Hearing(
+      { ...conclusion, outcome: "act" },
+      this.text,
+      this.language,
+      this.#at,
+      this.#replyTo,
+      this.#explain,
+    ) as HeardBase as Heard;
+  }
+
   get reply(): string {
-    return this.#replyTo();
+    return this.#replyTo(this.#conclusion);
   }
 
   get why(): Why {

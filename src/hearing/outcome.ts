@@ -100,6 +100,8 @@ export interface HeardAct extends HeardBase {
 /** One meaning, and effects that wait: for a yes, or for the spoken code. */
 export interface HeardGuarded extends HeardBase {
   outcome: "confirm" | "code";
+  /** The same as something to do, once somebody has said yes or the code. */
+  grant: () => Heard;
   intent: string;
   slots: Readonly<Record<string, SlotValue>>;
   effects: readonly Effect[];
@@ -138,6 +140,8 @@ export interface HeardUnsure extends HeardBase {
 export interface Choice {
   /** What to call it when asking. */
   label: string;
+  /** The id of what would be meant, where a name stands for several things. */
+  id?: string;
   intent: string;
   effects: readonly Effect[];
 }

@@ -12,7 +12,7 @@ export interface Plan {
   asked: ReadonlyMap<string, { properties: readonly string[]; actions: readonly string[] }>;
 }
 
-export function planIntent({ steps, slots }: Intent): Plan {
+export function planIntent({ steps, slots, routine }: Intent): Plan {
   const orders = ordersIn(steps);
   const asked = new Map<string, { properties: string[]; actions: string[] }>();
   for (const order of orders) {
@@ -23,7 +23,8 @@ export function planIntent({ steps, slots }: Intent): Plan {
     asked.set(order.target.slot, of);
   }
   const optional = new Set([...slots.values()].flatMap((slot) => (slot.optional ? slot.name : [])));
-  const program = isProgram(steps) ? steps : undefined;
+  // A routine has a condition and runs of its own that only the home knows.
+  const program = routine || isProgram(steps) ? steps : undefined;
   return { orders, tell: steps.find((step) => step.step === "tell"), program, optional, asked };
 }
 

@@ -43,6 +43,8 @@ export interface Speaker {
   room: string | undefined;
   /** What time it is there, if that is known. */
   time?: LocalTime | undefined;
+  /** What a name that stands for several things was said to mean. */
+  chosen?: string | undefined;
 }
 
 /** The devices under a device, group, room or zone, each once, in the order of the phrasebook. */
@@ -63,6 +65,17 @@ export function devicesOf(book: Phrasebook, entity: Nameable): Device[] {
 
 /** Decides what a target stands for; see docs/targets.md. */
 export function resolveTarget(
+  book: Phrasebook,
+  expression: TargetExpression,
+  asked: Asked,
+  speaker: Speaker,
+): Resolved {
+  const resolved = resolveExpression(book, expression, asked, speaker);
+  if (resolved.result !== "choices" || speaker.chosen === undefined) return resolved;
+  return resolved.options.find(({ value }) => value === speaker.chosen) ?? resolved;
+}
+
+function resolveExpression(
   book: Phrasebook,
   expression: TargetExpression,
   asked: Asked,

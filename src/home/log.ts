@@ -1,3 +1,4 @@
+import { printDuration } from "../time/duration.ts";
 import type { Value } from "../phrasebook/property.ts";
 
 /** One thing that happened in a home. */
@@ -51,7 +52,7 @@ export function printEvent(event: LogEvent): string {
     case "ended":
       return `${event.routine} ends${event.ok ? "" : ", not all of it done"}`;
     case "waiting":
-      return `waits ${event.seconds} s`;
+      return `waits ${printDuration(event.seconds)}`;
     case "branch":
       return event.branch;
     case "presence":

@@ -7,9 +7,11 @@ import { english } from "../language/english.ts";
 import { packFor } from "../language/packs.ts";
 import type { Phrasebook, Reply, Routine, Step } from "../phrasebook/model.ts";
 import type { State, Value } from "../phrasebook/property.ts";
+import { slotDefault } from "../phrasebook/slots.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
 import { parseDuration } from "../time/duration.ts";
 import { parseLocal } from "../time/local.ts";
+import { type Conversation, createConversation } from "./converse.ts";
 import { type Fault, simulateDevices } from "./devices.ts";
 import type { LogEntry, LogEvent } from "./log.ts";
 import { type Run, type World, doSteps, holdsFor } from "./run.ts";
@@ -63,6 +65,8 @@ export interface Performed {
 export interface SimulatedHome {
   /** Does what was heard; an outcome other than `act` changes nothing. */
   perform: (heard: Heard) => Promise<Performed>;
+  /** Begins a conversation at a voicepoint: turns with memory. */
+  converse: (context?: Pick<HearContext, "at" | "language">) => Conversation;
   /** Sets a routine off by hand. */
   run: (routine: string) => Promise<Performed>;
   /** Lets time pass, and everything happen that it brings: `"25m"`, or seconds. */
@@ -87,6 +91,8 @@ export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait"> {
   wait: (seconds: number) => void;
   state: (device: string) => State;
   record: (event: LogEvent) => void;
+  /** Seconds since the home began. */
+  elapsed: () => number;
   /** Lets what is moving come to where it goes. */
   settle: () => void;
 }
@@ -358,9 +364,19 @@ export function createHome(
     return formatReply(isPartly ? replies.partly : replies.failed, tag, { names, reply });
   };
 
+  const defaultsOf = (id: string): Record<string, Value> => {
+    const slots = book.routines.get(id)?.slots ?? book.intents.get(id)?.slots;
+    const defaults = [...(slots?.values() ?? [])].map(
+      (slot) => [slot.name, slotDefault(slot)] as const,
+    );
+    return Object.fromEntries(defaults.filter(([, value]) => value !== undefined)) as Record<
+      string,
+      Value
+    >;
+  };
   const newRun = (of: string, more: Partial<Run> = {}): Run => ({
     of,
-    slots: {},
+    slots: defaultsOf(of),
     language: book.languages[0] ?? "en",
     isSpoken: false,
     done: new Set(),
@@ -520,11 +536,7 @@ export function createHome(
       for (const { runs, when, slots } of programs) {
         if (runs === undefined) continue;
         const begin = (): void => {
-          runSpoken(
-            { ...heard, text: heard.text, language: heard.language, slots },
-            runs,
-            depth,
-          );
+          runSpoken({ ...heard, text: heard.text, language: heard.language, slots }, runs, depth);
         };
         const later = when && startOf(when);
         if (later === undefined) begin();
@@ -554,7 +566,8 @@ export function createHome(
     return collected;
   };
 
-  return {
+  const home: Home = {
+    converse: (context = {}) => createConversation(book, home, hear, context),
     perform: (heard) => {
       let performed: MutablePerformed = emptyPerformed();
       const rest = around(() => {
@@ -622,10 +635,12 @@ export function createHome(
     log: () =>
       log.map(({ elapsed: at, event }) => ({ time: localOf(beginning() + at, zone), event })),
     record,
+    elapsed: clock,
     settle: () => {
       if (arrives > clock()) wait(arrives - clock());
     },
   };
+  return home;
 }
 
 interface MutablePerformed {

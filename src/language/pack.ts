@@ -41,6 +41,8 @@ export interface LanguagePack {
   /** Named levels of brightness and speed. */
   levels: { least: Said; low: Said; medium: Said; high: Said; full: Said };
   vocabulary: Readonly<Record<VocabularyId, VocabularyEntry>>;
+  /** Patterns of what is said in answer, or about what was done before. */
+  conversation: { yes: Said; no: Said; cancel: Said; again: Said; undo: Said };
   answers: AnswerReplies;
   /**
    * Words that lose their vowel before another and are heard as words of their own, without the
@@ -102,6 +104,14 @@ export interface OutcomeReplies {
   /** Nothing of it was done, or only a part; `$names` did not answer, `$reply` is for the rest. */
   failed: string;
   partly: string;
+  /** In a conversation: an offer was turned down; a command was taken back, or none was there. */
+  cancelled: string;
+  undone: string;
+  nothingToUndo: string;
+  nothingToRepeat: string;
+  /** A code was wrong, or too many were; `$duration` is how long none is taken. */
+  wrongCode: string;
+  locked: string;
   /** Something that is needed was not said; `$slot` is what. */
   ask: string;
   /** Around the reply of a command with a when: `$reply`, and `$duration` or `$time`. */

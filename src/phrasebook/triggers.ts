@@ -38,7 +38,8 @@ export function readTrigger(
     const days = readDays(context, document, path, written);
     if (event === undefined || length === undefined) {
       const fix = `write 20 minutes after sunset, or one of ${sunEvents.join(", ")} alone`;
-      wrong("sun", `"${written.sun}" is no time of the sun`, fix); return;
+      wrong("sun", `"${written.sun}" is no time of the sun`, fix);
+      return;
     }
     const offset = found?.[2] === "before" ? -length : length;
     return days && { trigger: "sun", event, offset, days, at };
@@ -46,7 +47,8 @@ export function readTrigger(
   if ("state" in written) {
     const lasting = written.lasting === undefined ? 0 : parseDuration(written.lasting);
     if (lasting === undefined) {
-      wrong("lasting", `"${written.lasting ?? ""}" is no duration`, "write 10m"); return;
+      wrong("lasting", `"${written.lasting ?? ""}" is no duration`, "write 10m");
+      return;
     }
     const under = [...path, "state"];
     const states = readConditions(context, document, under, written.state, home.devices);
@@ -56,7 +58,8 @@ export function readTrigger(
     const [who = "", is] = written.presence.trim().split(/\s+/);
     if (is !== "home" && is !== "away") {
       const fix = "write everyone away, first home, last away, nobody home or mara home";
-      wrong("presence", `"${written.presence}" tells no presence`, fix); return;
+      wrong("presence", `"${written.presence}" tells no presence`, fix);
+      return;
     }
     if (!["everyone", "first", "last", "nobody", "anyone"].includes(who) && !people.has(who)) {
       reportUnknown(context, document.at([...path, "presence"]), "person", who, people);

@@ -5,12 +5,12 @@ import { pad, shorten, wrap, wrapItems } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 
 /** What was heard and why, for a terminal. */
-export function printHeard(heard: Heard, paint: Paint): string {
+export function printHeard(heard: Heard, paint: Paint, reply = heard.reply): string {
   const colour = heard.outcome === "act" || heard.outcome === "answer" ? paint.good : paint.warn;
   return [
     paint.strong(shorten(`“${heard.text}”`, 90)),
     colour(printOutcome(heard)),
-    `  ${paint.quiet("says")} “${shorten(heard.reply, 85)}”`,
+    `  ${paint.quiet("says")} “${shorten(reply, 85)}”`,
     ...printWhy(heard, paint),
   ].join("\n");
 }

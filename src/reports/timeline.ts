@@ -23,7 +23,7 @@ export function printTimeline(name: string, log: readonly LogEntry[], paint: Pai
 
 /** What a routine does stands under it. */
 function indent(event: LogEvent): string {
-  return "by" in event && event.by !== undefined ? "  " : "";
+  return "by" in event ? "  " : "";
 }
 
 function paintEvent({ event }: LogEvent, text: string, paint: Paint): string {

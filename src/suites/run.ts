@@ -2,6 +2,8 @@ import type { Book } from "../home/book.ts";
 import type { HearContext } from "../hearing/context.ts";
 import { describeOutcome, listEffects, printWhen } from "../hearing/describe.ts";
 import type { Effect, Heard, HeardCommand, When } from "../hearing/outcome.ts";
+import type { Turn } from "../home/converse.ts";
+import { printEvent } from "../home/log.ts";
 import type { Home, Performed } from "../home/simulate.ts";
 import { holds, printCondition } from "../phrasebook/condition.ts";
 import type { Conditions } from "../phrasebook/states.ts";
@@ -10,7 +12,13 @@ import { parseDuration } from "../time/duration.ts";
 import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 import { matchesGlob } from "../pattern/glob.ts";
-import { type Case, type CommandExpectation, type Suite, readSuites } from "./suite.ts";
+import {
+  type Case,
+  type CommandExpectation,
+  type Script,
+  type Suite,
+  readSuites,
+} from "./suite.ts";
 
 /** Raised when the JSON form of results changes in a way that a reader must know of. */
 export const resultsVersion = 1;
@@ -51,7 +59,18 @@ interface CaseFailed {
 export interface Failure {
   /** What was looked at. */
   about:
-    "outcome" | "intent" | "effect" | "slot" | "commands" | "same as" | "reply" | "reason" | "home";
+    | "outcome"
+    | "intent"
+    | "effect"
+    | "slot"
+    | "commands"
+    | "same as"
+    | "reply"
+    | "reason"
+    | "home"
+    | "routine"
+    | "log"
+    | "never";
   expected: string;
   actual: string;
 }
@@ -82,19 +101,123 @@ function runSuite(book: Book, { name, file, cases }: Suite): SuiteResult {
 }
 
 function runCase(book: Book, each: Case): CaseResult {
-  const { phrase, language, at, position } = each;
-  const heard = book.hear(phrase, contextOf(each));
+  const { phrase, language, at, position, script } = each;
   const home = book.makeHome({
     states: Object.fromEntries(each.given),
+    faults: each.faults,
     ...(each.time === undefined ? {} : { time: each.time }),
   });
-  const performed = home.perform(heard);
-  if (each.expect.home) home.settle();
-  const failures = judge(book, each, heard, performed, home);
+  const broken = watchNever(each, home);
   const base = { phrase, language, ...(at === undefined ? {} : { at }), position };
+  const judged = script ? runScript(book, each, script, home) : runPhrase(book, each, home);
+  const failures = [...judged.failures, ...broken()];
   return failures.length === 0
     ? { ...base, passed: true }
-    : { ...base, passed: false, failures, heard };
+    : { ...base, passed: false, failures, heard: judged.heard };
+}
+
+interface Judged {
+  failures: Failure[];
+  heard: Heard;
+}
+
+function runPhrase(book: Book, each: Case, home: Home): Judged {
+  const heard = book.hear(each.phrase, contextOf(each));
+  const performed = home.perform(heard);
+  if (each.expect.home) home.settle();
+  return { heard, failures: judge(book, each, heard, performed, home) };
+}
+
+/** The turns of a talk, or what happens and what has come of it. */
+function runScript(book: Book, each: Case, script: Script, home: Home): Judged {
+  const { language, at } = each;
+  const talk = home.converse({ language, ...(at === undefined ? {} : { at }) });
+  const silence = book.hear("", { language });
+  if (script.script === "talk") {
+    let last = silence;
+    for (const { hear, expect } of script.turns) {
+      const { heard, outcome, performed, reply } = talk.say(hear);
+      // What an answer comes to is what the turn came to.
+      const turned = outcome === heard.outcome ? heard : asTurn(heard, outcome, performed);
+      last = heard;
+      if (expect.home) home.settle();
+      const turn = { ...each, phrase: hear, expect };
+      const failures = judge(book, turn, turned, { ...performed, reply }, home);
+      if (failures.length > 0) {
+        const where = `at “${hear}”: `;
+        return {
+          heard,
+          failures: failures.map((one) => ({ ...one, expected: where + one.expected })),
+        };
+      }
+    }
+    return { heard: last, failures: [] };
+  }
+  let heard = silence;
+  let performed: Performed = { changes: [], calls: [], failed: [], later: [], reply: "" };
+  for (const happening of script.happenings) {
+    const { hear, run, set, press, presence, wait } = happening;
+    if (hear !== undefined) {
+      const turn = talk.say(hear);
+      heard = turn.heard;
+      performed = { ...turn.performed, reply: turn.reply };
+    }
+    if (run !== undefined) performed = home.run(run);
+    for (const [device, values] of Object.entries(set ?? {})) home.set(device, values);
+    if (press !== undefined) home.press(press);
+    const [who, is] = (presence ?? "").split(" ");
+    const people = who === "everyone" ? [...book.people.keys()] : [who ?? ""];
+    for (const person of is === "home" || is === "away" ? people : []) {
+      home.presence(person, is === "home" ? "home" : "away");
+    }
+    if (wait !== undefined) home.wait(parseDuration(wait) ?? 0);
+  }
+  if (each.expect.home) home.settle();
+  const said = home.log().findLast(({ event }) => event.event === "said")?.event;
+  const reply = said?.event === "said" ? said.text : performed.reply;
+  return { heard, failures: judge(book, each, heard, { ...performed, reply }, home) };
+}
+
+/** A turn whose words alone come to something else than it did in the conversation. */
+function asTurn(heard: Heard, outcome: Turn["outcome"], performed: Performed): Heard {
+  const set = new Map<string, Record<string, Value>>();
+  for (const { device, property, to } of performed.changes) {
+    set.set(device, { ...set.get(device), [property]: to });
+  }
+  const effects = [...set].map(([device, values]): Effect => ({ device, set: values }));
+  return { ...heard, outcome, effects, skipped: [], slots: {}, intent: "" } as unknown as Heard;
+}
+
+/** Looks at the log for a moment at which what must never hold did. */
+function watchNever({ never }: Case, home: Home): () => Failure[] {
+  if (!never) return () => [];
+  return () => {
+    const states = new Map<string, Record<string, Value>>();
+    const isBroken = (device: string): boolean => {
+      const conditions = Object.entries(never.get(device) ?? {});
+      return conditions.some(([property, condition]) => {
+        const value = states.get(device)?.[property] ?? home.state(device)[property];
+        return value !== undefined && holds(condition, value);
+      });
+    };
+    const failures: Failure[] = [];
+    const tell = (device: string, time: string): void => {
+      const conditions = Object.entries(never.get(device) ?? {});
+      const expected = conditions
+        .map(([property, condition]) => `never ${device} ${property}: ${printCondition(condition)}`)
+        .join(", ");
+      failures.push({ about: "never", expected, actual: `it was so at ${time}` });
+    };
+    for (const { time, event } of home.log()) {
+      if (event.event !== "changed" || !never.has(event.device)) continue;
+      states.set(event.device, { ...states.get(event.device), [event.property]: event.to });
+      if (isBroken(event.device)) tell(event.device, time);
+    }
+    for (const device of never.keys()) {
+      if (failures.length === 0 && isBroken(device)) tell(device, home.time());
+    }
+    return failures;
+  };
 }
 
 function judge(
@@ -143,6 +266,18 @@ function judge(
   if (reason !== undefined) {
     const actual = heard.outcome === "refuse" ? heard.reason : describeOutcome(heard);
     check("reason", heard.outcome === "refuse" && matchesGlob(reason, actual), reason, actual);
+  }
+  if (expect.routine !== undefined) {
+    const ran = simulated
+      .log()
+      .flatMap(({ event }) => (event.event === "started" ? [event.routine] : []));
+    const isSo = ran.includes(expect.routine);
+    check("routine", isSo, expect.routine, ran.join(", ") || "no routine ran");
+  }
+  for (const glob of expect.log ?? []) {
+    const lines = simulated.log().map(({ event }) => printEvent(event));
+    const isThere = lines.some((line) => matchesGlob(glob, line));
+    check("log", isThere, glob, lines.slice(-6).join("; ") || "nothing happened");
   }
   for (const [device, conditions] of home ?? []) {
     for (const [property, condition] of Object.entries(conditions)) {

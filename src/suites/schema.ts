@@ -68,6 +68,8 @@ const expectSchema = z.union(
         reply: z.optional(text),
         reason: z.optional(text),
         home: z.optional(statesSchema),
+        routine: z.optional(text),
+        log: z.optional(z.union([text, z.array(text)])),
       },
       { error: "write a map such as { set: { kiln-vent: { speed: 60 } } }" },
     ),
@@ -93,19 +95,75 @@ const setting = {
   given: z.optional(statesSchema),
 };
 
-const caseSchema = z.strictObject(
-  { hear: saidSchema, expect: expectSchema, ...setting },
+/** One turn of a talk. */
+const turnSchema = z.strictObject(
+  { hear: text, expect: expectSchema },
+  { error: 'write a turn: { hear: "yes", expect: act }' },
+);
+
+/** Something that happens, after which the home is looked at. */
+const happeningSchema = z.strictObject(
+  {
+    hear: z.optional(text),
+    run: z.optional(text),
+    set: z.optional(statesSchema),
+    press: z.optional(text),
+    presence: z.optional(text),
+    wait: z.optional(text),
+  },
+  { error: "write what happens: { wait: 25m }" },
+);
+
+const faultsSchema = z.record(
+  z.string(),
+  z
+    .string()
+    .check(
+      z.regex(
+        /^(?:offline|fails once|fails|slow \d+s|rounds to \d+(?:\.\d+)?)$/,
+        "write offline, fails once, fails, slow 5s or rounds to 25",
+      ),
+    ),
+  { error: "write a map from device to how it misbehaves: { kiln-vent: offline }" },
+);
+
+const caseSchema = z.union(
+  [
+    z.strictObject({
+      hear: saidSchema,
+      expect: expectSchema,
+      faults: z.optional(faultsSchema),
+      ...setting,
+    }),
+    z.strictObject({
+      talk: z.array(turnSchema, { error: "write a list of turns" }),
+      faults: z.optional(faultsSchema),
+      ...setting,
+    }),
+    z.strictObject({
+      after: z.union([happeningSchema, z.array(happeningSchema)]),
+      expect: expectSchema,
+      faults: z.optional(faultsSchema),
+      ...setting,
+    }),
+  ],
   { error: "write a case: { hear: open the gate, expect: unknown }" },
 );
 
 /** One suite file. */
 export const suiteSchema = z.strictObject(
-  { suite: text, ...setting, cases: z.array(caseSchema, { error: "write a list of cases" }) },
+  {
+    suite: text,
+    ...setting,
+    never: z.optional(statesSchema),
+    cases: z.array(caseSchema, { error: "write a list of cases" }),
+  },
   { error: "write a map with suite and cases" },
 );
 
 export type SuiteDefinition = z.input<typeof suiteSchema>;
 export type CaseDefinition = z.input<typeof caseSchema>;
+export type HappeningDefinition = z.input<typeof happeningSchema>;
 export type CommandDefinition = z.input<typeof commandsSchema>[number];
 export type ExpectDefinition = z.input<typeof expectSchema>;
 export type ExpectedOutcome = (typeof outcomes)[number];

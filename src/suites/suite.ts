@@ -14,11 +14,13 @@ import { parseDuration } from "../time/duration.ts";
 import { parseLocal } from "../time/local.ts";
 import type { Value } from "../phrasebook/property.ts";
 import type { When } from "../hearing/outcome.ts";
+import type { Fault } from "../home/devices.ts";
 import { devicesOf } from "../hearing/targets.ts";
 import {
   type CaseDefinition,
   type CommandDefinition,
   type ExpectDefinition,
+  type HappeningDefinition,
   type ExpectedOutcome,
   type SuiteDefinition,
   outcomes,
@@ -34,7 +36,13 @@ export interface Suite {
 
 /** One case; a pattern makes one for each of its phrases. */
 export interface Case {
+  /** What is said; what happens, for a case without a phrase. */
   phrase: string;
+  /** What is said or happens in turn, where it is more than one phrase. */
+  script?: Script;
+  /** What must hold at no time. */
+  never?: Conditions;
+  faults: Readonly<Record<string, Fault>>;
   language: string;
   /** The voicepoint. */
   at?: string;
@@ -58,7 +66,15 @@ export interface CommandExpectation {
   slots?: Readonly<Record<string, Value>>;
 }
 
+export type Script =
+  | { script: "talk"; turns: readonly { hear: string; expect: Expectation; position: Position }[] }
+  | { script: "after"; happenings: readonly HappeningDefinition[] };
+
 export interface Expectation extends CommandExpectation {
+  /** The routine that ran. */
+  routine?: string;
+  /** Globs over lines of the log, each of which must be there. */
+  log?: readonly string[];
   outcome?: ExpectedOutcome;
   /** Each command of several, in the order said. */
   commands?: readonly CommandExpectation[];
@@ -102,8 +118,20 @@ function readSuite(
   content: SuiteDefinition,
 ): Suite {
   const shared = readSetting(context, book, document, [], content);
+  const never =
+    content.never === undefined
+      ? undefined
+      : readConditions(
+          context,
+          document,
+          ["never"],
+          expandGroups(book, content.never),
+          book.devices,
+        );
   const cases = content.cases.flatMap((each, index) =>
-    readCase(context, book, document, ["cases", index], each, shared),
+    readCase(context, book, document, ["cases", index], each, shared).map((one): Case =>
+      never === undefined ? one : { ...one, never },
+    ),
   );
   return { name: content.suite, file: document.path, cases };
 }
@@ -134,7 +162,14 @@ function readSetting(
     const known = book.languages;
     reportUnknown(context, document.at([...path, "language"]), "language", language, known);
   }
-  const states = readStates(context, document, [...path, "given"], given ?? {}, book.devices);
+  const under = [...path, "given"];
+  const states = readStates(
+    context,
+    document,
+    under,
+    expandGroups(book, given ?? {}),
+    book.devices,
+  );
   return {
     ...(at === undefined ? {} : { at }),
     ...(language === undefined ? {} : { language }),
@@ -152,6 +187,18 @@ function readCase(
   shared: CaseSetting,
 ): Case[] {
   const own = readSetting(context, book, document, path, written);
+  const faults = Object.fromEntries(
+    Object.entries(written.faults ?? {}).map(([id, text]) => {
+      if (!book.devices.has(id)) {
+        const known = book.devices.keys();
+        reportUnknown(context, document.atKey([...path, "faults", id]), "device", id, known);
+      }
+      return [id, parseFault(text)];
+    }),
+  );
+  if (!("hear" in written)) {
+    return [readScript(context, book, document, path, written, shared, own, faults)];
+  }
   const expect = readExpectation(context, book, document, [...path, "expect"], written.expect);
   const language = own.language ?? shared.language ?? book.languages[0] ?? "en";
   const given = new Map(shared.given);
@@ -181,6 +228,7 @@ function readCase(
       ...(at === undefined ? {} : { at }),
       ...(time === undefined ? {} : { time }),
       given,
+      faults,
       expect,
       position,
     }));
@@ -213,7 +261,11 @@ function readExpectation(
   }
   if (Array.isArray(written))
     return { commands: readCommands(context, book, document, path, written) };
-  const { outcome, commands, asks, reply, reason, home, ...effect } = written;
+  const { outcome, commands, asks, reply, reason, home, routine, log, ...effect } = written;
+  if (routine !== undefined && !book.routines.has(routine)) {
+    const known = book.routines.keys();
+    reportUnknown(context, document.at([...path, "routine"]), "routine", routine, known);
+  }
   const under = [...path, "commands"];
   return {
     ...readCommand(context, book, document, path, effect),
@@ -222,6 +274,8 @@ function readExpectation(
       ? {}
       : { commands: readCommands(context, book, document, under, commands) }),
     ...(asks === undefined ? {} : { asks }),
+    ...(routine === undefined ? {} : { routine }),
+    ...(log === undefined ? {} : { log: [log].flat() }),
     ...(reply === undefined ? {} : { reply }),
     ...(reason === undefined ? {} : { reason }),
     ...(home === undefined
@@ -295,6 +349,80 @@ function readWhen(
     ...(at === undefined ? {} : { at }),
     ...(until === undefined ? {} : { until }),
   };
+}
+
+/** A case of several turns, or of things that happen. */
+function readScript(
+  context: Context,
+  book: Book,
+  document: Document,
+  path: Path,
+  written: Exclude<CaseDefinition, { hear: unknown }>,
+  shared: CaseSetting,
+  own: CaseSetting,
+  faults: Case["faults"],
+): Case {
+  const given = new Map(shared.given);
+  for (const [id, state] of own.given) given.set(id, { ...given.get(id), ...state });
+  const at = own.at ?? shared.at;
+  const time = own.time ?? shared.time;
+  const base = {
+    language: own.language ?? shared.language ?? book.languages[0] ?? "en",
+    ...(at === undefined ? {} : { at }),
+    ...(time === undefined ? {} : { time }),
+    given,
+    faults,
+  };
+  if ("talk" in written) {
+    const turns = written.talk.map((turn, index) => {
+      const under = [...path, "talk", index];
+      const expect = readExpectation(context, book, document, [...under, "expect"], turn.expect);
+      return { hear: turn.hear, expect, position: document.at([...under, "hear"]) };
+    });
+    const phrase = written.talk.map(({ hear }) => hear).join(" / ");
+    const position = document.at([...path, "talk"]);
+    return { ...base, phrase, script: { script: "talk", turns }, expect: {}, position };
+  }
+  const happenings = [written.after].flat();
+  for (const [index, happening] of happenings.entries()) {
+    const under = [...path, "after", ...(Array.isArray(written.after) ? [index] : [])];
+    if (happening.wait !== undefined && parseDuration(happening.wait) === undefined) {
+      const fix = "write a duration such as 25m";
+      const place = document.at([...under, "wait"]);
+      report(context, "wrong-value", place, `"${happening.wait}" is no duration`, fix);
+    }
+    if (happening.run !== undefined && !book.routines.has(happening.run)) {
+      const known = book.routines.keys();
+      reportUnknown(context, document.at([...under, "run"]), "routine", happening.run, known);
+    }
+    readStates(context, document, [...under, "set"], happening.set ?? {}, book.devices);
+  }
+  const expect = readExpectation(context, book, document, [...path, "expect"], written.expect);
+  const phrase = happenings.map(describeHappening).join(", ");
+  const position = document.at([...path, "after"]);
+  return { ...base, phrase, script: { script: "after", happenings }, expect, position };
+}
+
+function describeHappening(happening: HappeningDefinition): string {
+  const { hear, run, press, presence, wait, set } = happening;
+  return [
+    hear,
+    run && `run ${run}`,
+    press && `press ${press}`,
+    presence,
+    set && `set ${Object.keys(set).join(" ")}`,
+    wait && `wait ${wait}`,
+  ]
+    .filter(Boolean)
+    .join(", ");
+}
+
+function parseFault(text: string): Fault {
+  const number = Number(/[\d.]+/.exec(text)?.[0] ?? 0);
+  if (text === "offline") return { fault: "offline" };
+  if (text.startsWith("slow")) return { fault: "slow", seconds: number };
+  if (text.startsWith("rounds")) return { fault: "rounds", to: number };
+  return { fault: "fails", times: text === "fails once" ? "once" : "always" };
 }
 
 function readNudges(

@@ -1,0 +1,262 @@
+import { createForms } from "../hearing/forms.ts";
+import { guard } from "../hearing/access.ts";
+import type { HearContext } from "../hearing/context.ts";
+import { describeOutcome } from "../hearing/describe.ts";
+import type { Effect, Heard, HeardGuarded } from "../hearing/outcome.ts";
+import { formatReply } from "../hearing/reply.ts";
+import { spokenDuration } from "../hearing/spoken.ts";
+import { english } from "../language/english.ts";
+import { createNumberReader } from "../language/numbers.ts";
+import type { LanguagePack } from "../language/pack.ts";
+import { packFor } from "../language/packs.ts";
+import { splitWords } from "../language/words.ts";
+import { createLexicon } from "../lexicon/lexicon.ts";
+import { prepareUtterance } from "../automaton/utterance.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import type { Change, Hear, Home, Performed } from "./simulate.ts";
+
+/** One turn of a conversation: what was said to the home, what it did, and what it says. */
+export interface Turn {
+  /** What the words alone come to. */
+  heard: Heard;
+  /** What they came to in the conversation. */
+  outcome: Heard["outcome"] | "cancelled" | "undone" | "locked";
+  performed: Performed;
+  reply: string;
+}
+
+/** Turns with memory at one voicepoint. */
+export interface Conversation {
+  say: (text: string) => Turn;
+}
+
+/** What the home waits to be told. */
+type Open =
+  | { open: "confirm" | "code"; heard: HeardGuarded }
+  | { open: "choice"; heard: Heard & { outcome: "unsure" } };
+
+/** Wrong codes in a row after which none is taken, and for how many seconds. */
+const mostWrong = 3;
+const lockTime = 300;
+
+type Sort = "yes" | "no" | "cancel" | "again" | "undo";
+
+/**
+ * Begins a conversation. What is open is closed by an answer; any other phrase that is understood
+ * takes its place, and anything else leaves nothing open.
+ */
+export function createConversation(
+  book: Phrasebook,
+  home: Home,
+  hear: Hear,
+  context: Pick<HearContext, "at" | "language">,
+): Conversation {
+  const language = context.language ?? book.languages[0] ?? "en";
+  const pack = packFor(language) ?? english;
+  const sortOf = createSorter(pack);
+  const codeOf = createCodeReader(pack);
+  let open: Open | undefined;
+  let last: Heard | undefined;
+  let undo: readonly Change[] = [];
+  let wrong = 0;
+  let lockedUntil = -1;
+
+  const listen = (text: string, chosen?: string): Heard =>
+    hear(text, {
+      ...context,
+      language,
+      time: home.time(),
+      states: home.state,
+      ...(chosen === undefined ? {} : { chosen }),
+    });
+  const speak = (text: string, variables = {}): string => formatReply(text, language, variables);
+  const nothing: Performed = { changes: [], calls: [], failed: [], later: [], reply: "" };
+  const told = (heard: Heard, outcome: Turn["outcome"], reply: string): Turn => {
+    home.record({ event: "said", text: reply, where: context.at ?? "everywhere" });
+    return { heard, outcome, performed: nothing, reply };
+  };
+
+  /** Does what was heard, or keeps it open where it needs an answer. */
+  const take = (heard: Heard): Turn => {
+    open = undefined;
+    switch (heard.outcome) {
+      case "confirm":
+        open = { open: "confirm", heard };
+        return told(heard, "confirm", heard.reply);
+      case "code":
+        if (home.elapsed() < lockedUntil) return locked(heard);
+        open = { open: "code", heard };
+        return told(heard, "code", heard.reply);
+      case "unsure":
+        open = { open: "choice", heard };
+        return told(heard, "unsure", heard.reply);
+      case "act":
+      case "answer":
+        return act(heard);
+      default:
+        return told(heard, heard.outcome, heard.reply);
+    }
+  };
+  const act = (heard: Heard): Turn => {
+    open = undefined;
+    const performed = home.perform(heard);
+    if (heard.outcome === "act") {
+      last = heard;
+      undo = performed.changes;
+    }
+    home.record({ event: "said", text: performed.reply, where: context.at ?? "everywhere" });
+    return { heard, outcome: heard.outcome, performed, reply: performed.reply };
+  };
+  const locked = (heard: Heard): Turn => {
+    const duration = spokenDuration(pack, Math.ceil(lockedUntil - home.elapsed()));
+    return told(heard, "locked", speak(pack.replies.locked, { duration }));
+  };
+  const answer = (
+    waiting: Open,
+    text: string,
+    sort: Sort | undefined,
+    heard: Heard,
+  ): Turn | undefined => {
+    if (sort === "no" || sort === "cancel") {
+      open = undefined;
+      return told(heard, "cancelled", speak(pack.replies.cancelled));
+    }
+    if (waiting.open === "confirm") return sort === "yes" ? act(waiting.heard.grant()) : undefined;
+    if (waiting.open === "choice") {
+      const chosen = chooseFrom(waiting.heard, text, language, pack);
+      return chosen === undefined ? undefined : take(listen(waiting.heard.text, chosen));
+    }
+    const said = codeOf(text);
+    if (said === undefined) return undefined;
+    if (isSameCode(said, book.code ?? "")) {
+      wrong = 0;
+      return act(waiting.heard.grant());
+    }
+    if (++wrong < mostWrong) return told(heard, "code", speak(pack.replies.wrongCode));
+    wrong = 0;
+    open = undefined;
+    lockedUntil = home.elapsed() + lockTime;
+    return locked(heard);
+  };
+
+  return {
+    say(text) {
+      const waiting = open;
+      const isCode = waiting?.open === "code" && codeOf(text) !== undefined;
+      const heard = listen(isCode ? "" : text);
+      const at = context.at === undefined ? {} : { at: context.at };
+      // A code is nobody's to read again.
+      home.record({ event: "heard", text: isCode ? "…" : text, ...at, language });
+      const sort = sortOf(text);
+      const answered = waiting && answer(waiting, text, sort, heard);
+      if (answered) return answered;
+      if (heard.outcome !== "unknown") {
+        const intent = "intent" in heard ? { intent: heard.intent } : {};
+        home.record({ event: "understood", outcome: describeOutcome(heard), ...intent });
+        return take(heard);
+      }
+      if (sort === "again") {
+        return last
+          ? take(listen(last.text))
+          : told(heard, "unknown", speak(pack.replies.nothingToRepeat));
+      }
+      if (sort === "undo") {
+        return undoLast(heard);
+      }
+      open = undefined;
+      return told(heard, "unknown", heard.reply);
+    },
+  };
+
+  /** Taking back is a command of its own, with the guards of what it does. */
+  function undoLast(heard: Heard): Turn {
+    const effects = undo.map(({ device, property, from }): Effect => {
+      return { device, set: { [property]: from } };
+    });
+    const { access, effects: left } = guard(effects, book.devices, new Set());
+    if (left.length === 0) return told(heard, "unknown", speak(pack.replies.nothingToUndo));
+    undo = [];
+    const back = {
+      version: heard.version,
+      text: heard.text,
+      language,
+      why: heard.why,
+      intent: "undo",
+      slots: {},
+      effects: left,
+      skipped: [],
+    };
+    const done: Heard = { ...back, outcome: "act", reply: speak(pack.replies.undone) };
+    if (access === "free") return take(done);
+    const reply = speak(pack.replies[access]);
+    return take({ ...back, outcome: access, reply, grant: () => done });
+  }
+}
+
+/** Tells answers and the like by the patterns of the language. */
+function createSorter(pack: LanguagePack): (text: string) => Sort | undefined {
+  const lexicon = createLexicon();
+  const forms = Object.entries(pack.conversation).map(([sort, said]) => ({
+    said,
+    make: () => sort as Sort,
+  }));
+  const read = createForms<Sort>(forms, {}, pack.language, lexicon);
+  return (text) => {
+    const words = splitWords(text, pack.language);
+    const utterance = prepareUtterance(text, words, lexicon, new Set());
+    return read(utterance, 0).find(({ end }) => end === words.length)?.value;
+  };
+}
+
+/** A code in digits, spoken one by one or as numbers. */
+function createCodeReader(pack: LanguagePack): (text: string) => string | undefined {
+  const numbers = createNumberReader(pack);
+  return (text) => {
+    const words = splitWords(text, pack.language).map((word) => word.text);
+    let digits = "";
+    for (let at = 0; at < words.length;) {
+      const [first] = numbers(words, at).filter(
+        ({ value }) => Number.isInteger(value) && value >= 0,
+      );
+      if (!first) return undefined;
+      digits += /^\d+$/.test(words[at] ?? "") ? (words[at] ?? "") : String(first.value);
+      at = first.end;
+    }
+    return digits === "" ? undefined : digits;
+  };
+}
+
+/** Compared to the end whatever differs, so that the time taken tells nothing. */
+function isSameCode(said: string, code: string): boolean {
+  let difference = said.length ^ code.length;
+  for (let at = 0; at < Math.max(said.length, code.length, 16); at++) {
+    difference |= (said.charCodeAt(at) || 0) ^ (code.charCodeAt(at) || 0);
+  }
+  return difference === 0 && code !== "";
+}
+
+/** The choice that an answer names: by words of its own, or by its place. */
+function chooseFrom(
+  { choices }: Heard & { outcome: "unsure" },
+  text: string,
+  language: string,
+  pack: LanguagePack,
+): string | undefined {
+  const small = new Set(pack.small);
+  const wordsOf = (said: string): string[] =>
+    splitWords(said, language)
+      .map((word) => word.text)
+      .filter((word) => !small.has(word));
+  const said = wordsOf(text);
+  const shared = choices.map(({ label }) => {
+    const words = wordsOf(label);
+    return said.filter((word) => words.includes(word)).length;
+  });
+  const most = Math.max(0, ...shared);
+  const named = choices.filter((_, index) => shared[index] === most);
+  if (most > 0 && named.length === 1) return named[0]?.id;
+  const place = choices.findIndex((_, index) =>
+    said.includes(wordsOf(pack.numbers.ordinal(index + 1))[0] ?? ""),
+  );
+  return choices[place]?.id;
+}

@@ -1,0 +1,291 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { describe, expect, test } from "vitest";
+import { readPhrasebook } from "./book.ts";
+import { printEvent } from "./log.ts";
+
+const demo = readPhrasebook(
+  ["home.yaml", "intents.yaml", "routines.yaml"].map((path) => {
+    const folder = join(import.meta.dirname, "../../demo/oxbow-pottery");
+    return { path, text: readFileSync(join(folder, path), "utf8") };
+  }),
+);
+
+const home = (text: string) => readPhrasebook([{ path: "home.yaml", text }]);
+
+const guarded = home(`
+languages: [en-GB]
+code: "4711"
+place: { latitude: 52.57, longitude: 1.72, timezone: Europe/London }
+rooms: { yard: {}, loft: {}, galley: {} }
+voicepoints: { porch: { room: yard } }
+devices:
+  gate: { kind: gate, room: yard }
+  siren: { kind: alarm, room: yard }
+  door: { kind: lock, room: yard }
+  lamp: { kind: light, room: yard }
+  loft-light: { kind: light, room: loft, name: ceiling light }
+  galley-light: { kind: light, room: galley, name: ceiling light }
+groups: { ways: { members: [gate, door] } }
+routines:
+  welcome:
+    triggers: [{ phrase: welcome home }]
+    do: [{ set: { lamp: { power: on } } }, { wait: 5s }, { set: { gate: { position: 100 } } }]
+  sly:
+    triggers: [{ phrase: be sly }]
+    do: [{ hear: open the gate }]
+  nested:
+    triggers: [{ phrase: go on }]
+    do: [{ run: welcome }]
+  known:
+    triggers: [{ phrase: trust me }]
+    trusted: true
+    do: [{ set: { gate: { position: 100 } } }]
+`);
+
+const talk = () => {
+  const simulated = guarded.simulate({ time: "2026-03-02T18:05" });
+  return { simulated, ...simulated.converse({ at: "porch" }) };
+};
+const position = (simulated: ReturnType<typeof guarded.simulate>) =>
+  simulated.states()["gate"]?.["position"];
+
+test("the phrasebooks read without a finding", () => {
+  expect(guarded.problems).toEqual([]);
+  expect(demo.problems).toEqual([]);
+});
+
+describe("a guard cannot be got round", () => {
+  test.each([
+    ["by name", "open the gate"],
+    ["by group", "open the ways"],
+    ["by place", "open the gate in the yard"],
+    ["by a list", "open the gate and turn on the lamp"],
+    ["by a routine", "welcome home"],
+    ["by a routine within a routine", "go on"],
+    ["by a while", "close the gate for ten minutes"],
+    ["by and by", "open the gate in ten minutes"],
+  ])("%s", async (_, text) => {
+    const { simulated, say } = talk();
+    expect(say(text).outcome).toBe("confirm");
+    await simulated.wait("2h");
+    expect(position(simulated)).toBe(0);
+  });
+
+  test("by everything, which leaves it out", async () => {
+    const { simulated, say } = talk();
+    say("open everything");
+    await simulated.wait("1m");
+    expect(position(simulated)).toBe(0);
+  });
+
+  test("by a phrase within steps", async () => {
+    const { simulated, say } = talk();
+    expect(say("be sly").reply).toContain("did not answer");
+    await simulated.wait("1m");
+    expect(position(simulated)).toBe(0);
+  });
+
+  test("by saying it again", async () => {
+    const { simulated, say } = talk();
+    say("open the gate");
+    expect(say("yes").outcome).toBe("act");
+    await simulated.wait("1m");
+    say("close the gate");
+    await simulated.wait("1m");
+    say("open the gate");
+    say("no");
+    expect(say("again").outcome).toBe("act");
+    await simulated.wait("1m");
+    expect(position(simulated)).toBe(0);
+  });
+
+  test("by taking something back", async () => {
+    const { simulated, say } = talk();
+    say("open the gate");
+    say("yes");
+    await simulated.wait("1m");
+    say("close the gate");
+    await simulated.wait("1m");
+    expect(say("undo that").outcome).toBe("confirm");
+    await simulated.wait("1m");
+    expect(position(simulated)).toBe(0);
+  });
+
+  test("unless the phrasebook trusts the routine", () => {
+    expect(talk().say("trust me").outcome).toBe("act");
+  });
+});
+
+describe("a code", () => {
+  test("is said in digits or words, and is in no log", () => {
+    const { simulated, say } = talk();
+    expect(say("disarm the siren").reply).toBe("What is the code?");
+    expect(say("four seven eleven").outcome).toBe("act");
+    expect(JSON.stringify(simulated.log())).not.toMatch(/4711|eleven/);
+  });
+
+  test("that is wrong three times locks for five minutes", async () => {
+    const { simulated, say } = talk();
+    say("disarm the siren");
+    expect(say("1234").reply).toBe("That is not the code.");
+    say("1234");
+    expect(say("1234").outcome).toBe("locked");
+    expect(say("disarm the siren").reply).toBe("Too many wrong codes. Wait 5 minutes.");
+    await simulated.wait("5m");
+    say("disarm the siren");
+    expect(say("4711").outcome).toBe("act");
+  });
+
+  test("another command takes the place of the question", () => {
+    const { simulated, say } = talk();
+    say("disarm the siren");
+    expect(say("turn on the lamp").outcome).toBe("act");
+    expect(say("4711").outcome).toBe("unknown");
+    expect(simulated.states()["lamp"]).toMatchObject({ power: "on" });
+  });
+});
+
+test.each([
+  ["the loft one", "loft-light"],
+  ["galley", "galley-light"],
+  ["the first", "loft-light"],
+])("a question which one is answered: %s", (text, device) => {
+  const { simulated, say } = talk();
+  expect(say("turn on the ceiling light").outcome).toBe("unsure");
+  expect(say(text).outcome).toBe("act");
+  expect(simulated.states()[device]).toMatchObject({ power: "on" });
+});
+
+test("never mind, again and undo", () => {
+  const { simulated, say } = talk();
+  expect(say("again").reply).toBe("There is nothing to repeat.");
+  expect(say("undo that").reply).toBe("There is nothing to undo.");
+  say("open the gate");
+  expect(say("never mind").reply).toBe("Never mind, then.");
+  expect(say("yes").outcome).toBe("unknown");
+  say("dim the lamp by ten percent");
+  say("again");
+  expect(simulated.states()["lamp"]).toMatchObject({ brightness: 80 });
+  expect(say("undo that").reply).toBe("Undone.");
+  expect(simulated.states()["lamp"]).toMatchObject({ brightness: 90 });
+});
+
+describe("routines run on a virtual clock", () => {
+  const lines = (simulated: ReturnType<typeof demo.simulate>) =>
+    simulated.log().map(({ time, event }) => `${time.slice(11)} ${printEvent(event)}`);
+
+  test("step by step, with waits, values worked out and messages", async () => {
+    const simulated = demo.simulate({ time: "2026-03-02T20:00" });
+    await simulated.perform(demo.hear("evening firing for twenty minutes"));
+    await simulated.wait("1h");
+    expect(lines(simulated)).toEqual([
+      "20:00:00 evening-firing starts: “evening firing for twenty minutes”",
+      "20:00:00 said “One moment.” (everywhere)",
+      "20:00:00 kiln-vent power: off → on",
+      "20:00:00 kiln-vent speed: 0 → 40",
+      "20:00:00 kiln-light power: off → on",
+      "20:00:00 kiln-light brightness: 100 → 30",
+      "20:00:00 waits 20m",
+      "20:20:00 kiln-vent speed: 40 → 70",
+      "20:20:00 waits 10m",
+      "20:30:00 kiln-vent power: on → off",
+      "20:30:00 kiln-vent speed: 70 → 0",
+      "20:30:00 sent to mqtt:oxbow/firing “over”",
+      "20:30:00 evening-firing ends",
+      "20:30:00 said “The firing is over.” (everywhere)",
+    ]);
+  });
+
+  test.each([
+    [80, "It is damp, so the vent runs too.", "on"],
+    [60, "The air is dry enough.", "off"],
+  ])("and look at sensors: humidity %i", async (humidity, said, power) => {
+    const simulated = demo.simulate({ states: { "glaze-sensor": { humidity } } });
+    await simulated.perform(demo.hear("start the drying"));
+    expect(lines(simulated).join("\n")).toContain(said);
+    expect(simulated.states()["kiln-vent"]).toMatchObject({ power });
+  });
+
+  test("set off by a state that lasts, and not by one that does not", async () => {
+    const simulated = demo.simulate();
+    simulated.set("glaze-sensor", { humidity: 90 });
+    await simulated.wait("5m");
+    simulated.set("glaze-sensor", { humidity: 80 });
+    await simulated.wait("20m");
+    expect(lines(simulated).join("\n")).not.toContain("damp-alarm starts");
+    simulated.set("glaze-sensor", { humidity: 90 });
+    await simulated.wait("10m");
+    expect(lines(simulated).join("\n")).toContain("damp-alarm starts");
+    expect(simulated.states()["drying-cabinet"]).toMatchObject({ power: "on" });
+  });
+
+  test("set off by a button and by everyone leaving", async () => {
+    const simulated = demo.simulate();
+    simulated.press("bench-button");
+    await simulated.wait("1m");
+    simulated.presence("mara", "away");
+    simulated.presence("joss", "away");
+    await simulated.wait("1m");
+    const starts = lines(simulated).filter((line) => line.includes("close-up starts"));
+    expect(starts.map((line) => line.split(": ")[1])).toEqual([
+      "bench-button pressed",
+      "joss is away",
+    ]);
+  });
+
+  test("a year of it comes out the same twice", async () => {
+    const year = async (): Promise<string> => {
+      const simulated = demo.simulate({ time: "2026-01-01T00:00" });
+      await simulated.wait("365d");
+      return JSON.stringify(simulated.log());
+    };
+    const first = await year();
+    expect(first.length).toBeGreaterThan(100_000);
+    expect(await year()).toBe(first);
+  });
+});
+
+describe("devices that misbehave", () => {
+  test.each([
+    [{ fault: "offline" } as const, "kiln vent did not answer.", "off"],
+    [{ fault: "fails", times: "once" } as const, "kiln vent did not answer.", "off"],
+    [{ fault: "slow", seconds: 5 } as const, "kiln vent on.", "off"],
+  ])("%o: the reply is true", async (fault, reply, power) => {
+    const simulated = demo.simulate({ faults: { "kiln-vent": fault } });
+    const performed = await simulated.perform(demo.hear("turn on the kiln vent"));
+    expect(performed.reply).toBe(reply);
+    expect(simulated.states()["kiln-vent"]).toMatchObject({ power });
+  });
+
+  test("what is done in part is said in part", async () => {
+    const simulated = demo.simulate({ faults: { "window-strip": { fault: "offline" } } });
+    const performed = await simulated.perform(demo.hear("turn on the display lights"));
+    expect(performed.reply).toBe("display lights on. window strip did not answer.");
+    expect(performed.failed).toEqual(["window-strip"]);
+  });
+
+  test("a value is rounded by the device", async () => {
+    const simulated = demo.simulate({ faults: { "kiln-vent": { fault: "rounds", to: 25 } } });
+    await simulated.perform(demo.hear("kiln vent to forty percent"));
+    expect(simulated.states()["kiln-vent"]).toMatchObject({ speed: 50 });
+  });
+
+  test("the failed branch runs, and the steps after it", async () => {
+    const simulated = demo.simulate({ faults: { "kiln-light": { fault: "offline" } } });
+    await simulated.run("evening-firing");
+    await simulated.wait("4h");
+    const log = JSON.stringify(simulated.log());
+    expect(log).toContain("The kiln light does not answer.");
+    expect(log).toContain("The firing is over.");
+  });
+
+  test("a routine says so in its own words", async () => {
+    const simulated = demo.simulate({ faults: { "showroom-lock": { fault: "offline" } } });
+    await simulated.perform(demo.hear("closing time"));
+    await simulated.wait("1m");
+    expect(JSON.stringify(simulated.log())).toContain(
+      "Something did not close. Look at showroom lock.",
+    );
+  });
+});
