@@ -1,6 +1,7 @@
 /** The core of Calm Phrase: runs unchanged in Node.js and in browsers. */
 export { readPhrasebook, type Book } from "./home/book.ts";
 export { definePhrasebook } from "./phrasebook/define.ts";
+export { simulate } from "./home/simulate.ts";
 export { runSuites } from "./suites/run.ts";
 export { describeOutcome } from "./hearing/describe.ts";
 export { checkPhrasebook } from "./survey/check.ts";

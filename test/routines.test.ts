@@ -3,7 +3,7 @@ import { join } from "node:path";
 import { load } from "js-yaml";
 import { Temporal } from "temporal-polyfill";
 import { describe, expect, test } from "vitest";
-import { definePhrasebook, readPhrasebook, runSuites } from "../src/index.ts";
+import { definePhrasebook, readPhrasebook, runSuites, simulate } from "../src/index.ts";
 import type { PhrasebookDefinition } from "../src/index.ts";
 
 const folder = join(import.meta.dirname, "../demo/oxbow-pottery");
@@ -60,7 +60,7 @@ async function starts(
   });
   const book = readPhrasebook([home]);
   expect(book.problems).toEqual([]);
-  const simulated = book.simulate({ time: from });
+  const simulated = simulate(book, { time: from });
   await simulated.wait(days * 86_400);
   return simulated
     .log()

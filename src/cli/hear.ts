@@ -59,7 +59,9 @@ async function converse(
   { at, language, time }: ReturnType<typeof hearContext>,
   { json }: HearOptions,
 ): Promise<number> {
-  const home = book.simulate(time === undefined ? {} : { time });
+  // One phrase needs no home, and loading one takes as long as all the rest.
+  const { simulate } = await import("../home/simulate.ts");
+  const home = simulate(book, time === undefined ? {} : { time });
   const talk = home.converse({
     ...(at === undefined ? {} : { at }),
     ...(language === undefined ? {} : { language }),

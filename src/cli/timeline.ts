@@ -1,5 +1,5 @@
 import type { Book } from "../home/book.ts";
-import type { SimulatedHome } from "../home/simulate.ts";
+import { type SimulatedHome, simulate } from "../home/simulate.ts";
 import { printTimeline } from "../reports/timeline.ts";
 import { parseLocal } from "../time/local.ts";
 import { WrongUse, exit } from "./exit.ts";
@@ -31,7 +31,7 @@ export async function run(routine: string, options: RunOptions): Promise<number>
     print(JSON.stringify(found.steps, null, 2));
     return exit.fine;
   }
-  const home = book.simulate(options.time === undefined ? {} : { time: checkTime(options.time) });
+  const home = simulate(book, options.time === undefined ? {} : { time: checkTime(options.time) });
   await home.run(routine);
   await home.wait(options.for ?? "4h");
   return tell(book, home, options.json === true);
@@ -47,7 +47,7 @@ export async function day(date: string | undefined, options: DayOptions): Promis
   const book = await loadBook(options.in);
   mentionErrors(book);
   const time = checkTime(`${date ?? "2026-01-05"}T00:00`);
-  const home = book.simulate({ time });
+  const home = simulate(book, { time });
   await home.wait("24h");
   return tell(book, home, options.json === true);
 }

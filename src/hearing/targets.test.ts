@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../home/book.ts";
+import { simulate } from "../home/simulate.ts";
 import { describeOutcome } from "./describe.ts";
 
 const book = readPhrasebook([
@@ -227,7 +228,7 @@ describe("what a phrasebook says of the vocabulary", () => {
       "devices: { north: { kind: window, name: north window }, south: { kind: window } }\n";
     const windows = readPhrasebook([{ path: "a.yaml", text: text + own }]);
     expect(windows.problems).toEqual([]);
-    const home = windows.simulate({ states: { south: { contact: "closed" } } });
+    const home = simulate(windows, { states: { south: { contact: "closed" } } });
     expect(home.states()).toMatchObject({ north: { contact: "open" } });
     expect(windows.hear("are any windows open").reply).toBe("Yes, north window and south: open.");
   });

@@ -6,13 +6,6 @@ import type { Source, SourceText } from "../phrasebook/document.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
 import { readSources } from "../phrasebook/read.ts";
-import {
-  type Home,
-  type SimulateOptions,
-  type SimulatedHome,
-  createHome,
-  simulateHome,
-} from "./simulate.ts";
 import { type InitialStates, initialStates } from "./states.ts";
 
 /** A phrasebook ready to listen. */
@@ -23,10 +16,6 @@ export interface Book extends Phrasebook {
   initialStates: InitialStates;
   /** Understands one utterance. */
   hear: (text: string, context?: HearContext) => Heard;
-  /** Makes a home whose calls end at once, as suites need it. */
-  makeHome: (options: SimulateOptions) => Home;
-  /** Makes a home to act in. */
-  simulate: (options?: SimulateOptions) => SimulatedHome;
 }
 
 /**
@@ -55,7 +44,5 @@ export function readPhrasebook(sources: readonly Source[], found: readonly Findi
     suiteSources: sources.filter(isSuite),
     initialStates: initial,
     hear,
-    makeHome: (options) => createHome(book, initial, hear, options),
-    simulate: (options = {}) => simulateHome(book, initial, hear, options),
   };
 }

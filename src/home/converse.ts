@@ -12,8 +12,8 @@ import { packFor } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import { createLexicon } from "../lexicon/lexicon.ts";
 import { prepareUtterance } from "../automaton/utterance.ts";
-import type { Phrasebook } from "../phrasebook/model.ts";
-import type { Change, Hear, Home, Performed } from "./simulate.ts";
+import type { Book } from "./book.ts";
+import type { Change, Home, Performed } from "./simulate.ts";
 
 /** One turn of a conversation: what was said to the home, what it did, and what it says. */
 export interface Turn {
@@ -46,9 +46,8 @@ type Sort = "yes" | "no" | "cancel" | "again" | "undo";
  * takes its place, and anything else leaves nothing open.
  */
 export function createConversation(
-  book: Phrasebook,
+  book: Book,
   home: Home,
-  hear: Hear,
   context: Pick<HearContext, "at" | "language">,
 ): Conversation {
   const language = context.language ?? book.languages[0] ?? "en";
@@ -62,7 +61,7 @@ export function createConversation(
   let lockedUntil = -1;
 
   const listen = (text: string, chosen?: string): Heard =>
-    hear(text, {
+    book.hear(text, {
       ...context,
       language,
       time: home.time(),

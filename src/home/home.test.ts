@@ -3,6 +3,7 @@ import { join } from "node:path";
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "./book.ts";
 import { printEvent } from "./log.ts";
+import { type SimulatedHome, simulate } from "./simulate.ts";
 
 const demo = readPhrasebook(
   ["home.yaml", "intents.yaml", "routines.yaml"].map((path) => {
@@ -44,11 +45,10 @@ routines:
 `);
 
 const talk = () => {
-  const simulated = guarded.simulate({ time: "2026-03-02T18:05" });
+  const simulated = simulate(guarded, { time: "2026-03-02T18:05" });
   return { simulated, ...simulated.converse({ at: "porch" }) };
 };
-const position = (simulated: ReturnType<typeof guarded.simulate>) =>
-  simulated.states()["gate"]?.["position"];
+const position = (simulated: SimulatedHome) => simulated.states()["gate"]?.["position"];
 
 test("the phrasebooks read without a finding", () => {
   expect(guarded.problems).toEqual([]);
@@ -172,11 +172,11 @@ test("never mind, again and undo", () => {
 });
 
 describe("routines run on a virtual clock", () => {
-  const lines = (simulated: ReturnType<typeof demo.simulate>) =>
+  const lines = (simulated: SimulatedHome) =>
     simulated.log().map(({ time, event }) => `${time.slice(11)} ${printEvent(event)}`);
 
   test("step by step, with waits, values worked out and messages", async () => {
-    const simulated = demo.simulate({ time: "2026-03-02T20:00" });
+    const simulated = simulate(demo, { time: "2026-03-02T20:00" });
     await simulated.perform(demo.hear("evening firing for twenty minutes"));
     await simulated.wait("1h");
     expect(lines(simulated)).toEqual([
@@ -201,14 +201,14 @@ describe("routines run on a virtual clock", () => {
     [80, "It is damp, so the vent runs too.", "on"],
     [60, "The air is dry enough.", "off"],
   ])("and look at sensors: humidity %i", async (humidity, said, power) => {
-    const simulated = demo.simulate({ states: { "glaze-sensor": { humidity } } });
+    const simulated = simulate(demo, { states: { "glaze-sensor": { humidity } } });
     await simulated.perform(demo.hear("start the drying"));
     expect(lines(simulated).join("\n")).toContain(said);
     expect(simulated.states()["kiln-vent"]).toMatchObject({ power });
   });
 
   test("set off by a state that lasts, and not by one that does not", async () => {
-    const simulated = demo.simulate();
+    const simulated = simulate(demo);
     simulated.set("glaze-sensor", { humidity: 90 });
     await simulated.wait("5m");
     simulated.set("glaze-sensor", { humidity: 80 });
@@ -221,7 +221,7 @@ describe("routines run on a virtual clock", () => {
   });
 
   test("set off by a button and by everyone leaving", async () => {
-    const simulated = demo.simulate();
+    const simulated = simulate(demo);
     simulated.press("bench-button");
     await simulated.wait("1m");
     simulated.presence("mara", "away");
@@ -236,7 +236,7 @@ describe("routines run on a virtual clock", () => {
 
   test("a year of it comes out the same twice", async () => {
     const year = async (): Promise<string> => {
-      const simulated = demo.simulate({ time: "2026-01-01T00:00" });
+      const simulated = simulate(demo, { time: "2026-01-01T00:00" });
       await simulated.wait("365d");
       return JSON.stringify(simulated.log());
     };
@@ -252,27 +252,27 @@ describe("devices that misbehave", () => {
     [{ fault: "fails", times: "once" } as const, "kiln vent did not answer.", "off"],
     [{ fault: "slow", seconds: 5 } as const, "kiln vent on.", "off"],
   ])("%o: the reply is true", async (fault, reply, power) => {
-    const simulated = demo.simulate({ faults: { "kiln-vent": fault } });
+    const simulated = simulate(demo, { faults: { "kiln-vent": fault } });
     const performed = await simulated.perform(demo.hear("turn on the kiln vent"));
     expect(performed.reply).toBe(reply);
     expect(simulated.states()["kiln-vent"]).toMatchObject({ power });
   });
 
   test("what is done in part is said in part", async () => {
-    const simulated = demo.simulate({ faults: { "window-strip": { fault: "offline" } } });
+    const simulated = simulate(demo, { faults: { "window-strip": { fault: "offline" } } });
     const performed = await simulated.perform(demo.hear("turn on the display lights"));
     expect(performed.reply).toBe("display lights on. window strip did not answer.");
     expect(performed.failed).toEqual(["window-strip"]);
   });
 
   test("a value is rounded by the device", async () => {
-    const simulated = demo.simulate({ faults: { "kiln-vent": { fault: "rounds", to: 25 } } });
+    const simulated = simulate(demo, { faults: { "kiln-vent": { fault: "rounds", to: 25 } } });
     await simulated.perform(demo.hear("kiln vent to forty percent"));
     expect(simulated.states()["kiln-vent"]).toMatchObject({ speed: 50 });
   });
 
   test("the failed branch runs, and the steps after it", async () => {
-    const simulated = demo.simulate({ faults: { "kiln-light": { fault: "offline" } } });
+    const simulated = simulate(demo, { faults: { "kiln-light": { fault: "offline" } } });
     await simulated.run("evening-firing");
     await simulated.wait("4h");
     const log = JSON.stringify(simulated.log());
@@ -281,7 +281,7 @@ describe("devices that misbehave", () => {
   });
 
   test("a routine says so in its own words", async () => {
-    const simulated = demo.simulate({ faults: { "showroom-lock": { fault: "offline" } } });
+    const simulated = simulate(demo, { faults: { "showroom-lock": { fault: "offline" } } });
     await simulated.perform(demo.hear("closing time"));
     await simulated.wait("1m");
     expect(JSON.stringify(simulated.log())).toContain(

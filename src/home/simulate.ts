@@ -5,18 +5,19 @@ import type { Effect, Heard, HeardCommand, When } from "../hearing/outcome.ts";
 import { formatReply, replyIn } from "../hearing/reply.ts";
 import { english } from "../language/english.ts";
 import { packFor } from "../language/packs.ts";
-import type { Phrasebook, Reply, Routine, Step } from "../phrasebook/model.ts";
+import type { Reply, Routine, Step } from "../phrasebook/model.ts";
 import type { State, Value } from "../phrasebook/property.ts";
 import { slotDefault } from "../phrasebook/slots.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
 import { parseDuration } from "../time/duration.ts";
 import { parseLocal } from "../time/local.ts";
+import type { Book } from "./book.ts";
 import { type Conversation, createConversation } from "./converse.ts";
 import { type Fault, simulateDevices } from "./devices.ts";
 import type { LogEntry, LogEvent } from "./log.ts";
 import { type Run, type World, doSteps, holdsFor } from "./run.ts";
 import { type ClockTrigger, nextFiring } from "./schedule.ts";
-import { type InitialStates, createStates } from "./states.ts";
+import { createStates } from "./states.ts";
 import { createTimers } from "./timers.ts";
 import { instantOf, localOf } from "./zone.ts";
 
@@ -97,19 +98,14 @@ export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait"> {
   settle: () => void;
 }
 
-/** How a phrase within steps is heard. */
-export type Hear = (text: string, context: HearContext) => Heard;
-
 const usualTime = "2026-01-05T09:00";
 
-/** @throws never; states of devices or properties that do not exist are left out. */
-export function simulateHome(
-  book: Phrasebook,
-  initial: InitialStates,
-  hear: Hear,
-  options: SimulateOptions,
-): SimulatedHome {
-  const home = createHome(book, initial, hear, options);
+/**
+ * Makes a home to act in. It never throws: states of devices or properties that do not exist are
+ * left out.
+ */
+export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHome {
+  const home = createHome(book, options);
   return {
     ...home,
     perform: (heard) => Promise.resolve(home.perform(heard)),
@@ -127,13 +123,12 @@ interface Going {
   stop: () => void;
 }
 
+/** Makes a home whose calls end at once, as suites need it. */
 export function createHome(
-  book: Phrasebook,
-  initial: InitialStates,
-  hear: Hear,
+  book: Book,
   { states = {}, time = usualTime, faults = {}, away = [] }: SimulateOptions,
 ): Home {
-  const store = createStates(book, initial, readGivenStates(states, book.devices));
+  const store = createStates(book, book.initialStates, readGivenStates(states, book.devices));
   const broken = new Map(Object.entries(faults));
   const devices = simulateDevices(book, store, broken);
   const zone = book.place?.timezone ?? "UTC";
@@ -285,7 +280,7 @@ export function createHome(
     },
     hear: (step, run) => {
       const at = step.voicepoint ?? run.at;
-      const heard = hear(step.phrase, {
+      const heard = book.hear(step.phrase, {
         language: run.language,
         time: localTime(),
         states: store.get,
@@ -567,7 +562,7 @@ export function createHome(
   };
 
   const home: Home = {
-    converse: (context = {}) => createConversation(book, home, hear, context),
+    converse: (context = {}) => createConversation(book, home, context),
     perform: (heard) => {
       let performed: MutablePerformed = emptyPerformed();
       const rest = around(() => {

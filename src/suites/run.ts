@@ -4,7 +4,7 @@ import { describeOutcome, listEffects, printWhen } from "../hearing/describe.ts"
 import type { Effect, Heard, HeardCommand, When } from "../hearing/outcome.ts";
 import type { Turn } from "../home/converse.ts";
 import { printEvent } from "../home/log.ts";
-import type { Home, Performed } from "../home/simulate.ts";
+import { type Home, type Performed, createHome } from "../home/simulate.ts";
 import { holds, printCondition } from "../phrasebook/condition.ts";
 import type { Conditions } from "../phrasebook/states.ts";
 import type { Value } from "../phrasebook/property.ts";
@@ -102,7 +102,7 @@ function runSuite(book: Book, { name, file, cases }: Suite): SuiteResult {
 
 function runCase(book: Book, each: Case): CaseResult {
   const { phrase, language, at, position, script } = each;
-  const home = book.makeHome({
+  const home = createHome(book, {
     states: Object.fromEntries(each.given),
     faults: each.faults,
     ...(each.time === undefined ? {} : { time: each.time }),

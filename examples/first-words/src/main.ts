@@ -1,4 +1,4 @@
-import { type Heard, describeOutcome, readPhrasebook } from "calm-phrase";
+import { type Heard, describeOutcome, readPhrasebook, simulate } from "calm-phrase";
 import { element, find } from "./dom.ts";
 
 // 1. A phrasebook is read from texts; where they come from is up to the program.
@@ -10,7 +10,7 @@ const files = import.meta.glob<string>("../../../demo/oxbow-pottery/*.yaml", {
 const book = readPhrasebook(Object.entries(files).map(([path, text]) => ({ path, text })));
 
 // 2. A simulated home keeps the states of its devices.
-const home = book.simulate({ states: { "till-lamp": { power: "on" } } });
+const home = simulate(book, { states: { "till-lamp": { power: "on" } } });
 
 const form = find("form", HTMLFormElement);
 const phrase = find("#phrase", HTMLInputElement);
