@@ -17,7 +17,8 @@ function stepPaths(value: unknown, path: Path): Path[] {
   if (typeof value !== "object" || value === null) return [];
   return Object.entries(value).flatMap(([key, inner]): Path[] => {
     const under = [...path, key];
-    const isList = ["do", "then", "else", "try", "failed"].includes(key) && Array.isArray(inner);
+    const isList =
+      ["do", "then", "else", "try", "failed", "silence"].includes(key) && Array.isArray(inner);
     const own = isList ? inner.map((_, index) => [...under, index]) : [];
     return [...own, ...stepPaths(inner, under)];
   });

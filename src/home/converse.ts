@@ -12,6 +12,7 @@ import { packFor } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import { createLexicon } from "../lexicon/lexicon.ts";
 import { prepareUtterance } from "../automaton/utterance.ts";
+import type { AskStep } from "../phrasebook/model.ts";
 import type { Book } from "./book.ts";
 import type { Change, Home, Performed } from "./simulate.ts";
 
@@ -147,6 +148,14 @@ export function createConversation(
       // A code is nobody's to read again.
       home.record({ event: "heard", text: isCode ? "…" : text, ...at, language });
       const sort = sortOf(text);
+      const asked = home.asking(context.at);
+      const index = asked && answerTo(asked.step, text, language);
+      if (asked && index !== undefined && index >= 0) {
+        const performed = asked.answer(index);
+        return { heard, outcome: "act", performed, reply: lastSaid(home) };
+      }
+      // Another command takes the place of the question, as if nobody had answered.
+      if (asked && heard.outcome !== "unknown") asked.answer(undefined);
       const answered = waiting && answer(waiting, text, sort, heard);
       if (answered) return answered;
       if (heard.outcome !== "unknown") {
@@ -190,6 +199,24 @@ export function createConversation(
     const reply = speak(pack.replies[access]);
     return take({ ...back, outcome: access, reply, grant: () => done });
   }
+}
+
+/** Which of the answers to a step's question was given; -1 when it is none of them. */
+function answerTo({ answers }: AskStep, text: string, language: string): number {
+  const lexicon = createLexicon();
+  const forms = answers.map(({ patterns }, index) => ({
+    said: patterns.filter((pattern) => pattern.language === language).map((each) => each.text),
+    make: () => index,
+  }));
+  const read = createForms<number>(forms, {}, language, lexicon);
+  const words = splitWords(text, language);
+  const utterance = prepareUtterance(text, words, lexicon, new Set());
+  return read(utterance, 0).find(({ end }) => end === words.length)?.value ?? -1;
+}
+
+function lastSaid(home: Home): string {
+  const said = home.log().findLast(({ event }) => event.event === "said")?.event;
+  return said?.event === "said" ? said.text : "";
 }
 
 /** Tells answers and the like by the patterns of the language. */

@@ -5,7 +5,7 @@ import type { Effect, Heard, HeardCommand, When } from "../hearing/outcome.ts";
 import { formatReply, replyIn } from "../hearing/reply.ts";
 import { english } from "../language/english.ts";
 import { packFor } from "../language/packs.ts";
-import type { Reply, Routine, Step } from "../phrasebook/model.ts";
+import type { AskStep, Reply, Routine, Step } from "../phrasebook/model.ts";
 import type { State, Value } from "../phrasebook/property.ts";
 import { slotDefault } from "../phrasebook/slots.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
@@ -94,6 +94,8 @@ export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait"> {
   record: (event: LogEvent) => void;
   /** Seconds since the home began. */
   elapsed: () => number;
+  /** What steps are asking at a voicepoint. */
+  asking: (at: string | undefined) => Asking | undefined;
   /** Lets what is moving come to where it goes. */
   settle: () => void;
 }
@@ -117,6 +119,13 @@ export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHo
   };
 }
 
+/** A question that steps wait for the answer of. */
+export interface Asking {
+  step: AskStep;
+  /** Goes on with one of the answers, or with none. */
+  answer: (index: number | undefined) => Performed;
+}
+
 /** A routine on its way, or waiting for one of its kind to end. */
 interface Going {
   run: Run;
@@ -137,6 +146,7 @@ export function createHome(
   const absent = new Set(away);
   const going = new Map<string, Going[]>();
   const queued = new Map<string, (() => void)[]>();
+  const asking = new Map<string, Asking>();
   const holding = new Map<string, () => void>();
   const held = new Set<string>();
   let origin: number | undefined;
@@ -311,9 +321,9 @@ export function createHome(
     const program = doSteps(world, run, steps);
     let cancel: (() => void) | undefined;
     let isStopped = false;
-    const advance = (): void => {
+    const advance = (resume?: { answer: number }): void => {
       if (isStopped) return;
-      const next = program.next();
+      const next = program.next(resume);
       if (next.done) {
         ended(next.value);
         return;
@@ -323,8 +333,21 @@ export function createHome(
         record({ event: "waiting", seconds: value.seconds, ...by(run) });
         cancel = timers.add(clock() + value.seconds, advance);
       } else {
+        const place = run.at ?? "";
         say(speak(value.step.text, run), where("voicepoint", run), run);
-        cancel = timers.add(clock() + value.step.within, advance);
+        const goOnWith = (resume?: { answer: number }): void => {
+          cancel?.();
+          asking.delete(place);
+          advance(resume);
+        };
+        cancel = timers.add(clock() + value.step.within, goOnWith);
+        asking.set(place, {
+          step: value.step,
+          answer: (index) =>
+            around(() => {
+              goOnWith(index === undefined ? undefined : { answer: index });
+            }),
+        });
       }
     };
     advance();
@@ -554,12 +577,12 @@ export function createHome(
     return performed;
   }
 
-  const around = (act: () => void): Performed => {
+  function around(act: () => void): Performed {
     collected = emptyPerformed();
     act();
     timers.runUntil(clock(), () => undefined);
     return collected;
-  };
+  }
 
   const home: Home = {
     converse: (context = {}) => createConversation(book, home, context),
@@ -631,6 +654,7 @@ export function createHome(
       log.map(({ elapsed: at, event }) => ({ time: localOf(beginning() + at, zone), event })),
     record,
     elapsed: clock,
+    asking: (at) => asking.get(at ?? ""),
     settle: () => {
       if (arrives > clock()) wait(arrives - clock());
     },

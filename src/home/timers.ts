@@ -1,7 +1,7 @@
 /** Things to be done at instants of a virtual clock, in order. */
 export interface Timers {
   /** Adds something to do; of several at one instant the first added is done first. */
-  add: (instant: number, act: () => void) => () => void;
+  add: (instant: number, act: () => unknown) => () => void;
   /** Does everything up to an instant, the things included that these add. */
   runUntil: (instant: number, reach: (instant: number) => void) => void;
 }
@@ -10,7 +10,7 @@ export interface Timers {
 const mostActs = 200_000;
 
 export function createTimers(): Timers {
-  let waiting: { instant: number; order: number; act: () => void }[] = [];
+  let waiting: { instant: number; order: number; act: () => unknown }[] = [];
   let order = 0;
   return {
     add(instant, act) {
