@@ -192,8 +192,8 @@ describe("routines run on a virtual clock", () => {
       "20:30:00 kiln-vent power: on → off",
       "20:30:00 kiln-vent speed: 70 → 0",
       "20:30:00 sent to mqtt:oxbow/firing “over”",
-      "20:30:00 evening-firing ends",
       "20:30:00 said “The firing is over.” (everywhere)",
+      "20:30:00 evening-firing ends",
     ]);
   });
 

@@ -440,7 +440,6 @@ export function createHome(
         id,
         (going.get(id) ?? []).filter((each) => each !== mine),
       );
-      record({ event: "ended", routine: id, ok });
       const hasReply = ok
         ? routine.reply.size > 0
         : routine.failed.size > 0 || routine.reply.size > 0;
@@ -450,6 +449,7 @@ export function createHome(
         if (place !== "nowhere") say(text, place, run);
         collected.reply = text;
       }
+      record({ event: "ended", routine: id, ok });
       queued.get(id)?.shift()?.();
     });
   };
