@@ -379,6 +379,8 @@ export function createHome(
   ): string => {
     const { replies } = packOf(tag);
     const names = namesOf(failed, tag);
+    // No device failed: a phrase or a routine within the steps did.
+    if (names === "") return formatReply(replies.refuse, tag, { reason: "not all of it can be" });
     return formatReply(isPartly ? replies.partly : replies.failed, tag, { names, reply });
   };
 

@@ -6,8 +6,8 @@ export interface Timers {
   runUntil: (instant: number, reach: (instant: number) => void) => void;
 }
 
-/** Most things that one stretch of time may bring about, so that what feeds itself ends. */
-const mostActs = 200_000;
+/** Most things that are done at one instant, so that what sets itself off without end does end. */
+const mostAtOnce = 1000;
 
 export function createTimers(): Timers {
   let waiting: { instant: number; order: number; act: () => unknown }[] = [];
@@ -24,10 +24,18 @@ export function createTimers(): Timers {
       };
     },
     runUntil(instant, reach) {
-      for (let acts = 0; acts < mostActs; acts++) {
-        const [next] = waiting;
-        if (!next || next.instant > instant) break;
-        waiting.shift();
+      let acts = 0;
+      let last = -Infinity;
+      for (;;) {
+        const next = waiting.shift();
+        if (!next) break;
+        if (next.instant > instant) {
+          waiting.unshift(next);
+          break;
+        }
+        acts = next.instant === last ? acts + 1 : 0;
+        last = next.instant;
+        if (acts > mostAtOnce) continue;
         reach(next.instant);
         next.act();
       }

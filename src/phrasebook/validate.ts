@@ -90,7 +90,11 @@ function describe(issues: Located[], schema: Schema, document: Document): Findin
       rule: "unknown-key",
       severity: "error",
       message: `nothing here is called "${key}"`,
-      fix: near ? `write ${near}` : `write one of ${known.join(", ")}`,
+      fix: near
+        ? `write ${near}`
+        : known.length > 0
+          ? `write one of ${known.join(", ")}`
+          : "remove it",
       at: document.atKey([...path, key]),
     };
   });

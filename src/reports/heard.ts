@@ -16,7 +16,7 @@ export function printHeard(heard: Heard, paint: Paint, reply = heard.reply): str
 }
 
 function printOutcome(heard: Heard): string {
-  if (!("effects" in heard)) return wrap(describeOutcome(heard), 2);
+  if (!("effects" in heard) || heard.effects.length === 0) return wrap(describeOutcome(heard), 2);
   const [first = "", ...rest] = listEffects(heard.effects);
   const items = [`${heard.outcome}: ${first}`, ...rest];
   const last = items.length - 1;
