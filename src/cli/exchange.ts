@@ -6,6 +6,7 @@ import { grammarOf } from "../exchange/home-grammar.ts";
 import { definitionFromGrammar } from "../exchange/grammar-definition.ts";
 import { printJsgf } from "../exchange/jsgf.ts";
 import { parseSrgsXml, printSrgsXml } from "../exchange/srgs.ts";
+import { matchLanguage } from "../language/packs.ts";
 import { parseGrammar, printGrammar } from "../pattern/grammar.ts";
 import { devicesFromCsv, devicesToCsv } from "../exchange/csv.ts";
 import { definitionOf } from "../exchange/definition.ts";
@@ -137,7 +138,8 @@ export async function exportHome(folder: string, options: ExportOptions): Promis
 }
 
 async function exportGrammar(book: Book, { as, to, language }: ExportOptions): Promise<number> {
-  const tag = homeLanguage(book, language);
+  const tag =
+    language === undefined ? (book.languages[0] ?? "en") : matchLanguage(book.languages, language);
   if (tag === undefined) {
     const spoken = book.languages.join(", ");
     throw new WrongUse(`this home does not speak "${language ?? ""}": write one of ${spoken}`);
@@ -154,11 +156,6 @@ async function exportGrammar(book: Book, { as, to, language }: ExportOptions): P
   }
   await writeText(as === "srgs" ? printGrammar(grammar) : printSrgsXml(grammar), to);
   return exit.fine;
-}
-
-function homeLanguage({ languages }: Book, tag: string | undefined): string | undefined {
-  if (tag === undefined) return languages[0] ?? "en";
-  return languages.find((each) => each === tag || each.split("-")[0] === tag);
 }
 
 async function writeText(text: string, to: string | undefined): Promise<void> {

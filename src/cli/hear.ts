@@ -1,6 +1,6 @@
 import { createInterface } from "node:readline";
 import type { Book } from "../home/book.ts";
-import type { Heard } from "../hearing/outcome.ts";
+import type { Turn } from "../home/converse.ts";
 import { printHeard } from "../reports/heard.ts";
 import { parseLocal } from "../time/local.ts";
 import { WrongUse, exit } from "./exit.ts";
@@ -24,10 +24,10 @@ export async function hear(phrase: string | undefined, options: HearOptions): Pr
   const heard = book.hear(phrase, context);
   if (options.json) printJson(heard);
   else print(printHeard(heard, paintFor(process.stdout)));
-  return isDone(heard) ? exit.fine : exit.failed;
+  return isDone(heard.outcome) ? exit.fine : exit.failed;
 }
 
-function isDone({ outcome }: Heard): boolean {
+function isDone(outcome: Turn["outcome"]): boolean {
   return outcome === "act" || outcome === "answer";
 }
 
@@ -81,7 +81,7 @@ async function converse(
     if (line.trim() !== "") {
       const { heard, outcome, performed, reply } = talk.say(line);
       const isAnswer = outcome !== heard.outcome;
-      if (!isDone({ ...heard, outcome } as Heard)) code = exit.failed;
+      if (!isDone(outcome)) code = exit.failed;
       if (json) {
         const { changes } = performed;
         print(JSON.stringify({ ...heard, outcome, reply, why: heard.why, changes }));

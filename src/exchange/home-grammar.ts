@@ -1,7 +1,7 @@
 import colorNames from "color-name";
-import { createEngine } from "../hearing/engine.ts";
 import { spokenNames } from "../hearing/names.ts";
 import { devicesOf } from "../hearing/targets.ts";
+import { monthNames, weekdayNames } from "../language/calendar.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { packFor } from "../language/packs.ts";
 import { stateWords } from "../language/vocabulary.ts";
@@ -53,7 +53,6 @@ export function grammarOf(book: Phrasebook, language: string): Grammar {
   const pack = packFor(language);
   const rules = new Map<string, GrammarRule>();
   if (!pack) return { language, root: "main", rules };
-  const engine = createEngine(book, language);
   const said = (texts: readonly string[]): Pattern | undefined => {
     const distinct = new Set(
       texts
@@ -90,7 +89,11 @@ export function grammarOf(book: Phrasebook, language: string): Grammar {
     const closing = define("closing", () => parsed(pack.courtesies.closing));
     const command = define("command", () =>
       choice(
-        engine.rules.map(({ intent, pattern }) => patternOf(home, intent, pattern.tree, intent.id)),
+        [...book.intents.values()].flatMap((intent) =>
+          intent.patterns
+            .filter((pattern) => pattern.language === language)
+            .map(({ tree }) => patternOf(home, intent, tree, intent.id)),
+        ),
       ),
     );
     const then = define("then", () => said(pack.times.then) ?? { type: "void", span });
@@ -293,29 +296,20 @@ function timeRule(home: Writing): Pattern {
   });
 }
 
-const aMonday = 1_704_067_200_000;
-const dayLength = 86_400_000;
-
 function dateRule(home: Writing): Pattern {
   const { pack, said, define, language } = home;
-  const named = (unit: "weekday" | "month", count: number, step: number): string[] =>
-    Array.from({ length: count }, (_, index) =>
-      new Intl.DateTimeFormat(language, { [unit]: "long", timeZone: "UTC" }).format(
-        aMonday + (index * step + (unit === "month" ? 10 : 0)) * dayLength,
-      ),
-    );
   return define("date", () =>
     choice([
       said(Object.values(pack.times.days).flat()),
       filled(home.parsed(pack.times.weekday), {
-        weekday: said(named("weekday", 7, 1)) ?? choice([]),
+        weekday: said(weekdayNames(language)) ?? choice([]),
       }),
       filled(home.parsed(pack.times.date), {
         day: define("day", () => {
           const days = Array.from({ length: 28 }, (_, index) => pack.numbers.ordinal(index + 1));
           return said(days) ?? choice([]);
         }),
-        month: said(named("month", 12, 30.5)) ?? choice([]),
+        month: said(monthNames(language)) ?? choice([]),
         year: choice([]),
       }),
     ]),

@@ -1,8 +1,9 @@
 import type { Recognise } from "../automaton/chart.ts";
+import { monthNames, weekdayNames } from "../language/calendar.ts";
 import type { NumberReader } from "../language/numbers.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
-import { isDate } from "../time/local.ts";
+import { dateText, isDate } from "../time/local.ts";
 import { createForms } from "./forms.ts";
 import { recognisePhrases } from "./phrases.ts";
 
@@ -13,10 +14,6 @@ export type DateReading =
   | { date: "weekday"; weekday: number }
   | { date: "day"; day: number; month: number; year?: number };
 
-/** Milliseconds of a Monday in January 2024, from which `Intl` tells the names of days. */
-const aMonday = 1_704_067_200_000;
-const dayLength = 86_400_000;
-
 /** Reads a date: "tomorrow", "on Friday", "the third of March", "2026-03-03". */
 export function createDateReader(
   { times, language }: LanguagePack,
@@ -24,15 +21,8 @@ export function createDateReader(
   ordinals: Recognise,
   lexicon: Lexicon,
 ): (utterance: Parameters<Recognise>[0], from: number) => { end: number; value: DateReading }[] {
-  const nameOf = (unit: "weekday" | "month", time: number): string =>
-    new Intl.DateTimeFormat(language, { [unit]: "long", timeZone: "UTC" }).format(time);
-  const numbered = (said: string, value: number) => ({ said, reading: value });
-  const weekdays = [1, 2, 3, 4, 5, 6, 7].map((day) =>
-    numbered(nameOf("weekday", aMonday + (day - 1) * dayLength), day),
-  );
-  const months = Array.from({ length: 12 }, (_, month) =>
-    numbered(nameOf("month", aMonday + (month * 30.5 + 10) * dayLength), month + 1),
-  );
+  const numbered = (names: readonly string[]) =>
+    names.map((said, index) => ({ said, reading: index + 1 }));
   const cardinals =
     (lowest: number, highest: number): Recognise =>
     ({ texts }, from) =>
@@ -64,8 +54,8 @@ export function createDateReader(
       },
     ],
     {
-      weekday: recognisePhrases(weekdays, language, lexicon),
-      month: recognisePhrases(months, language, lexicon),
+      weekday: recognisePhrases(numbered(weekdayNames(language)), language, lexicon),
+      month: recognisePhrases(numbered(monthNames(language)), language, lexicon),
       day: days,
       year: cardinals(2000, 2199),
     },
@@ -88,7 +78,6 @@ export function createDateReader(
 
 /** A day that the calendar has, in a leap year when no year is said. */
 function dayOf(day: number, month: number, year: number | undefined): DateReading | undefined {
-  const two = (value: number): string => String(value).padStart(2, "0");
-  if (!isDate(`${year ?? 2024}-${two(month)}-${two(day)}`)) return undefined;
+  if (!isDate(dateText(year ?? 2024, month, day))) return undefined;
   return { date: "day", day, month, ...(year === undefined ? {} : { year }) };
 }

@@ -185,7 +185,7 @@ function createSlotTypes(
         return ordinals();
       case "number":
       case "integer": {
-        const said = (slot.unit?.said ?? []).filter(({ language }) => isSpoken(pack, language));
+        const said = (slot.unit?.said ?? []).filter(({ language }) => packFor(language) === pack);
         return quantity(said.map(({ text }) => text));
       }
     }
@@ -243,10 +243,6 @@ function createSlotTypes(
       return slotSymbol(type);
     },
   };
-}
-
-function isSpoken(pack: LanguagePack, language: string): boolean {
-  return language.split("-")[0] === pack.language;
 }
 
 /** What a recogniser finds, as readings of a slot. */

@@ -1,5 +1,5 @@
 import { prepareUtterance } from "../automaton/utterance.ts";
-import { packFor } from "../language/packs.ts";
+import { matchLanguage } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import { parseLocal } from "../time/local.ts";
@@ -127,6 +127,5 @@ class Hearing implements HeardBase {
 function homeLanguage({ languages }: Phrasebook, tag: string | undefined): string {
   const first = languages[0] ?? "en";
   if (tag === undefined) return first;
-  const exact = languages.find((language) => language.toLowerCase() === tag.toLowerCase());
-  return exact ?? languages.find((language) => packFor(language) === packFor(tag)) ?? first;
+  return matchLanguage(languages, tag) ?? first;
 }

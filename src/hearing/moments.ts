@@ -1,4 +1,12 @@
-import { type LocalTime, laterDate, printClock, printLocal, weekdayOf } from "../time/local.ts";
+import {
+  type LocalTime,
+  dateText,
+  isDate,
+  laterDate,
+  printClock,
+  printLocal,
+  weekdayOf,
+} from "../time/local.ts";
 import type { ClockReading } from "./clock.ts";
 import type { DateReading } from "./dates.ts";
 
@@ -30,7 +38,7 @@ function nextOf(minutes: number, seconds: number): number {
 export function settleDate(reading: DateReading, now: LocalTime | undefined): Settled {
   const at = (text: string): Settled => ({ ok: true, text });
   if (reading.date === "day" && reading.year !== undefined) {
-    return at(dateOf(reading.year, reading.month, reading.day));
+    return at(dateText(reading.year, reading.month, reading.day));
   }
   if (!now) return unknownDay;
   const today = now.date;
@@ -42,21 +50,11 @@ export function settleDate(reading: DateReading, now: LocalTime | undefined): Se
     case "day": {
       // The 29th of February may be up to eight years ahead.
       for (let year = Number(today.slice(0, 4)); ; year++) {
-        const date = dateOf(year, reading.month, reading.day);
-        const exists = reading.month !== 2 || reading.day < 29 || isLeap(year);
-        if (exists && date >= today) return at(date);
+        const date = dateText(year, reading.month, reading.day);
+        if (isDate(date) && date >= today) return at(date);
       }
     }
   }
-}
-
-function isLeap(year: number): boolean {
-  return (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
-}
-
-function dateOf(year: number, month: number, day: number): string {
-  const two = (value: number): string => String(value).padStart(2, "0");
-  return `${year}-${two(month)}-${two(day)}`;
 }
 
 /**

@@ -5,6 +5,7 @@ import { type Rule, buildNetwork } from "../automaton/network.ts";
 import type { NumberReader } from "../language/numbers.ts";
 import { splitWords } from "../language/words.ts";
 import type { LanguagePack } from "../language/pack.ts";
+import { packFor } from "../language/packs.ts";
 import { type StateWord, stateWords } from "../language/vocabulary.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import type { ChoiceValue, NamedColour, Phrasebook } from "../phrasebook/model.ts";
@@ -107,7 +108,7 @@ export function recogniseColour(
   lexicon: Lexicon,
 ): Recognise {
   const ofHome = colours
-    .filter(({ language }) => language.split("-")[0] === pack.language)
+    .filter(({ language }) => packFor(language) === pack)
     .map(({ value, text }) => ({ said: text, reading: { read: "value", value } as const }));
   const taken = new Set(ofHome.map(({ said }) => said));
   const own = Object.entries(pack.colours)

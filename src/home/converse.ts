@@ -21,7 +21,7 @@ export interface Turn {
   /** What the words alone come to. */
   heard: Heard;
   /** What they came to in the conversation. */
-  outcome: Heard["outcome"] | "cancelled" | "undone" | "locked";
+  outcome: Heard["outcome"] | "cancelled" | "locked";
   performed: Performed;
   reply: string;
 }
@@ -53,13 +53,10 @@ export function createConversation(
 ): Conversation {
   const language = context.language ?? book.languages[0] ?? "en";
   const pack = packFor(language) ?? english;
-  const sortOf = createSorter(pack);
-  const codeOf = createCodeReader(pack);
+  const { sortOf, codeOf } = listenerFor(pack);
   let open: Open | undefined;
   let last: Heard | undefined;
   let undo: readonly Change[] = [];
-  let wrong = 0;
-  let lockedUntil = -1;
 
   const listen = (text: string, chosen?: string): Heard =>
     book.hear(text, {
@@ -70,10 +67,9 @@ export function createConversation(
       ...(chosen === undefined ? {} : { chosen }),
     });
   const speak = (text: string, variables = {}): string => formatReply(text, language, variables);
-  const nothing: Performed = { changes: [], calls: [], failed: [], later: [], reply: "" };
   const told = (heard: Heard, outcome: Turn["outcome"], reply: string): Turn => {
     home.record({ event: "said", text: reply, where: context.at ?? "everywhere" });
-    return { heard, outcome, performed: nothing, reply };
+    return { heard, outcome, performed: nothingDone, reply };
   };
 
   /** Does what was heard, or keeps it open where it needs an answer. */
@@ -84,7 +80,7 @@ export function createConversation(
         open = { open: "confirm", heard };
         return told(heard, "confirm", heard.reply);
       case "code":
-        if (home.elapsed() < lockedUntil) return locked(heard);
+        if (home.elapsed() < home.codes.lockedUntil) return locked(heard);
         open = { open: "code", heard };
         return told(heard, "code", heard.reply);
       case "unsure":
@@ -104,11 +100,14 @@ export function createConversation(
       last = heard;
       undo = performed.changes;
     }
-    home.record({ event: "said", text: performed.reply, where: context.at ?? "everywhere" });
+    // Steps say their reply themselves, when they come to their end.
+    if (!("runs" in heard)) {
+      home.record({ event: "said", text: performed.reply, where: context.at ?? "everywhere" });
+    }
     return { heard, outcome: heard.outcome, performed, reply: performed.reply };
   };
   const locked = (heard: Heard): Turn => {
-    const duration = spokenDuration(pack, Math.ceil(lockedUntil - home.elapsed()));
+    const duration = spokenDuration(pack, Math.ceil(home.codes.lockedUntil - home.elapsed()));
     return told(heard, "locked", speak(pack.replies.locked, { duration }));
   };
   const answer = (
@@ -129,28 +128,30 @@ export function createConversation(
     const said = codeOf(text);
     if (said === undefined) return undefined;
     if (isSameCode(said, book.code ?? "")) {
-      wrong = 0;
+      home.codes.wrong = 0;
       return act(waiting.heard.grant());
     }
-    if (++wrong < mostWrong) return told(heard, "code", speak(pack.replies.wrongCode));
-    wrong = 0;
+    if (++home.codes.wrong < mostWrong) {
+      return told(heard, "code", speak(pack.replies.wrongCode));
+    }
     open = undefined;
-    lockedUntil = home.elapsed() + lockTime;
+    home.codes.wrong = 0;
+    home.codes.lockedUntil = home.elapsed() + lockTime;
     return locked(heard);
   };
 
   return {
     say(text) {
       const waiting = open;
-      const isCode = waiting?.open === "code" && codeOf(text) !== undefined;
-      const heard = listen(isCode ? "" : text);
+      // Whatever may be a code is nobody's to read again, whether it was asked for or not.
+      const isCode = book.code !== undefined && codeOf(text) !== undefined;
+      const heard = listen(isCode && waiting?.open === "code" ? "" : text);
       const at = context.at === undefined ? {} : { at: context.at };
-      // A code is nobody's to read again.
       home.record({ event: "heard", text: isCode ? "…" : text, ...at, language });
       const sort = sortOf(text);
       const asked = home.asking(context.at);
       const index = asked && answerTo(asked.step, text, language);
-      if (asked && index !== undefined && index >= 0) {
+      if (asked && index !== undefined) {
         const performed = asked.answer(index);
         return { heard, outcome: "act", performed, reply: lastSaid(home) };
       }
@@ -201,37 +202,60 @@ export function createConversation(
   }
 }
 
-/** Which of the answers to a step's question was given; -1 when it is none of them. */
-function answerTo({ answers }: AskStep, text: string, language: string): number {
+export const nothingDone: Performed = {
+  changes: [],
+  calls: [],
+  failed: [],
+  later: [],
+  reply: "",
+};
+
+/** What tells answers and codes in a language; made once, since it is the same in every home. */
+interface Listener {
+  sortOf: (text: string) => Sort | undefined;
+  codeOf: (text: string) => string | undefined;
+}
+
+const listeners = new Map<LanguagePack, Listener>();
+
+function listenerFor(pack: LanguagePack): Listener {
+  let listener = listeners.get(pack);
+  if (!listener) {
+    listener = {
+      sortOf: createChooser(Object.entries(pack.conversation), pack.language) as Listener["sortOf"],
+      codeOf: createCodeReader(pack),
+    };
+    listeners.set(pack, listener);
+  }
+  return listener;
+}
+
+/** Which of the answers to a step's question was given; undefined when it is none of them. */
+function answerTo({ answers }: AskStep, text: string, language: string): number | undefined {
+  const said = answers.map(({ patterns }) =>
+    patterns.filter((pattern) => pattern.language === language).map((each) => each.text),
+  );
+  return createChooser(said.entries(), language)(text);
+}
+
+/** Tells which of several things a whole text says, each by patterns of its own. */
+function createChooser<T>(
+  choices: Iterable<readonly [T, readonly string[]]>,
+  language: string,
+): (text: string) => T | undefined {
   const lexicon = createLexicon();
-  const forms = answers.map(({ patterns }, index) => ({
-    said: patterns.filter((pattern) => pattern.language === language).map((each) => each.text),
-    make: () => index,
-  }));
-  const read = createForms<number>(forms, {}, language, lexicon);
-  const words = splitWords(text, language);
-  const utterance = prepareUtterance(text, words, lexicon, new Set());
-  return read(utterance, 0).find(({ end }) => end === words.length)?.value ?? -1;
+  const forms = [...choices].map(([choice, said]) => ({ said, make: () => choice }));
+  const read = createForms<T>(forms, {}, language, lexicon);
+  return (text) => {
+    const words = splitWords(text, language);
+    const utterance = prepareUtterance(text, words, lexicon, new Set());
+    return read(utterance, 0).find(({ end }) => end === words.length)?.value;
+  };
 }
 
 function lastSaid(home: Home): string {
   const said = home.log().findLast(({ event }) => event.event === "said")?.event;
   return said?.event === "said" ? said.text : "";
-}
-
-/** Tells answers and the like by the patterns of the language. */
-function createSorter(pack: LanguagePack): (text: string) => Sort | undefined {
-  const lexicon = createLexicon();
-  const forms = Object.entries(pack.conversation).map(([sort, said]) => ({
-    said,
-    make: () => sort as Sort,
-  }));
-  const read = createForms<Sort>(forms, {}, pack.language, lexicon);
-  return (text) => {
-    const words = splitWords(text, pack.language);
-    const utterance = prepareUtterance(text, words, lexicon, new Set());
-    return read(utterance, 0).find(({ end }) => end === words.length)?.value;
-  };
 }
 
 /** A code in digits, spoken one by one or as numbers. */

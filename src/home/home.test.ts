@@ -137,6 +137,23 @@ describe("a code", () => {
     expect(say("4711").outcome).toBe("act");
   });
 
+  test("is locked at every voicepoint, and in every conversation", () => {
+    const { simulated, say } = talk();
+    say("disarm the siren");
+    say("1234");
+    say("1234");
+    const other = simulated.converse();
+    other.say("disarm the siren");
+    expect(other.say("1234").outcome).toBe("locked");
+    expect(say("disarm the siren").outcome).toBe("locked");
+  });
+
+  test("is in no log where it was not asked for either", () => {
+    const { simulated, say } = talk();
+    say("4711");
+    expect(JSON.stringify(simulated.log())).not.toContain("4711");
+  });
+
   test("another command takes the place of the question", () => {
     const { simulated, say } = talk();
     say("disarm the siren");
@@ -169,6 +186,14 @@ test("never mind, again and undo", () => {
   expect(simulated.states()["lamp"]).toMatchObject({ brightness: 80 });
   expect(say("undo that").reply).toBe("Undone.");
   expect(simulated.states()["lamp"]).toMatchObject({ brightness: 90 });
+});
+
+test("what steps say at their end is said once", async () => {
+  const simulated = simulate(demo, { time: "2026-03-03T09:00" });
+  simulated.converse({ at: "till" }).say("closing time");
+  await simulated.wait("10s");
+  const said = simulated.log().filter(({ event }) => event.event === "said");
+  expect(said.map(({ event }) => printEvent(event))).toEqual(["said “Shop is closed.” (till)"]);
 });
 
 describe("routines run on a virtual clock", () => {

@@ -94,6 +94,8 @@ export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait"> {
   record: (event: LogEvent) => void;
   /** Seconds since the home began. */
   elapsed: () => number;
+  /** Wrong codes in a row at any voicepoint, and when a code is taken again. */
+  codes: { wrong: number; lockedUntil: number };
   /** What steps are asking at a voicepoint. */
   asking: (at: string | undefined) => Asking | undefined;
   /** Lets what is moving come to where it goes. */
@@ -196,11 +198,7 @@ export function createHome(
       const input = effect.with === undefined ? {} : { with: effect.with };
       collected.calls.push({ device, call: effect.call, ...input });
       record({ event: "called", device, action: effect.call, ...input, ...by(run) });
-      if (effect.call === "press")
-        setOff(
-          (trigger) => trigger.trigger === "press" && trigger.device === device,
-          `${device} pressed`,
-        );
+      if (effect.call === "press") pressed(device);
       return true;
     }
     for (const [property, to] of Object.entries(result.values)) {
@@ -264,10 +262,8 @@ export function createHome(
     ...run.slots,
     done: namesOf(run.done, tag),
     failed: namesOf(run.failed, tag),
-    skipped: "",
     doneCount: run.done.size,
     failedCount: run.failed.size,
-    skippedCount: 0,
   });
   const where = (place: string, run: Run): string =>
     place === "voicepoint" ? (run.at ?? "everywhere") : place;
@@ -306,7 +302,11 @@ export function createHome(
         });
         return false;
       }
-      return doHeard(heard, run.depth + 1).failed.length === 0;
+      const performed = doHeard(heard, run.depth + 1);
+      collected.changes.push(...performed.changes);
+      collected.calls.push(...performed.calls);
+      collected.failed.push(...performed.failed);
+      return performed.failed.length === 0;
     },
     branch: (branch, run) => {
       record({ event: "branch", branch, ...by(run) });
@@ -319,7 +319,9 @@ export function createHome(
   /** Takes steps on until they wait, and again when that is over. */
   const goOn = (run: Run, steps: readonly Step[], ended: (ok: boolean) => void): (() => void) => {
     const program = doSteps(world, run, steps);
+    const place = run.at ?? "";
     let cancel: (() => void) | undefined;
+    let question: Asking | undefined;
     let isStopped = false;
     const advance = (resume?: { answer: number }): void => {
       if (isStopped) return;
@@ -333,7 +335,6 @@ export function createHome(
         record({ event: "waiting", seconds: value.seconds, ...by(run) });
         cancel = timers.add(clock() + value.seconds, advance);
       } else {
-        const place = run.at ?? "";
         say(speak(value.step.text, run), where("voicepoint", run), run);
         const goOnWith = (resume?: { answer: number }): void => {
           cancel?.();
@@ -341,19 +342,21 @@ export function createHome(
           advance(resume);
         };
         cancel = timers.add(clock() + value.step.within, goOnWith);
-        asking.set(place, {
+        question = {
           step: value.step,
           answer: (index) =>
             around(() => {
               goOnWith(index === undefined ? undefined : { answer: index });
             }),
-        });
+        };
+        asking.set(place, question);
       }
     };
     advance();
     return () => {
       isStopped = true;
       cancel?.();
+      if (asking.get(place) === question) asking.delete(place);
     };
   };
 
@@ -462,34 +465,39 @@ export function createHome(
     }
   };
 
+  const pressed = (button: string): void => {
+    setOff(
+      (trigger) => trigger.trigger === "press" && trigger.device === button,
+      `${button} pressed`,
+    );
+  };
+
+  const stateTriggers = [...book.routines.values()].flatMap((routine) =>
+    routine.triggers.flatMap((trigger, index) =>
+      trigger.trigger === "state" ? [{ routine, trigger, key: `${routine.id} ${index}` }] : [],
+    ),
+  );
+  // What holds from the beginning sets nothing off.
+  for (const { trigger, key } of stateTriggers) {
+    if (holdsFor(trigger.states, store.get)) held.add(key);
+  }
+
   /** State triggers fire when what they ask for begins to hold, and once it has held long enough. */
   function watchStates(): void {
-    for (const routine of book.routines.values()) {
-      for (const [index, trigger] of routine.triggers.entries()) {
-        if (trigger.trigger !== "state") continue;
-        const key = `${routine.id} ${index}`;
-        const isSo = holdsFor(trigger.states, store.get);
-        if (!isSo) {
-          held.delete(key);
-          holding.get(key)?.();
-          holding.delete(key);
-        } else if (!held.has(key)) {
-          held.add(key);
-          const because = [...trigger.states.keys()].join(", ");
-          const fire = (): void => {
-            start(routine, newRun(routine.id), because);
-          };
-          if (trigger.lasting === 0) timers.add(clock(), fire);
-          else holding.set(key, timers.add(clock() + trigger.lasting, fire));
-        }
+    for (const { routine, trigger, key } of stateTriggers) {
+      if (!holdsFor(trigger.states, store.get)) {
+        held.delete(key);
+        holding.get(key)?.();
+        holding.delete(key);
+      } else if (!held.has(key)) {
+        held.add(key);
+        const because = [...trigger.states.keys()].join(", ");
+        const fire = (): void => {
+          start(routine, newRun(routine.id), because);
+        };
+        if (trigger.lasting === 0) timers.add(clock(), fire);
+        else holding.set(key, timers.add(clock() + trigger.lasting, fire));
       }
-    }
-  }
-  /** What holds from the beginning sets nothing off. */
-  for (const routine of book.routines.values()) {
-    for (const [index, trigger] of routine.triggers.entries()) {
-      if (trigger.trigger !== "state") continue;
-      if (holdsFor(trigger.states, store.get)) held.add(`${routine.id} ${index}`);
     }
   }
 
@@ -522,12 +530,13 @@ export function createHome(
   };
 
   const runSpoken = (
-    heard: Heard & { slots: HeardCommand["slots"] },
+    heard: Heard,
     id: string,
+    said: HeardCommand["slots"],
     depth: number,
   ): void => {
     const slots = Object.fromEntries(
-      Object.entries(heard.slots).map(([name, { value }]) => [name, value]),
+      Object.entries(said).map(([name, { value }]) => [name, value]),
     );
     const at = heard.at === undefined ? {} : { at: heard.at };
     const run = newRun(id, { slots, language: heard.language, isSpoken: true, depth, ...at });
@@ -556,7 +565,7 @@ export function createHome(
       for (const { runs, when, slots } of programs) {
         if (runs === undefined) continue;
         const begin = (): void => {
-          runSpoken({ ...heard, text: heard.text, language: heard.language, slots }, runs, depth);
+          runSpoken(heard, runs, slots, depth);
         };
         const later = when && startOf(when);
         if (later === undefined) begin();
@@ -617,10 +626,7 @@ export function createHome(
     },
     press: (button) => {
       around(() => {
-        setOff(
-          (trigger) => trigger.trigger === "press" && trigger.device === button,
-          `${button} pressed`,
-        );
+        pressed(button);
       });
     },
     presence: (person, is) => {
@@ -656,6 +662,7 @@ export function createHome(
       log.map(({ elapsed: at, event }) => ({ time: localOf(beginning() + at, zone), event })),
     record,
     elapsed: clock,
+    codes: { wrong: 0, lockedUntil: -1 },
     asking: (at) => asking.get(at ?? ""),
     settle: () => {
       if (arrives > clock()) wait(arrives - clock());

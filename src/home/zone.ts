@@ -11,8 +11,7 @@ export function instantOf(local: string, zone: string): number {
 
 /** The local time of an instant, `2026-03-02T18:05:00`. */
 export function localOf(instant: number, zone: string): string {
-  const { epochMilliseconds } = { epochMilliseconds: Math.round(instant * 1000) };
-  return Temporal.Instant.fromEpochMilliseconds(epochMilliseconds)
+  return Temporal.Instant.fromEpochMilliseconds(Math.round(instant * 1000))
     .toZonedDateTimeISO(zone)
     .toPlainDateTime()
     .toString({ smallestUnit: "second" });

@@ -16,3 +16,10 @@ export function packFor(tag: string): LanguagePack | undefined {
   const end = tag.indexOf("-");
   return byLanguage.get((end < 0 ? tag : tag.slice(0, end)).toLowerCase());
 }
+
+/** The language of some that a tag means: itself, or the first one of the same pack. */
+export function matchLanguage(languages: readonly string[], tag: string): string | undefined {
+  const exact = languages.find((language) => language.toLowerCase() === tag.toLowerCase());
+  const pack = packFor(tag);
+  return exact ?? languages.find((language) => pack && packFor(language) === pack);
+}

@@ -7,14 +7,7 @@ import { saidTexts } from "./said.ts";
 import type { ReplyDefinition } from "./schema.ts";
 
 /** What replies may speak of beside slots: what was done, what was not, and how much of each. */
-export const resultVariables = [
-  "done",
-  "skipped",
-  "failed",
-  "doneCount",
-  "skippedCount",
-  "failedCount",
-];
+export const resultVariables = ["done", "failed", "doneCount", "failedCount"];
 
 /** Reads a reply in each language: Unicode MessageFormat 2, whose variables must be known ones. */
 export function readReply(

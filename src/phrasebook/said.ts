@@ -1,4 +1,4 @@
-import { packFor } from "../language/packs.ts";
+import { matchLanguage, packFor } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import { parsePattern } from "../pattern/parse.ts";
 import type { Pattern } from "../pattern/tree.ts";
@@ -40,8 +40,7 @@ export function saidTexts(
 /** The language of the home that a tag means: `en` stands for `en-GB` where that is spoken. */
 function homeLanguage(context: Context, tag: string, at: Position): string | undefined {
   const { languages } = context;
-  const exact = languages.find((language) => language.toLowerCase() === tag.toLowerCase());
-  const found = exact ?? languages.find((language) => packFor(language) === packFor(tag));
+  const found = matchLanguage(languages, tag);
   if (found !== undefined && packFor(found)) return found;
   report(
     context,

@@ -2,7 +2,7 @@ import type { Book } from "../home/book.ts";
 import type { HearContext } from "../hearing/context.ts";
 import { describeOutcome, listEffects, printWhen } from "../hearing/describe.ts";
 import type { Effect, Heard, HeardCommand, When } from "../hearing/outcome.ts";
-import type { Turn } from "../home/converse.ts";
+import { type Turn, nothingDone } from "../home/converse.ts";
 import { printEvent } from "../home/log.ts";
 import { type Home, type Performed, createHome } from "../home/simulate.ts";
 import { holds, printCondition } from "../phrasebook/condition.ts";
@@ -107,10 +107,9 @@ function runCase(book: Book, each: Case): CaseResult {
     faults: each.faults,
     ...(each.time === undefined ? {} : { time: each.time }),
   });
-  const broken = watchNever(each, home);
   const base = { phrase, language, ...(at === undefined ? {} : { at }), position };
   const judged = script ? runScript(book, each, script, home) : runPhrase(book, each, home);
-  const failures = [...judged.failures, ...broken()];
+  const failures = [...judged.failures, ...judgeNever(each, home)];
   return failures.length === 0
     ? { ...base, passed: true }
     : { ...base, passed: false, failures, heard: judged.heard };
@@ -135,16 +134,14 @@ function runScript(book: Book, each: Case, script: Script, home: Home): Judged {
   const silence = book.hear("", { language });
   if (script.script === "talk") {
     let last = silence;
-    for (const { hear, expect } of script.turns) {
+    for (const { hear, shown, expect } of script.turns) {
       const { heard, outcome, performed, reply } = talk.say(hear);
-      // What an answer comes to is what the turn came to.
-      const turned = outcome === heard.outcome ? heard : asTurn(heard, outcome, performed);
       last = heard;
       if (expect.home) home.settle();
-      const turn = { ...each, phrase: hear, expect };
-      const failures = judge(book, turn, turned, { ...performed, reply }, home);
+      const turn = { ...each, phrase: shown, expect };
+      const failures = judge(book, turn, heard, { ...performed, reply }, home, outcome);
       if (failures.length > 0) {
-        const where = `at “${hear}”: `;
+        const where = `at “${shown}”: `;
         return {
           heard,
           failures: failures.map((one) => ({ ...one, expected: where + one.expected })),
@@ -154,7 +151,7 @@ function runScript(book: Book, each: Case, script: Script, home: Home): Judged {
     return { heard: last, failures: [] };
   }
   let heard = silence;
-  let performed: Performed = { changes: [], calls: [], failed: [], later: [], reply: "" };
+  let performed = nothingDone;
   for (const happening of script.happenings) {
     const { hear, run, set, press, presence, wait } = happening;
     if (hear !== undefined) {
@@ -178,46 +175,31 @@ function runScript(book: Book, each: Case, script: Script, home: Home): Judged {
   return { heard, failures: judge(book, each, heard, { ...performed, reply }, home) };
 }
 
-/** A turn whose words alone come to something else than it did in the conversation. */
-function asTurn(heard: Heard, outcome: Turn["outcome"], performed: Performed): Heard {
-  const set = new Map<string, Record<string, Value>>();
-  for (const { device, property, to } of performed.changes) {
-    set.set(device, { ...set.get(device), [property]: to });
-  }
-  const effects = [...set].map(([device, values]): Effect => ({ device, set: values }));
-  return { ...heard, outcome, effects, skipped: [], slots: {}, intent: "" } as unknown as Heard;
-}
-
 /** Looks at the log for a moment at which what must never hold did. */
-function watchNever({ never }: Case, home: Home): () => Failure[] {
-  if (!never) return () => [];
-  return () => {
-    const states = new Map<string, Record<string, Value>>();
-    const isBroken = (device: string): boolean => {
-      const conditions = Object.entries(never.get(device) ?? {});
-      return conditions.some(([property, condition]) => {
-        const value = states.get(device)?.[property] ?? home.state(device)[property];
-        return value !== undefined && holds(condition, value);
-      });
-    };
-    const failures: Failure[] = [];
-    const tell = (device: string, time: string): void => {
-      const conditions = Object.entries(never.get(device) ?? {});
-      const expected = conditions
-        .map(([property, condition]) => `never ${device} ${property}: ${printCondition(condition)}`)
-        .join(", ");
-      failures.push({ about: "never", expected, actual: `it was so at ${time}` });
-    };
-    for (const { time, event } of home.log()) {
-      if (event.event !== "changed" || !never.has(event.device)) continue;
-      states.set(event.device, { ...states.get(event.device), [event.property]: event.to });
-      if (isBroken(event.device)) tell(event.device, time);
-    }
-    for (const device of never.keys()) {
-      if (failures.length === 0 && isBroken(device)) tell(device, home.time());
-    }
-    return failures;
+function judgeNever({ never }: Case, home: Home): Failure[] {
+  if (!never) return [];
+  const states = new Map<string, Record<string, Value>>();
+  const isBroken = (device: string): boolean =>
+    Object.entries(never.get(device) ?? {}).some(([property, condition]) => {
+      const value = states.get(device)?.[property] ?? home.state(device)[property];
+      return value !== undefined && holds(condition, value);
+    });
+  const failures: Failure[] = [];
+  const tell = (device: string, time: string): void => {
+    const expected = Object.entries(never.get(device) ?? {})
+      .map(([property, condition]) => `never ${device} ${property}: ${printCondition(condition)}`)
+      .join(", ");
+    failures.push({ about: "never", expected, actual: `it was so at ${time}` });
   };
+  for (const { time, event } of home.log()) {
+    if (event.event !== "changed" || !never.has(event.device)) continue;
+    states.set(event.device, { ...states.get(event.device), [event.property]: event.to });
+    if (isBroken(event.device)) tell(event.device, time);
+  }
+  for (const device of never.keys()) {
+    if (failures.length === 0 && isBroken(device)) tell(device, home.time());
+  }
+  return failures;
 }
 
 function judge(
@@ -226,6 +208,8 @@ function judge(
   heard: Heard,
   performed: Performed,
   simulated: Home,
+  // In a conversation words can come to something else than they do alone.
+  turned: Turn["outcome"] = heard.outcome,
 ): Failure[] {
   const { expect } = each;
   const failures: Failure[] = [];
@@ -234,7 +218,8 @@ function judge(
   };
   const { outcome, commands, asks, sameAs, reply, reason, home } = expect;
   if (outcome !== undefined) {
-    check("outcome", heard.outcome === outcome, outcome, describeOutcome(heard));
+    const actual = turned === heard.outcome ? describeOutcome(heard) : turned;
+    check("outcome", turned === outcome, outcome, actual);
   }
   if (asks !== undefined) {
     const asked = heard.outcome === "ask" && heard.slot === asks;

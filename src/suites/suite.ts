@@ -67,8 +67,16 @@ export interface CommandExpectation {
 }
 
 export type Script =
-  | { script: "talk"; turns: readonly { hear: string; expect: Expectation; position: Position }[] }
+  | { script: "talk"; turns: readonly SuiteTurn[] }
   | { script: "after"; happenings: readonly HappeningDefinition[] };
+
+export interface SuiteTurn {
+  hear: string;
+  /** As it is shown: an answer to the question for the code is in no report. */
+  shown: string;
+  expect: Expectation;
+  position: Position;
+}
 
 export interface Expectation extends CommandExpectation {
   /** The routine that ran. */
@@ -377,9 +385,14 @@ function readScript(
     const turns = written.talk.map((turn, index) => {
       const under = [...path, "talk", index];
       const expect = readExpectation(context, book, document, [...under, "expect"], turn.expect);
-      return { hear: turn.hear, expect, position: document.at([...under, "hear"]) };
+      const before = written.talk[index - 1]?.expect;
+      const isSecret =
+        before === "code" ||
+        (typeof before === "object" && "outcome" in before && before.outcome === "code");
+      const shown = isSecret ? "…" : turn.hear;
+      return { hear: turn.hear, shown, expect, position: document.at([...under, "hear"]) };
     });
-    const phrase = written.talk.map(({ hear }) => hear).join(" / ");
+    const phrase = turns.map(({ shown }) => shown).join(" / ");
     const position = document.at([...path, "talk"]);
     return { ...base, phrase, script: { script: "talk", turns }, expect: {}, position };
   }

@@ -45,6 +45,12 @@ export function parseClock(text: string): number | undefined {
   return hours > 23 || minutes > 59 ? undefined : hours * 3600 + minutes * 60;
 }
 
+/** A calendar date as ISO 8601, whether the calendar has it or not. */
+export function dateText(year: number, month: number, day: number): string {
+  const two = (value: number): string => String(value).padStart(2, "0");
+  return `${year}-${two(month)}-${two(day)}`;
+}
+
 function plainDate(date: string) {
   return fromString(date, getISO);
 }
