@@ -195,6 +195,18 @@ function slotRule(home: Writing, intent: Intent, slot: Slot): Pattern {
         const words = values.flatMap((value) => pack.values[slot.property]?.[value] ?? [value]);
         return said(words) ?? choice([]);
       });
+    case "routine":
+      return define(
+        "routine",
+        () =>
+          said(
+            [...book.routines.values()].flatMap((routine) =>
+              spokenNames(routine, home.language, book.languages[0] ?? home.language).map(
+                ({ text }) => text,
+              ),
+            ),
+          ) ?? choice([]),
+      );
     case "time":
       return timeRule(home);
     case "date":

@@ -39,6 +39,7 @@ import {
   recogniseColour,
   recogniseOrdinal,
   recogniseQuantity,
+  recogniseRoutine,
   recogniseState,
   recogniseValue,
 } from "./slots.ts";
@@ -72,7 +73,7 @@ export function createEngine(book: Phrasebook, language: string): Engine {
   const small = new Set(pack.small);
   const names = gatherNames(book, language, lexicon, small);
   const fragment = fragmentsIn(book, language);
-  const slotTypes = createSlotTypes(book, pack, names, lexicon, (values) =>
+  const slotTypes = createSlotTypes(book, pack, language, names, lexicon, (values) =>
     recogniseChoice(values, language, lexicon, fragment),
   );
 
@@ -149,6 +150,7 @@ type MatchedSlot = Exclude<Slot, { type: "text" }>;
 function createSlotTypes(
   book: Phrasebook,
   pack: LanguagePack,
+  language: string,
   names: Names,
   lexicon: Lexicon,
   choice: (values: readonly ChoiceValue[]) => Recognise,
@@ -202,6 +204,8 @@ function createSlotTypes(
         return recogniseState(pack, lexicon);
       case "value":
         return recogniseValue(book, slot.property, pack, lexicon);
+      case "routine":
+        return recogniseRoutine(book, language, lexicon);
       case "time":
         return reading(times(), (time) => ({ read: "time", time }));
       case "date":

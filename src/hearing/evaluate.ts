@@ -159,15 +159,24 @@ function understand(
 function run(
   book: Phrasebook,
   { routine }: Intent,
-  { orders, program = [], optional }: Plan,
+  { orders, program = [], needs, optional }: Plan,
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
 ): Exclude<Meaning, NotSaid> | Missing {
-  for (const order of orders) {
-    const slot = unsaidSlot(order, slots, targets);
+  const unsaid = [
+    ...orders.map((order) => unsaidSlot(order, slots, targets)),
+    ...needs.filter((slot) => !slots[slot]),
+  ];
+  for (const slot of unsaid) {
     if (slot !== undefined && !optional.has(slot)) return { result: "missing", slot };
   }
-  const { access, device } = programAccess(book, program, targets, routine?.trusted === true);
+  const { access, device } = programAccess(
+    book,
+    program,
+    slots,
+    targets,
+    routine?.trusted === true,
+  );
   if (access === "barred") {
     return { result: "absent", reason: `voice is barred from ${device ?? "it"}` };
   }

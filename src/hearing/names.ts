@@ -48,7 +48,11 @@ export function nameIn(book: Phrasebook, entity: Nameable, language: string): st
 }
 
 /** The names of something in a language. */
-export function spokenNames(entity: Nameable, language: string, first: string): readonly Name[] {
+export function spokenNames(
+  entity: { names: readonly Name[] },
+  language: string,
+  first: string,
+): readonly Name[] {
   const own = entity.names.filter((name) => name.language === language);
   return own.length > 0 ? own : entity.names.filter((name) => name.language === first);
 }

@@ -6,6 +6,8 @@ export interface Plan {
   tell: TellStep | undefined;
   /** Steps whose effects are only known as they are done. */
   program: readonly Step[] | undefined;
+  /** Slots that its steps need beside those of orders. */
+  needs: readonly string[];
   /** Slots that may be left unsaid, and with them what uses them. */
   optional: ReadonlySet<string>;
   /** By target slot: the properties and actions that whatever fills it must have. */
@@ -13,7 +15,8 @@ export interface Plan {
 }
 
 export function planIntent({ steps, slots, routine }: Intent): Plan {
-  const orders = ordersIn(steps);
+  const every = everyStep(steps);
+  const orders = every.flatMap((step) => (step.step === "order" ? step.orders : []));
   const asked = new Map<string, { properties: string[]; actions: string[] }>();
   for (const order of orders) {
     if (order.target.refer !== "slot") continue;
@@ -25,24 +28,39 @@ export function planIntent({ steps, slots, routine }: Intent): Plan {
   const optional = new Set([...slots.values()].flatMap((slot) => (slot.optional ? slot.name : [])));
   // A routine has a condition and runs of its own that only the home knows.
   const program = routine || isProgram(steps) ? steps : undefined;
-  return { orders, tell: steps.find((step) => step.step === "tell"), program, optional, asked };
+  return {
+    orders,
+    tell: steps.find((step) => step.step === "tell"),
+    program,
+    needs: slotsIn(every),
+    optional,
+    asked,
+  };
 }
 
-/** Every order in steps and in the steps within them, whatever leads there. */
-export function ordersIn(steps: readonly Step[]): Order[] {
-  return steps.flatMap((step): readonly Order[] => {
+/** Steps with the steps within them, in every branch. */
+function everyStep(steps: readonly Step[]): Step[] {
+  return steps.flatMap((step): Step[] => {
     switch (step.step) {
-      case "order":
-        return step.orders;
       case "if":
-        return ordersIn([...step.then, ...step.otherwise]);
+        return [step, ...everyStep([...step.then, ...step.otherwise])];
       case "try":
-        return ordersIn([...step.steps, ...step.failed]);
-      case "ask":
-        return ordersIn([...step.answers.flatMap((answer) => answer.steps), ...step.silence]);
+        return [step, ...everyStep([...step.steps, ...step.failed])];
+      case "ask": {
+        const answered = step.answers.flatMap((answer) => answer.steps);
+        return [step, ...everyStep([...answered, ...step.silence])];
+      }
       default:
-        return [];
+        return [step];
     }
+  });
+}
+
+/** Slots that steps beside orders need: how long to wait, and what to run. */
+function slotsIn(steps: readonly Step[]): string[] {
+  return steps.flatMap((step) => {
+    const value = step.step === "wait" ? step.wait : step.step === "run" ? step.routine : undefined;
+    return value?.refer === "slot" ? [value.slot] : [];
   });
 }
 

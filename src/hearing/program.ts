@@ -2,6 +2,7 @@ import type { VoiceAccess } from "../phrasebook/kinds.ts";
 import type { Device, Order, Phrasebook, Step } from "../phrasebook/model.ts";
 import { isSafeEffect } from "./access.ts";
 import { targetDevices } from "./orders.ts";
+import type { SlotValue } from "./outcome.ts";
 import type { Devices } from "./targets.ts";
 
 /** What speech needs to set off steps whose effects are only known as they are done. */
@@ -20,6 +21,7 @@ const strictness: readonly VoiceAccess[] = ["free", "confirm", "code", "barred"]
 export function programAccess(
   book: Phrasebook,
   steps: readonly Step[],
+  slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
   isTrusted: boolean,
 ): ProgramAccess {
@@ -48,7 +50,9 @@ export function programAccess(
           visit([...step.answers.flatMap((answer) => answer.steps), ...step.silence]);
           break;
         case "run": {
-          const routine = book.routines.get(step.routine);
+          const id =
+            step.routine.refer === "slot" ? slots[step.routine.slot]?.value : step.routine.id;
+          const routine = book.routines.get(String(id));
           if (!routine || routine.trusted || seen.has(routine.id)) break;
           seen.add(routine.id);
           visit(routine.steps);

@@ -13,6 +13,7 @@ import type { Value } from "../phrasebook/property.ts";
 import type { ClockReading } from "./clock.ts";
 import type { DateReading } from "./dates.ts";
 import type { TargetExpression } from "./expression.ts";
+import { spokenNames } from "./names.ts";
 import { recognisePhrases } from "./phrases.ts";
 
 /** What words in a slot were taken for. */
@@ -159,4 +160,20 @@ export function recogniseValue(
     return said.map((text) => ({ said: text, reading: { read: "value", value } as const }));
   });
   return recognisePhrases<SlotReading>(phrases, pack.language, lexicon);
+}
+
+/** A routine by one of its names; routines that are not enabled do not exist for speech. */
+export function recogniseRoutine(
+  { routines, languages }: Phrasebook,
+  language: string,
+  lexicon: Lexicon,
+): Recognise {
+  const phrases = [...routines.values()]
+    .filter(({ enabled }) => enabled)
+    .flatMap((routine) =>
+      spokenNames(routine, language, languages[0] ?? language).map(({ text }) => {
+        return { said: text, reading: { read: "value", value: routine.id } as const };
+      }),
+    );
+  return recognisePhrases<SlotReading>(phrases, language, lexicon);
 }

@@ -117,6 +117,35 @@ describe("a guard cannot be got round", () => {
   });
 });
 
+describe("a routine by its name", () => {
+  const named = home(`
+languages: [en-GB, de-DE]
+voicepoints: {}
+devices: { lamp: { kind: light }, gate: { kind: gate } }
+intents:
+  set-off:
+    patterns: { en: "run [[the] $which]", de: "starte $which" }
+    slots: { which: { type: routine, ask: Which routine? } }
+    do: [{ run: $which }]
+routines:
+  evening: { name: { en: evening lights, de: Abendlicht }, do: [{ set: { lamp: { power: on } } }] }
+  arrival: { do: [{ set: { gate: { position: 100 } } }] }
+  asleep: { enabled: false, do: [{ set: { lamp: { power: off } } }] }
+`);
+
+  test.each([
+    ["run the evening lights", "en", "act"],
+    ["starte Abendlicht", "de", "act"],
+    ["run arrival", "en", "confirm"],
+    ["run", "en", "ask"],
+    ["run asleep", "en", "unknown"],
+  ])("%s", (text, language, outcome) => {
+    const simulated = simulate(named);
+    expect(simulated.converse({ language }).say(text).outcome).toBe(outcome);
+    expect(simulated.states()["lamp"]?.["power"]).toBe(outcome === "act" ? "on" : "off");
+  });
+});
+
 describe("a code", () => {
   test("is said in digits or words, and is in no log", () => {
     const { simulated, say } = talk();

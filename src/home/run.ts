@@ -121,7 +121,8 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
       return yield* doSteps(world, run, answer?.steps ?? step.silence);
     }
     case "run": {
-      const routine = book.routines.get(step.routine);
+      const id = step.routine.refer === "slot" ? run.slots[step.routine.slot] : step.routine.id;
+      const routine = book.routines.get(String(id));
       if (!routine?.enabled || run.depth >= deepest) return false;
       if (!holdsFor(routine.condition, state)) return true;
       run.depth++;

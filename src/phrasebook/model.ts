@@ -223,6 +223,7 @@ export type Slot =
   | ValueSlot
   | ColourSlot
   | StateSlot
+  | RoutineSlot
   | TextSlot;
 
 interface SlotBase {
@@ -297,6 +298,11 @@ export interface ValueSlot extends SlotBase {
 /** A word for a state that devices can be asked about: "open", "on". */
 export interface StateSlot extends SlotBase {
   type: "state";
+}
+
+/** A routine by one of its names; its value is the id. */
+export interface RoutineSlot extends SlotBase {
+  type: "routine";
 }
 
 /** Free words. */
@@ -383,7 +389,8 @@ export interface AskStep {
 
 export interface RunStep {
   step: "run";
-  routine: string;
+  /** The id of a routine, or a slot that one is said for. */
+  routine: { refer: "routine"; id: string } | { refer: "slot"; slot: string };
   at: Position;
 }
 

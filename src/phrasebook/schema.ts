@@ -155,7 +155,7 @@ function targetSlot<Type extends string>(type: Type) {
 }
 
 const slotTypes =
-  "target, device, room, zone, group, percent, number, integer, temperature, duration, time, date, ordinal, colour, colour-temperature, choice, value, state or text";
+  "target, device, room, zone, group, routine, percent, number, integer, temperature, duration, time, date, ordinal, colour, colour-temperature, choice, value, state or text";
 
 const slotSchema = z.discriminatedUnion(
   "type",
@@ -201,6 +201,7 @@ const slotSchema = z.discriminatedUnion(
       default: z.optional(valueSchema),
       ...need,
     }),
+    z.strictObject({ type: z.literal("routine"), ...need }),
     z.strictObject({ type: z.literal("state"), ...need }),
     z.strictObject({ type: z.literal("text"), ...need }),
     z.strictObject({

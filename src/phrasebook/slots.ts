@@ -86,6 +86,7 @@ function readSlot(
         values: readChoiceValues(context, document, [...path, "values"], slot.values),
         ...(slot.default === undefined ? {} : { default: slot.default }),
       };
+    case "routine":
     case "state":
     case "text":
       return { ...base, type: slot.type };

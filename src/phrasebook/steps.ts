@@ -163,8 +163,12 @@ function readFurther(
   }
   if ("ask" in step) return [readAsk(reading, under, step, said("ask", step.ask), at)];
   if ("run" in step) {
+    const slot = slotName(step.run);
+    if (slot !== undefined && known.slots.get(slot)?.type === "routine") {
+      return [{ step: "run", routine: { refer: "slot", slot }, at }];
+    }
     return check("run", "routine", step.run, ids.routines)
-      ? [{ step: "run", routine: step.run, at }]
+      ? [{ step: "run", routine: { refer: "routine", id: step.run }, at }]
       : [];
   }
   if ("hear" in step) {

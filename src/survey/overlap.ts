@@ -64,6 +64,7 @@ function overlapsIn(book: Book, language: string): Finding[] {
     "colour",
     "value",
     "state",
+    "routine",
     "duration",
     "time",
     "date",

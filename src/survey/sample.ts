@@ -1,4 +1,5 @@
 import type { Book } from "../home/book.ts";
+import { spokenNames } from "../hearing/names.ts";
 import { packFor } from "../language/packs.ts";
 import { stateWords } from "../language/vocabulary.ts";
 import { phrases } from "../pattern/phrases.ts";
@@ -71,6 +72,10 @@ function samplesOf(book: Book, slot: Slot, names: readonly string[], language: s
         return [Object.values(pack.colours)[0]?.[0]];
       case "state":
         return stateWords.flatMap((state) => pack.states[state][0]);
+      case "routine":
+        return [...book.routines.values()].map(
+          (routine) => spokenNames(routine, language, book.languages[0] ?? language)[0]?.text,
+        );
       case "text":
         return ["…"];
       case "choice":
