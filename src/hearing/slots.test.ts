@@ -116,6 +116,13 @@ describe("a date is the next such day", () => {
   });
 });
 
+test("a duration that cannot be is refused with its range", () => {
+  expect(book.hear("soak for nine hours")).toMatchObject({
+    outcome: "refuse",
+    reason: "length goes from 1m to 8h, not 9h",
+  });
+});
+
 test.each<[string, string, number | string]>([
   ["en", "take the third shelf", 3],
   ["en", "take the 11th shelf", 11],

@@ -3,7 +3,6 @@ import type { Composition } from "./compose.ts";
 import type { Engine } from "./engine.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import { printQuantity } from "../phrasebook/property.ts";
-import { printDuration } from "../time/duration.ts";
 import { slotUnit } from "../phrasebook/slots.ts";
 import type { Meaning, Reading } from "./evaluate.ts";
 import type { TargetExpression } from "./expression.ts";
@@ -110,7 +109,6 @@ function readingWhy({ reading, kept, rule }: Ranked): ReadingWhy {
 function describeFilling({ slot, reading }: Filling, meaning: Meaning): string {
   switch (reading.read) {
     case "number":
-      if (slot.type === "duration") return printDuration(reading.value);
       return printQuantity(reading.value, slotUnit(slot));
     case "time":
     case "date":

@@ -1,4 +1,5 @@
 import { nearest } from "../source/nearest.ts";
+import { printDuration } from "../time/duration.ts";
 
 /** A value that a property can hold. */
 export type Value = string | number | boolean;
@@ -121,6 +122,7 @@ const unitSigns: Readonly<Record<string, string>> = { percent: " %", celsius: " 
 
 /** A number with its unit's sign, as people write it. */
 export function printQuantity(value: number, unit?: string): string {
+  if (unit === "second") return printDuration(value);
   return `${value}${unitSign(unit)}`;
 }
 
@@ -140,7 +142,9 @@ export function explainValueProblem(problem: ValueProblem): string {
       if (minimum === undefined)
         return `goes up to ${printQuantity(maximum ?? 0, unit)}, not ${said}`;
       if (maximum === undefined) return `starts at ${printQuantity(minimum, unit)}, not ${said}`;
-      return `goes from ${minimum} to ${printQuantity(maximum, unit)}, not ${said}`;
+      // A duration has its units within it.
+      const from = unit === "second" ? printQuantity(minimum, unit) : minimum;
+      return `goes from ${from} to ${printQuantity(maximum, unit)}, not ${said}`;
     }
     case "step": {
       const near = problem.nearest.map((value) => printQuantity(value, problem.unit)).join(" or ");

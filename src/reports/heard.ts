@@ -10,13 +10,18 @@ export function printHeard(heard: Heard, paint: Paint, reply = heard.reply): str
   return [
     paint.strong(shorten(`“${heard.text}”`, 90)),
     colour(printOutcome(heard)),
-    `  ${paint.quiet("says")} “${shorten(reply, 85)}”`,
+    // Steps that are still on their way have nothing to say yet.
+    ...(reply === "" ? [] : [`  ${paint.quiet("says")} “${shorten(reply, 85)}”`]),
     ...printWhy(heard, paint),
   ].join("\n");
 }
 
 function printOutcome(heard: Heard): string {
-  if (!("effects" in heard) || heard.effects.length === 0) return wrap(describeOutcome(heard), 2);
+  if (!("effects" in heard)) return wrap(describeOutcome(heard), 2);
+  if (heard.effects.length === 0) {
+    const text = describeOutcome(heard);
+    return wrap(heard.outcome === "act" ? `act: ${text}` : text, 2);
+  }
   const [first = "", ...rest] = listEffects(heard.effects);
   const items = [`${heard.outcome}: ${first}`, ...rest];
   const last = items.length - 1;
