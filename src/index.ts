@@ -7,7 +7,12 @@ export { describeOutcome } from "./hearing/describe.ts";
 export { checkPhrasebook } from "./survey/check.ts";
 export { type SayableDevice, listSayable } from "./survey/sayable.ts";
 
-export type { PhrasebookDefinition } from "./phrasebook/schema.ts";
+export type {
+  ComputeSteps,
+  PhrasebookDefinition,
+  StepDefinition,
+  StepInput,
+} from "./phrasebook/schema.ts";
 export type { Source, SourceDefinition, SourceText } from "./phrasebook/document.ts";
 export type {
   Device,
@@ -35,7 +40,9 @@ export type {
   Why,
   WordRole,
 } from "./hearing/outcome.ts";
-export type { Change, Performed, SimulatedHome, SimulateOptions } from "./home/simulate.ts";
+export type { Call, Change, Performed } from "./home/scene.ts";
+export type { SimulatedHome, SimulateOptions } from "./home/simulate.ts";
+export type { Conversation, Turn } from "./home/converse.ts";
 export type { Fault } from "./home/devices.ts";
 export { printEvent, type LogEntry, type LogEvent } from "./home/log.ts";
 export type { CaseResult, Failure, RunOptions, SuiteResult, SuiteResults } from "./suites/run.ts";

@@ -21,6 +21,8 @@ function numbersFrom(seed: number): (below: number) => number {
   };
 }
 
+const speaker = { room: undefined, context: { language: "en", state: () => ({}) } };
+
 const vocabulary = (
   "turn switch on off the a kiln vent lamp wheel rack light two and then in ten minutes at half " +
   "past six for until to of everything all lights except window strip set dim percent degrees " +
@@ -75,7 +77,7 @@ describe("whatever is said", () => {
           if (!engine) throw new Error("there is no engine");
           const { language, lexicon, small } = engine;
           const words = prepareUtterance(text, splitWords(text, language), lexicon, small);
-          const { steps, commands } = compose(book, engine, words, { room: undefined, time: now });
+          const { steps, commands } = compose(book, engine, words, { ...speaker, time: now });
           expect(steps).toBeLessThanOrEqual(mostComposedSteps);
           expect(conclude(book, commands, language, now).outcome).toBeTypeOf("string");
         }
@@ -153,7 +155,7 @@ test("whatever is written as a pattern: 20,000 patterns", () => {
         const text = `${"kiln vent to 5 ".repeat(1 + next(20))}${utterance(next)}`;
         const words = splitWords(text, "en");
         const said = prepareUtterance(text, words, engine.lexicon, engine.small);
-        const { steps } = compose(home, engine, said, { room: undefined });
+        const { steps } = compose(home, engine, said, speaker);
         expect(steps).toBeLessThanOrEqual(mostComposedSteps);
         expect(home.hear(text).outcome).toBeTypeOf("string");
       }

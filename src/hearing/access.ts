@@ -22,13 +22,7 @@ export function guard(
   devices: ReadonlyMap<string, Device>,
   bulk: ReadonlySet<Device>,
 ): Allowed {
-  const accessOf = (effect: Effect): VoiceAccess => {
-    const device = devices.get(effect.device);
-    if (!device || device.voice === "free" || device.voice === "barred") {
-      return device?.voice ?? "free";
-    }
-    return isSafeEffect(device, effect) ? "free" : device.voice;
-  };
+  const accessOf = (effect: Effect): VoiceAccess => accessTo(devices.get(effect.device), effect);
   const skipped: Skipped[] = [];
   const reachable = effects.filter((effect) => {
     if (accessOf(effect) !== "barred") return true;
@@ -43,12 +37,22 @@ export function guard(
   const left = free.length > 0 ? free : reachable;
   for (const effect of reachable) {
     if (left.includes(effect)) continue;
-    const need = accessOf(effect) === "code" ? "the code" : "a confirmation";
-    skipped.push({ device: effect.device, reason: `${effect.device} needs ${need} of its own` });
+    const needs = accessOf(effect) === "code" ? "code" : "confirm";
+    const need = needs === "code" ? "the code" : "a confirmation";
+    const reason = `${effect.device} needs ${need} of its own`;
+    skipped.push({ device: effect.device, reason, needs });
   }
   const levels = new Set(left.map(accessOf));
   const access = levels.has("code") ? "code" : levels.has("confirm") ? "confirm" : "free";
   return { access, effects: left, skipped };
+}
+
+/** What speech needs for an effect. */
+export function accessTo(device: Device | undefined, effect: Effect): VoiceAccess {
+  if (!device || device.voice === "free" || device.voice === "barred") {
+    return device?.voice ?? "free";
+  }
+  return isSafeEffect(device, effect) ? "free" : device.voice;
 }
 
 /** Whether an effect is free with a device that is guarded, since it makes the home no less safe. */

@@ -72,7 +72,7 @@ function actualState(
 }
 
 /** A value in the words and number format of a language. */
-function printValue(
+export function printValue(
   pack: LanguagePack,
   language: string,
   device: Device,

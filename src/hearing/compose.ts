@@ -1,6 +1,7 @@
 import { mostSteps } from "../automaton/paths.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
+import { devicesAbout } from "./about.ts";
 import type { Engine } from "./engine.ts";
 import type { Reading } from "./evaluate.ts";
 import type { Speaker } from "./targets.ts";
@@ -68,11 +69,13 @@ export function compose(
 
   const known = new Map<string, Understood>();
   let steps = stepsOf(whole);
-  const read = (words: Utterance): Understood | undefined => {
-    const key = words.words.map(({ start }) => start).join(" ");
+  const read = (words: Utterance, it?: readonly string[]): Understood | undefined => {
+    const leans = it !== undefined && it.length > 0 && engine.speaksOfIt(words);
+    const place = words.words.map(({ start }) => start).join(" ");
+    const key = leans ? `${place} of ${it.join(" ")}` : place;
     const before = known.get(key);
     if (before || known.size >= mostPieces || steps > enoughSteps) return before;
-    const understood = understand(book, engine, words, speaker);
+    const understood = understand(book, engine, words, leans ? { ...speaker, it } : speaker);
     steps += stepsOf(understood);
     known.set(key, understood);
     return understood;
@@ -93,7 +96,8 @@ interface Parting {
   utterance: Utterance;
   whens: readonly WhenFound[];
   joiners: readonly Stretch[];
-  read: (words: Utterance) => Understood | undefined;
+  /** Understands words; `it` is what a command before them was about. */
+  read: (words: Utterance, it?: readonly string[]) => Understood | undefined;
   /** The reading of a command that counts as understood. */
   readingOf: (understood: Understood) => Reading | undefined;
 }
@@ -136,10 +140,13 @@ function part(parting: Parting): Omit<Composition, "nearest" | "steps"> | undefi
 function asOne(
   { utterance, whens, joiners, read, readingOf }: Parting,
   stretch: Stretch,
+  before?: Command,
 ): Command | undefined {
   const found: Command[] = [];
+  const earlier = before && readingOf(before.understood);
+  const it = earlier && devicesAbout(earlier);
   for (const left of [[], ...whenChoices(whens, joiners, stretch)]) {
-    const understood = read(pick(utterance, stretch, left));
+    const understood = read(pick(utterance, stretch, left), it);
     if (!understood || !readingOf(understood)) continue;
     found.push({ understood, whens: left.map(({ reading }) => reading) });
   }
@@ -160,7 +167,7 @@ function asBefore(
   const reading = readingOf(before.understood);
   const targets = reading?.fillings.filter((filling) => filling.reading.read === "target") ?? [];
   const [target] = targets;
-  if (!reading || !target || targets.length !== 1) return undefined;
+  if (!reading || !target || targets.length !== 1 || target.from < 0) return undefined;
   const left = whenChoices(whens, joiners, stretch)[0] ?? [];
   const earlier = before.understood.utterance;
   const understood = read(
@@ -179,7 +186,8 @@ function inTurn(parting: Parting, stretches: readonly Stretch[]): Command[] | un
   const commands: Command[] = [];
   for (const stretch of stretches) {
     const before = commands.at(-1);
-    const command = asOne(parting, stretch) ?? (before && asBefore(parting, stretch, before));
+    const command =
+      asOne(parting, stretch, before) ?? (before && asBefore(parting, stretch, before));
     if (!command) return undefined;
     commands.push(command);
   }

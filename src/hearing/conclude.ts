@@ -43,8 +43,9 @@ function together(conclusions: readonly Conclusion[]): Conclusion {
         slots,
         effects: isAnswer ? [] : conclusion.effects,
         skipped: isAnswer ? [] : conclusion.skipped,
-        ...(isAnswer && conclusion.question ? { question: conclusion.question } : {}),
+        ...(isAnswer && conclusion.questions ? { questions: conclusion.questions } : {}),
         ...(!isAnswer && conclusion.runs !== undefined ? { runs: conclusion.runs } : {}),
+        ...(!isAnswer && conclusion.steps ? { steps: conclusion.steps } : {}),
         ...(!isAnswer && conclusion.when ? { when: conclusion.when } : {}),
       },
     ];
@@ -141,12 +142,13 @@ function concludeRanked(book: Phrasebook, ranked: readonly Ranked[], language: s
   const { slots } = meaning;
   if (meaning.result === "missing") return { outcome: "ask", intent, slot: meaning.slot, slots };
   if (meaning.result === "tell") {
-    return { outcome: "answer", intent, slots, question: meaning.question };
+    return { outcome: "answer", intent, slots, questions: meaning.questions };
   }
   const { effects, skipped, access } = meaning;
   if (meaning.isProgram) {
     const outcome = access === "free" ? "act" : access;
-    return { outcome, intent, slots, effects, skipped, runs: intent };
+    const steps = meaning.computed ? { steps: meaning.computed } : {};
+    return { outcome, intent, slots, effects, skipped, runs: intent, ...steps };
   }
   if (effects.length === 0) return { outcome: "answer", intent, slots };
   const outcome = access === "free" ? "act" : access;
@@ -160,10 +162,10 @@ function choicesOf(
 ): Choice[] {
   switch (meaning.result) {
     case "do":
-      return [{ label: pattern.text, intent: intent.id, effects: meaning.effects }];
+      return [{ label: pattern.text, id: intent.id, intent: intent.id, effects: meaning.effects }];
     case "tell":
     case "missing":
-      return [{ label: pattern.text, intent: intent.id, effects: [] }];
+      return [{ label: pattern.text, id: intent.id, intent: intent.id, effects: [] }];
     case "choices":
       return meaning.options.map(({ label: said, value, devices }) => {
         const [device] = devices;

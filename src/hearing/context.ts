@@ -10,6 +10,10 @@ export interface HearContext {
   time?: string;
   /** The id of what a name that stands for several things means, once somebody has said so. */
   chosen?: string;
+  /** Ids of the devices that were spoken of last: what "it", "them" and "there" are told by. */
+  it?: readonly string[];
+  /** Words said for slots that were asked for, by the name of the slot. */
+  said?: Readonly<Record<string, string>>;
   /** The state of a device, for questions; the one it starts with when left out. */
   states?: (device: string) => State | undefined;
 }

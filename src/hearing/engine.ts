@@ -8,10 +8,11 @@ import {
   slotSymbol,
 } from "../automaton/network.ts";
 import { type Sets, createSets } from "../automaton/sets.ts";
-import type { Utterance } from "../automaton/utterance.ts";
+import { type Utterance, prepareUtterance } from "../automaton/utterance.ts";
 import { type NumberReader, createNumberReader } from "../language/numbers.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { packFor } from "../language/packs.ts";
+import { splitWords } from "../language/words.ts";
 import { english } from "../language/english.ts";
 import { type Lexicon, createLexicon } from "../lexicon/lexicon.ts";
 import { parsePattern } from "../pattern/parse.ts";
@@ -56,6 +57,10 @@ export interface Engine {
   types: readonly Recognise[];
   /** What each rule of the network is. */
   rules: readonly { intent: Intent; pattern: SpokenPattern; plan: Plan }[];
+  /** What an answer to the question for a slot can be read as. */
+  readAnswer: (intent: Intent, slot: Slot, text: string) => SlotReading[];
+  /** Whether words may speak of what was spoken of last. */
+  speaksOfIt: (utterance: Utterance) => boolean;
   /** What says when, in the order said. */
   whens: (utterance: Utterance) => WhenFound[];
   /** Words between commands: where they start and end. */
@@ -105,6 +110,24 @@ export function createEngine(book: Phrasebook, language: string): Engine {
     lexicon,
     fragment,
   );
+  const starts = (utterance: Utterance): Set<number> => {
+    const starts = new Set([0]);
+    // A set grows while it is walked: courtesies may follow one another.
+    for (const start of starts) for (const end of opening(utterance, start)) starts.add(end);
+    return starts;
+  };
+  const ends = (utterance: Utterance): Set<number> => {
+    const ends = new Set([utterance.words.length]);
+    for (let from = utterance.words.length - 1; from > 0; from--) {
+      if (closing(utterance, from).some((end) => ends.has(end))) ends.add(from);
+    }
+    return ends;
+  };
+  const itWords = new Set(
+    [...pack.targets.it, ...pack.targets.there].flatMap(
+      (said) => splitWords(said, pack.language)[0]?.text ?? [],
+    ),
+  );
   return {
     language,
     pack,
@@ -117,19 +140,22 @@ export function createEngine(book: Phrasebook, language: string): Engine {
     rules,
     whens: slotTypes.whens,
     joiners: createJoinerFinder(pack, lexicon),
-    starts: (utterance) => {
-      const starts = new Set([0]);
-      // A set grows while it is walked: courtesies may follow one another.
-      for (const start of starts) for (const end of opening(utterance, start)) starts.add(end);
-      return starts;
+    readAnswer(intent, slot, text) {
+      if (slot.type === "text") return text.trim() === "" ? [] : [{ read: "value", value: text }];
+      const recognise = slotTypes.recogniserOf(intent, slot);
+      const utterance = prepareUtterance(text, splitWords(text, language), lexicon, small);
+      const whole = ends(utterance);
+      return [...starts(utterance)].flatMap((start) => {
+        let from = start;
+        while (utterance.small[from] && recognise(utterance, from).length === 0) from++;
+        return recognise(utterance, from).flatMap(({ end, value }) =>
+          whole.has(end) ? (value as SlotReading) : [],
+        );
+      });
     },
-    ends: (utterance) => {
-      const ends = new Set([utterance.words.length]);
-      for (let from = utterance.words.length - 1; from > 0; from--) {
-        if (closing(utterance, from).some((end) => ends.has(end))) ends.add(from);
-      }
-      return ends;
-    },
+    speaksOfIt: ({ texts }) => texts.some((text) => itWords.has(text)),
+    starts,
+    ends,
   };
 }
 
@@ -231,21 +257,24 @@ function createSlotTypes(
     const find = createWhenFinder(pack, parts, own);
     return (utterance: Utterance) => find({ ...utterance, numbers: utterance.texts.map(own.find) });
   });
+  const typeOf = (intent: Intent, slot: MatchedSlot): number => {
+    const isOwn = ("values" in slot && slot.values.length > 0) || "unit" in slot;
+    const property = slot.type === "value" ? slot.property : "";
+    const key = isOwn ? `${slot.type} ${intent.id} ${slot.name}` : `${slot.type} ${property}`;
+    let type = known.get(key);
+    if (type === undefined) {
+      type = types.length;
+      types.push(make(slot));
+      known.set(key, type);
+    }
+    return type;
+  };
   return {
     types,
     whens: (utterance: Utterance) => whens()(utterance),
-    symbolOf(intent: Intent, slot: MatchedSlot): number {
-      const isOwn = ("values" in slot && slot.values.length > 0) || "unit" in slot;
-      const property = slot.type === "value" ? slot.property : "";
-      const key = isOwn ? `${slot.type} ${intent.id} ${slot.name}` : `${slot.type} ${property}`;
-      let type = known.get(key);
-      if (type === undefined) {
-        type = types.length;
-        types.push(make(slot));
-        known.set(key, type);
-      }
-      return slotSymbol(type);
-    },
+    symbolOf: (intent: Intent, slot: MatchedSlot) => slotSymbol(typeOf(intent, slot)),
+    recogniserOf: (intent: Intent, slot: MatchedSlot): Recognise =>
+      types[typeOf(intent, slot)] ?? (() => []),
   };
 }
 

@@ -2,22 +2,24 @@ import type { Path } from "../automaton/paths.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
 import type {
+  ComputedSteps,
   Intent,
+  Order,
   Phrasebook,
   Slot,
   SpokenPattern,
-  TargetReference,
+  Step,
   TellStep,
 } from "../phrasebook/model.ts";
 import { slotDefault } from "../phrasebook/slots.ts";
-import { stateTests } from "../phrasebook/state-words.ts";
 import { guard } from "./access.ts";
 import type { Engine } from "./engine.ts";
 import { narrow, placeOf } from "./expression.ts";
 import { type Filling, fillingsOf, nameWords } from "./fillings.ts";
-import { type Missing, type Refusal, carryOut, unsaidSlot } from "./orders.ts";
+import { type Missing, type Refusal, carryOut, targetDevices, unsaidSlot } from "./orders.ts";
 import { programAccess } from "./program.ts";
-import type { Plan } from "./plan.ts";
+import { type Plan, planSteps } from "./plan.ts";
+import { propertiesRead, questionAbout } from "./question.ts";
 import type { Effect, Question, Skipped, SlotValue } from "./outcome.ts";
 import { type Asked, type Devices, type Speaker, resolveTarget } from "./targets.ts";
 import { settleSlot } from "./values.ts";
@@ -29,6 +31,8 @@ export interface Reading {
   path: Path;
   fillings: readonly Filling[];
   meaning: Meaning;
+  /** What each target slot was settled on, whatever came of it. */
+  targets: ReadonlyMap<string, Devices>;
   /** What the rules of rank look at. */
   nameWords: number;
   aliases: number;
@@ -47,15 +51,17 @@ interface Done extends Settled {
   result: "do";
   /** Set when the home has to run the steps to know what they come to. */
   isProgram?: true;
+  /** Those that a function computed. */
+  computed?: readonly Step[];
   effects: readonly Effect[];
   skipped: readonly Skipped[];
   access: Exclude<VoiceAccess, "barred">;
 }
 
-/** A question about states. */
+/** Questions about states. */
 interface Told extends Settled {
   result: "tell";
-  question: Question;
+  questions: readonly Question[];
 }
 
 /** Something that is needed was not said. */
@@ -72,19 +78,60 @@ interface Choices {
   options: readonly Devices[];
 }
 
-/** Works out what a path through a pattern comes to in this home. */
+/**
+ * Works out what a path through a pattern comes to in this home: one reading, or several where
+ * words that were said for a slot when it was asked for can be read in several ways.
+ */
 export function evaluatePath(
   book: Phrasebook,
   engine: Engine,
   utterance: Utterance,
   path: Path,
   speaker: Speaker,
-): Reading | undefined {
+): Reading[] {
   const rule = engine.rules[path.rule];
-  if (!rule) return undefined;
-  const { intent, pattern, plan } = rule;
-  const fillings = fillingsOf(engine, utterance, path, intent);
-  const meaning = understand(book, intent, plan, fillings, speaker);
+  if (!rule) return [];
+  const fillings = fillingsOf(engine, utterance, path, rule.intent);
+  const choices = speaker.said
+    ? withAnswers(engine, rule.intent, fillings, speaker.said)
+    : [fillings];
+  return choices.map((filled) => evaluate(book, rule, path, filled, speaker));
+}
+
+/** Most ways in which answers are read. */
+const mostAnswers = 8;
+
+/** Fillings, with those that answers give to slots that nothing was said for. */
+function withAnswers(
+  engine: Engine,
+  intent: Intent,
+  fillings: readonly Filling[],
+  said: Readonly<Record<string, string>>,
+): (readonly Filling[])[] {
+  let choices: (readonly Filling[])[] = [fillings];
+  for (const [name, words] of Object.entries(said)) {
+    const slot = intent.slots.get(name);
+    if (!slot || fillings.some((filling) => filling.slot === slot)) continue;
+    const readings = engine.readAnswer(intent, slot, words);
+    if (readings.length === 0) continue;
+    choices = choices
+      .flatMap((choice) =>
+        readings.map((reading) => [...choice, { slot, reading, from: -1, end: -1, words }]),
+      )
+      .slice(0, mostAnswers);
+  }
+  return choices;
+}
+
+function evaluate(
+  book: Phrasebook,
+  { intent, pattern, plan }: Engine["rules"][number],
+  path: Path,
+  fillings: readonly Filling[],
+  speaker: Speaker,
+): Reading {
+  const targets = new Map<string, Devices>();
+  const meaning = understand(book, intent, plan, fillings, speaker, targets);
   let named = 0;
   for (const { reading } of fillings) {
     if (reading.read === "target") named += nameWords(reading.target);
@@ -95,7 +142,7 @@ export function evaluatePath(
       for (const { name } of holders) if (name.alias) aliases++;
     }
   }
-  return { intent, pattern, path, fillings, meaning, nameWords: named, aliases };
+  return { intent, pattern, path, fillings, meaning, targets, nameWords: named, aliases };
 }
 
 function understand(
@@ -104,9 +151,9 @@ function understand(
   plan: Plan,
   fillings: readonly Filling[],
   speaker: Speaker,
+  targets: Map<string, Devices>,
 ): Meaning {
   const slots: Record<string, SlotValue> = {};
-  const targets = new Map<string, Devices>();
   for (const { slot, reading, words } of fillings) {
     if (reading.read === "target") continue;
     const settled = settleSlot(slot, reading, speaker.time);
@@ -124,12 +171,11 @@ function understand(
     const value = slotDefault(slot);
     if (value !== undefined) slots[slot.name] ??= { value, words: "" };
   }
-  const { tell } = plan;
   const asked = (slot: Slot & { type: "target" }): Asked => ({
     slot,
     properties: plan.asked.get(slot.name)?.properties ?? [],
     actions: plan.asked.get(slot.name)?.actions ?? [],
-    ...(tell && refersTo(tell.target, slot.name) ? { readable: toRead(tell, slots) } : {}),
+    ...readable(plan.tells, slot.name, slots),
   });
   for (const { slot, reading, words } of fillings) {
     if (reading.read !== "target" || slot.type !== "target" || slot.narrows !== undefined) continue;
@@ -145,38 +191,86 @@ function understand(
     if (resolved.result === "choices") return { ...resolved, slot: slot.name };
     if (resolved.result !== "devices") return resolved;
     targets.set(slot.name, resolved);
-    slots[slot.name] = { value: resolved.value, words };
+    const leans = reading.target.target === "it" || reading.target.target === "there";
+    slots[slot.name] = { value: resolved.value, words, ...(leans ? { leans } : {}) };
   }
-  const meaning = plan.program
-    ? run(book, intent, plan, slots, targets)
-    : tell
-      ? ask(tell, slots, targets)
-      : act(book, plan, slots, targets);
+  const meaning = mean(book, intent, plan, slots, targets, speaker);
   return meaning.result === "missing" ? { ...meaning, slots } : meaning;
 }
 
-/** Steps that the home runs: what they need to be set off, and that their slots are said. */
-function run(
+function mean(
   book: Phrasebook,
-  { routine }: Intent,
-  { orders, program = [], needs, optional }: Plan,
+  intent: Intent,
+  plan: Plan,
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
+  speaker: Speaker,
 ): Exclude<Meaning, NotSaid> | Missing {
-  const unsaid = [
+  const slot = unsaid(plan, slots, targets);
+  if (slot !== undefined && (intent.compute || plan.program)) return { result: "missing", slot };
+  if (intent.compute) return computed(book, intent, intent.compute, slots, targets, speaker);
+  if (plan.program) return run(book, intent, plan.program, slots, targets);
+  if (plan.tells.length > 0) return ask(book, plan.tells, slots, targets);
+  return act(book, plan.orders, plan.optional, slots, targets);
+}
+
+/** The first slot that steps need and that nothing was said for. */
+function unsaid(
+  { orders, needs, optional }: Plan,
+  slots: Readonly<Record<string, SlotValue>>,
+  targets: ReadonlyMap<string, Devices>,
+): string | undefined {
+  const all = [
     ...orders.map((order) => unsaidSlot(order, slots, targets)),
     ...needs.filter((slot) => !slots[slot]),
   ];
-  for (const slot of unsaid) {
-    if (slot !== undefined && !optional.has(slot)) return { result: "missing", slot };
+  return all.find((slot) => slot !== undefined && !optional.has(slot));
+}
+
+/** Steps that a function computes from what was said and what is so. */
+function computed(
+  book: Phrasebook,
+  intent: Intent,
+  compute: ComputedSteps,
+  slots: Readonly<Record<string, SlotValue>>,
+  targets: ReadonlyMap<string, Devices>,
+  { context }: Speaker,
+): Exclude<Meaning, NotSaid> | Missing {
+  const values = Object.entries(slots).map(([name, { value }]) => {
+    const target = targets.get(name);
+    return [name, target ? target.devices.map(({ id }) => id) : value] as const;
+  });
+  const result = compute({ ...context, slots: Object.fromEntries(values) });
+  if (!result.ok) return { result: "refuse", reason: result.problem };
+  const { orders, tells, program } = planSteps(result.steps);
+  if (program || intent.routine) {
+    const meaning = run(book, intent, result.steps, slots, targets);
+    return meaning.result === "do" ? { ...meaning, computed: result.steps } : meaning;
   }
-  const { access, device } = programAccess(
-    book,
-    program,
-    slots,
-    targets,
-    routine?.trusted === true,
-  );
+  if (tells.length > 0) return ask(book, tells, slots, targets);
+  return act(book, orders, new Set(), slots, targets);
+}
+
+/** The properties of which a device has to have one, where a question is about it. */
+function readable(
+  tells: readonly TellStep[],
+  name: string,
+  slots: Readonly<Record<string, SlotValue>>,
+): Pick<Asked, "readable"> {
+  const about = tells.filter(({ target }) => target.refer === "slot" && target.slot === name);
+  if (about.length === 0) return {};
+  return { readable: about.flatMap((tell) => propertiesRead(tell, slots)) };
+}
+
+/** Steps that the home runs: what speech needs to set them off. */
+function run(
+  book: Phrasebook,
+  { routine }: Intent,
+  steps: readonly Step[],
+  slots: Readonly<Record<string, SlotValue>>,
+  targets: ReadonlyMap<string, Devices>,
+): Done | { result: "absent"; reason: string } {
+  const { access, device } = programAccess(book, steps, slots, targets, routine?.trusted === true);
   if (access === "barred") {
     return { result: "absent", reason: `voice is barred from ${device ?? "it"}` };
   }
@@ -186,7 +280,8 @@ function run(
 
 function act(
   book: Phrasebook,
-  { orders, optional }: Plan,
+  orders: readonly Order[],
+  optional: ReadonlySet<string>,
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
 ): Exclude<Meaning, NotSaid> | Missing {
@@ -202,47 +297,22 @@ function act(
   return { result: "do", slots, targets, effects, skipped: all, access };
 }
 
-function refersTo(target: TargetReference, slot: string): boolean {
-  return target.refer === "slot" && target.slot === slot;
-}
-
-/** The properties that a question reads, of which a device has to have one. */
-function toRead(tell: TellStep, slots: Readonly<Record<string, SlotValue>>): string[] {
-  if (tell.form === "value") {
-    const { property } = tell;
-    return [typeof property === "string" ? property : String(slots[property.slot]?.value ?? "")];
-  }
-  return testsOf(tell, slots).map(({ property }) => property);
-}
-
-function testsOf(
-  tell: Exclude<TellStep, { form: "value" }>,
-  slots: Readonly<Record<string, SlotValue>>,
-) {
-  const word = typeof tell.state === "string" ? tell.state : slots[tell.state.slot]?.value;
-  return Object.entries(stateTests).find(([state]) => state === word)?.[1] ?? [];
-}
-
 function ask(
-  tell: TellStep,
+  book: Phrasebook,
+  tells: readonly TellStep[],
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
 ): Exclude<Meaning, NotSaid> | Missing {
-  const target = tell.target.refer === "slot" ? targets.get(tell.target.slot) : undefined;
-  if (!target) {
-    return { result: "missing", slot: tell.target.refer === "slot" ? tell.target.slot : "" };
+  const questions: Question[] = [];
+  for (const tell of tells) {
+    if (tell.target.refer === "slot" && !targets.has(tell.target.slot)) {
+      return { result: "missing", slot: tell.target.slot };
+    }
+    const question = questionAbout(tell, slots, targetDevices(book, tell.target, targets));
+    if (question) questions.push(question);
   }
-  const devices = target.devices.filter(({ voice }) => voice !== "barred").map(({ id }) => id);
-  if (devices.length === 0)
+  if (questions.length === 0) {
     return { result: "unfit", reason: "there is nothing of the kind there" };
-  const settled = { result: "tell", slots, targets } as const;
-  if (tell.form === "value") {
-    return {
-      ...settled,
-      question: { form: "value", devices, property: toRead(tell, slots)[0] ?? "" },
-    };
   }
-  const state = typeof tell.state === "string" ? tell.state : slots[tell.state.slot]?.words;
-  const question = { form: tell.form, devices, state: state ?? "", tests: testsOf(tell, slots) };
-  return { ...settled, question };
+  return { result: "tell", slots, targets, questions };
 }

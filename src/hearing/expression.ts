@@ -1,6 +1,7 @@
 import type { Match } from "../automaton/chart.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import type { LanguagePack } from "../language/pack.ts";
+import type { TargetWords } from "../language/vocabulary.ts";
 import { splitWords } from "../language/words.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { type Trie, createTrie } from "../lexicon/trie.ts";
@@ -19,21 +20,23 @@ export type TargetExpression =
       place?: PlaceExpression;
     }
   | { target: "everything"; place?: PlaceExpression }
-  | { target: "here" }
+  | { target: "here" | "there" }
+  /** What was spoken of last. */
+  | { target: "it" }
   /** A name, of whose bearers only those in a place are meant. */
   | { target: "within"; of: TargetExpression & { target: "named" }; place: PlaceExpression }
   | { target: "list"; items: readonly TargetExpression[] }
   | { target: "except"; from: TargetExpression; without: TargetExpression };
 
-/** A place by its name, or where the speaker stands. */
-export type PlaceExpression = "here" | readonly Holder[];
+/** A place by its name, where the speaker stands, or where what was spoken of last is. */
+export type PlaceExpression = "here" | "there" | readonly Holder[];
 
 interface Found {
   end: number;
   expression: TargetExpression;
 }
 
-type Connective = "all" | "everything" | "here" | "inPlace" | "and" | "except";
+type Connective = keyof TargetWords;
 
 interface Noun {
   kind: string;
@@ -77,7 +80,9 @@ export function createTargetReader(
     };
     const places = (from: number): { end: number; place: PlaceExpression }[] => {
       const found: { end: number; place: PlaceExpression }[] = [];
-      for (const end of connective("here", from)) found.push({ end, place: "here" });
+      for (const place of ["here", "there"] as const) {
+        for (const end of connective(place, from)) found.push({ end, place });
+      }
       for (const { end, holders } of named(from)) {
         const place = holders.filter(({ entity }) => isPlace(entity.type));
         if (place.length > 0) found.push({ end, place });
@@ -135,8 +140,8 @@ export function createTargetReader(
           found.push({ end: after, expression: { target: "everything", place } });
         }
       }
-      for (const end of connective("here", from)) {
-        found.push({ end, expression: { target: "here" } });
+      for (const target of ["here", "there", "it"] as const) {
+        for (const end of connective(target, from)) found.push({ end, expression: { target } });
       }
       return found;
     };
@@ -203,7 +208,7 @@ export function createTargetReader(
 
 /** The place that an expression names, or undefined when it names something else. */
 export function placeOf(expression: TargetExpression): PlaceExpression | undefined {
-  if (expression.target === "here") return "here";
+  if (expression.target === "here" || expression.target === "there") return expression.target;
   if (expression.target !== "named") return undefined;
   const places = expression.holders.filter(({ entity }) => isPlace(entity.type));
   return places.length > 0 ? places : undefined;

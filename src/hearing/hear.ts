@@ -1,17 +1,21 @@
 import { prepareUtterance } from "../automaton/utterance.ts";
 import { matchLanguage } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
-import type { Phrasebook } from "../phrasebook/model.ts";
+import type { Device, Phrasebook } from "../phrasebook/model.ts";
+import type { State } from "../phrasebook/property.ts";
 import { parseLocal } from "../time/local.ts";
 import { compose } from "./compose.ts";
 import { type Conclusion, conclude } from "./conclude.ts";
 import type { HearContext } from "./context.ts";
 import { listEffects } from "./describe.ts";
+import { statesAfter } from "./effects.ts";
+import { devicesAbout } from "./about.ts";
 import type { Engine } from "./engine.ts";
 import { nearMisses } from "./near.ts";
 import type { Heard, HeardBase, Why } from "./outcome.ts";
 import { outcomeVersion } from "./outcome.ts";
-import { type Speech, replyTo } from "./spoken.ts";
+import { replyTo } from "./spoken.ts";
+import type { Understood } from "./understand.ts";
 import { explain } from "./why.ts";
 
 /**
@@ -22,7 +26,7 @@ export function hearUtterance(
   book: Phrasebook,
   engineFor: (language: string) => Engine,
   text: string,
-  { at, language: tag, time, chosen, states = () => undefined }: HearContext,
+  { at, language: tag, time, chosen, it, said, states = () => undefined }: HearContext,
 ): Heard {
   const language = homeLanguage(book, tag);
   const engine = engineFor(language);
@@ -30,17 +34,34 @@ export function hearUtterance(
   const utterance = prepareUtterance(text, words, engine.lexicon, engine.small);
   const room = at === undefined ? undefined : book.voicepoints.get(at)?.room;
   const now = time === undefined ? undefined : parseLocal(time);
-  const composition = compose(book, engine, utterance, { room, time: now, chosen });
+  const stateOf = (id: string): State => states(id) ?? startOf(book.devices.get(id));
+  const place = { ...(at === undefined ? {} : { at }), ...(time === undefined ? {} : { time }) };
+  const speaker = {
+    room,
+    time: now,
+    chosen,
+    it,
+    said,
+    context: { language, state: stateOf, ...place },
+  };
+  const composition = compose(book, engine, utterance, speaker);
   const { commands, other } = composition;
-  const speech = { book, pack: engine.pack, language, states };
+  const speak = (conclusion: Conclusion): string => {
+    const effects = "effects" in conclusion ? conclusion.effects : [];
+    const after = statesAfter(book, states, effects);
+    return replyTo({ book, pack: engine.pack, language, states: after }, conclusion);
+  };
   const first = conclude(book, commands, language, now);
-  const outcome = other ? either(speech, first, conclude(book, other, language, now)) : first;
+  const outcome = other
+    ? either(speak, first, conclude(book, other, language, now), chosen)
+    : first;
   return new Hearing(
     outcome,
     text,
     language,
     at,
-    (conclusion) => replyTo(speech, conclusion),
+    speak,
+    () => commands.flatMap(({ understood }) => aboutOf(understood)),
     () => {
       const isUnheard =
         outcome.outcome === "unknown" &&
@@ -52,16 +73,30 @@ export function hearUtterance(
 }
 
 /** Two ways to part an utterance into commands: one outcome where both come to the same. */
-function either(speech: Speech, first: Conclusion, second: Conclusion): Conclusion {
+function either(
+  speak: (conclusion: Conclusion) => string,
+  first: Conclusion,
+  second: Conclusion,
+  chosen: string | undefined,
+): Conclusion {
   if (!("effects" in first) || !("effects" in second)) return "effects" in first ? first : second;
   const effectsOf = (conclusion: typeof first): string => listEffects(conclusion.effects).join();
   if (effectsOf(first) === effectsOf(second)) return first;
-  const choices = [first, second].map((conclusion) => ({
-    label: replyTo(speech, { ...conclusion, outcome: "act" }).replace(/\.$/u, ""),
+  const choices = [first, second].map((conclusion, index) => ({
+    id: `way ${index + 1}`,
+    label: speak({ ...conclusion, outcome: "act" }).replace(/\.$/u, ""),
     intent: conclusion.intent,
     effects: conclusion.effects,
   }));
-  return { outcome: "unsure", choices };
+  const picked = choices.findIndex(({ id }) => id === chosen);
+  return [first, second][picked] ?? { outcome: "unsure", choices };
+}
+
+/** What a command is about, if there is one meaning. */
+function aboutOf({ ranked }: Understood): string[] {
+  const kept = ranked.filter((each) => each.kept);
+  const [only] = kept;
+  return only && kept.length === 1 ? devicesAbout(only.reading) : [];
 }
 
 /**
@@ -75,6 +110,7 @@ class Hearing implements HeardBase {
   readonly #conclusion: Conclusion;
   readonly #at: string | undefined;
   readonly #replyTo: (conclusion: Conclusion) => string;
+  readonly #about: () => readonly string[];
   readonly #explain: () => Why;
 
   constructor(
@@ -83,6 +119,7 @@ class Hearing implements HeardBase {
     language: string,
     at: string | undefined,
     replyTo: (conclusion: Conclusion) => string,
+    about: () => readonly string[],
     explain: () => Why,
   ) {
     this.text = text;
@@ -92,6 +129,7 @@ class Hearing implements HeardBase {
     this.#conclusion = conclusion;
     this.#at = at;
     this.#replyTo = replyTo;
+    this.#about = about;
     this.#explain = explain;
   }
 
@@ -102,11 +140,12 @@ class Hearing implements HeardBase {
       return this as HeardBase as Heard;
     }
     return new Hearing(
-      { ...conclusion, outcome: "act" },
+      { ...conclusion, outcome: "act", granted: conclusion.outcome },
       this.text,
       this.language,
       this.#at,
       this.#replyTo,
+      this.#about,
       this.#explain,
     ) as HeardBase as Heard;
   }
@@ -115,13 +154,23 @@ class Hearing implements HeardBase {
     return this.#replyTo(this.#conclusion);
   }
 
+  get about(): readonly string[] {
+    return [...new Set(this.#about())];
+  }
+
   get why(): Why {
     return this.#explain();
   }
 
   toJSON(): object {
-    return Object.assign({}, this, { reply: this.reply, why: this.why });
+    return Object.assign({}, this, { reply: this.reply, about: this.about, why: this.why });
   }
+}
+
+/** What a device starts with. */
+function startOf(device: Device | undefined): State {
+  const values = [...(device?.properties ?? [])].map(([name, schema]) => [name, schema.default]);
+  return Object.fromEntries(values) as State;
 }
 
 function homeLanguage({ languages }: Phrasebook, tag: string | undefined): string {

@@ -1,3 +1,4 @@
+import type { Step } from "../phrasebook/model.ts";
 import type { Value } from "../phrasebook/property.ts";
 import type { StateTest } from "../phrasebook/state-words.ts";
 import type { Position } from "../source/position.ts";
@@ -40,8 +41,9 @@ export interface HeardCommand {
   slots: Readonly<Record<string, SlotValue>>;
   effects: readonly Effect[];
   skipped: readonly Skipped[];
-  question?: Question;
+  questions?: readonly Question[];
   runs?: string;
+  steps?: readonly Step[];
   when?: When;
 }
 
@@ -61,6 +63,8 @@ export type Question =
 export interface Skipped {
   device: string;
   reason: string;
+  /** What voice needs for it, where that is the reason. */
+  needs?: "confirm" | "code";
 }
 
 /** What hearing an utterance comes to. */
@@ -77,6 +81,8 @@ export interface HeardBase {
   at?: string;
   /** What is said back; for `act`, once everything has worked. */
   readonly reply: string;
+  /** Ids of the devices that it is about: what "it" stands for in what is said next. */
+  readonly about: readonly string[];
   readonly why: Why;
 }
 
@@ -93,8 +99,12 @@ export interface HeardAct extends HeardBase {
   commands?: readonly HeardCommand[];
   /** The intent or routine whose steps the home has to run to know what they come to. */
   runs?: string;
+  /** These steps, where a function computed them. */
+  steps?: readonly Step[];
   /** When these steps are to begin. */
   when?: When;
+  /** What was given before it became something to do: a yes, or the code. */
+  granted?: "confirm" | "code";
 }
 
 /** One meaning, and effects that wait: for a yes, or for the spoken code. */
@@ -108,6 +118,7 @@ export interface HeardGuarded extends HeardBase {
   skipped: readonly Skipped[];
   commands?: readonly HeardCommand[];
   runs?: string;
+  steps?: readonly Step[];
   when?: When;
 }
 
@@ -116,8 +127,8 @@ export interface HeardAnswer extends HeardBase {
   outcome: "answer";
   intent: string;
   slots: Readonly<Record<string, SlotValue>>;
-  /** What was asked, if it was a question about states. */
-  question?: Question;
+  /** What was asked, if it was about states. */
+  questions?: readonly Question[];
   commands?: readonly HeardCommand[];
 }
 
@@ -140,7 +151,7 @@ export interface HeardUnsure extends HeardBase {
 export interface Choice {
   /** What to call it when asking. */
   label: string;
-  /** The id of what would be meant, where a name stands for several things. */
+  /** What `chosen` is to be for it to be meant: the id of a device or an intent. */
   id?: string;
   intent: string;
   effects: readonly Effect[];
@@ -165,6 +176,8 @@ export interface SlotValue {
   words: string;
   /** Said as a part of a whole: 0.5 for "half". */
   part?: number;
+  /** Said as "it" or "there": by what was spoken of before. */
+  leans?: true;
 }
 
 /** Everything that led to an outcome. */

@@ -1,24 +1,27 @@
 import type { Intent, Order, Step, TellStep, ValueReference } from "../phrasebook/model.ts";
 
-/** What an intent comes to, worked out once: what it orders, asks, and asks of its targets. */
-export interface Plan {
+/** What steps come to, worked out once: what they order, tell, and need. */
+export interface StepsPlan {
   orders: readonly Order[];
-  tell: TellStep | undefined;
+  tells: readonly TellStep[];
   /** Steps whose effects are only known as they are done. */
   program: readonly Step[] | undefined;
-  /** Slots that its steps need beside those of orders. */
+  /** Slots that they need beside those of orders. */
   needs: readonly string[];
+}
+
+/** What an intent comes to, and what it asks of its targets. */
+export interface Plan extends StepsPlan {
   /** Slots that may be left unsaid, and with them what uses them. */
   optional: ReadonlySet<string>;
   /** By target slot: the properties and actions that whatever fills it must have. */
   asked: ReadonlyMap<string, { properties: readonly string[]; actions: readonly string[] }>;
 }
 
-export function planIntent({ steps, slots, routine }: Intent): Plan {
-  const every = everyStep(steps);
-  const orders = every.flatMap((step) => (step.step === "order" ? step.orders : []));
+export function planIntent({ steps, slots, routine, compute }: Intent): Plan {
+  const plan = planSteps(steps);
   const asked = new Map<string, { properties: string[]; actions: string[] }>();
-  for (const order of orders) {
+  for (const order of plan.orders) {
     if (order.target.refer !== "slot") continue;
     const of = asked.get(order.target.slot) ?? { properties: [], actions: [] };
     if (order.order === "call") of.actions.push(order.action);
@@ -26,20 +29,29 @@ export function planIntent({ steps, slots, routine }: Intent): Plan {
     asked.set(order.target.slot, of);
   }
   const optional = new Set([...slots.values()].flatMap((slot) => (slot.optional ? slot.name : [])));
-  // A routine has a condition and runs of its own that only the home knows.
-  const program = routine || isProgram(steps) ? steps : undefined;
   return {
-    orders,
-    tell: steps.find((step) => step.step === "tell"),
-    program,
-    needs: slotsIn(every),
+    ...plan,
+    // A routine has a condition and runs of its own that only the home knows.
+    program: routine ? steps : plan.program,
+    // A function may use any of its slots.
+    needs: compute ? [...slots.keys()] : plan.needs,
     optional,
     asked,
   };
 }
 
+export function planSteps(steps: readonly Step[]): StepsPlan {
+  const every = everyStep(steps);
+  return {
+    orders: every.flatMap((step) => (step.step === "order" ? step.orders : [])),
+    tells: every.flatMap((step) => (step.step === "tell" ? [step] : [])),
+    program: isProgram(steps) ? steps : undefined,
+    needs: slotsIn(every),
+  };
+}
+
 /** Steps with the steps within them, in every branch. */
-function everyStep(steps: readonly Step[]): Step[] {
+export function everyStep(steps: readonly Step[]): Step[] {
   return steps.flatMap((step): Step[] => {
     switch (step.step) {
       case "if":
@@ -64,8 +76,13 @@ function slotsIn(steps: readonly Step[]): string[] {
   });
 }
 
-/** Whether what steps come to is only known as they are done: there are waits, states or choices. */
-export function isProgram(steps: readonly Step[]): boolean {
+/**
+ * Whether what steps come to is only known as they are done: there are waits, states or choices, or
+ * something is told after something was done.
+ */
+function isProgram(steps: readonly Step[]): boolean {
+  const sorts = new Set(steps.map(({ step }) => step));
+  if (sorts.has("order") && sorts.has("tell")) return true;
   return steps.some(
     (step) =>
       (step.step !== "order" && step.step !== "tell") ||

@@ -1,5 +1,6 @@
 import type { Reading } from "./evaluate.ts";
 import type { Effect } from "./outcome.ts";
+import type { Speaker } from "./targets.ts";
 
 interface RankRule {
   /** Why a reading with a lower score is dropped. */
@@ -43,7 +44,7 @@ export interface Ranked {
 }
 
 /** Ranks readings. Those that are kept are equal by every rule and differ in what they mean. */
-export function rankReadings(readings: readonly Reading[], room: string | undefined): Ranked[] {
+export function rankReadings(readings: readonly Reading[], { room, chosen }: Speaker): Ranked[] {
   let best = [...readings];
   const dropped: Ranked[] = [];
   for (const { lost, score } of rules) {
@@ -66,6 +67,13 @@ export function rankReadings(readings: readonly Reading[], room: string | undefi
     const key = meaningKey(reading);
     if (distinct.has(key)) dropped.push({ reading, kept: false, rule: "means the same" });
     else distinct.set(key, reading);
+  }
+  const [picked, another] = [...distinct.values()].filter(({ intent }) => intent.id === chosen);
+  if (picked && !another && distinct.size > 1) {
+    for (const reading of distinct.values()) {
+      if (reading !== picked) dropped.push({ reading, kept: false, rule: "another was chosen" });
+    }
+    return [{ reading: picked, kept: true, rule: "chosen" }, ...dropped.reverse()];
   }
   const rule = distinct.size > 1 ? "nothing decides between these" : "first by rank";
   const kept = [...distinct.values()].map((reading) => ({ reading, kept: true, rule }));
@@ -92,7 +100,7 @@ function meaningKey({ meaning, intent }: Reading): string {
       return effects.length > 0 ? `do ${effects.join()}` : `answer ${intent.id}`;
     }
     case "tell":
-      return `tell ${JSON.stringify(meaning.question)}`;
+      return `tell ${JSON.stringify(meaning.questions)}`;
     case "choices":
       return `choices ${meaning.options.map(({ value }) => value).join()}`;
     case "missing":

@@ -1,7 +1,7 @@
 import type { LanguagePack } from "../language/pack.ts";
 import { type DurationUnit, durationUnits } from "../language/times.ts";
-import type { Intent, Nameable, Phrasebook } from "../phrasebook/model.ts";
-import { answerQuestion } from "./answer.ts";
+import type { Intent, Nameable, Phrasebook, Reply } from "../phrasebook/model.ts";
+import { answerQuestion, printValue } from "./answer.ts";
 import type { Conclusion } from "./conclude.ts";
 import type { HearContext } from "./context.ts";
 import { nameIn } from "./names.ts";
@@ -16,17 +16,21 @@ export interface Speech {
   states: NonNullable<HearContext["states"]>;
 }
 
-/** What is said back to an outcome. */
-export function replyTo(speech: Speech, outcome: Conclusion): string {
+const nothing: Failed = new Set();
+
+/** What is said back to an outcome, some devices of which may not have answered. */
+export function replyTo(speech: Speech, outcome: Conclusion, failed: Failed = nothing): string {
   const { book, pack, language } = speech;
   switch (outcome.outcome) {
     case "answer":
     case "act": {
       if (outcome.commands) {
-        return outcome.commands.map((command) => replyToCommand(speech, command)).join(" ");
+        const replies = outcome.commands.map((each) => replyToCommand(speech, each, failed));
+        return replies.join(" ");
       }
-      const effects = outcome.outcome === "act" ? outcome.effects : [];
-      return replyToCommand(speech, { ...outcome, effects, skipped: [] });
+      const isAct = outcome.outcome === "act";
+      const [effects, skipped] = isAct ? [outcome.effects, outcome.skipped] : [[], []];
+      return replyToCommand(speech, { ...outcome, effects, skipped }, failed);
     }
     case "ask": {
       const slot = book.intents.get(outcome.intent)?.slots.get(outcome.slot);
@@ -47,21 +51,156 @@ export function replyTo(speech: Speech, outcome: Conclusion): string {
   }
 }
 
-function replyToCommand(speech: Speech, command: HeardCommand): string {
+function replyToCommand(speech: Speech, command: HeardCommand, failed: Failed): string {
   const { book, pack, language, states } = speech;
-  if (command.question) return answerQuestion(book, pack, language, command.question, states);
-  const intent: Intent | undefined = book.intents.get(command.intent);
-  const own = replyIn(intent?.reply ?? new Map(), language);
-  const variables = Object.fromEntries(
-    Object.entries(command.slots).map(([name, slot]) => [name, spokenValue(slot)]),
-  );
-  const reply = formatReply(own?.text ?? pack.replies.act, language, variables);
+  if (command.questions) {
+    const answers = command.questions.map((each) =>
+      answerQuestion(book, pack, language, each, states),
+    );
+    return answers.join(" ");
+  }
+  const intent = book.intents.get(command.intent);
+  const ids = new Set(command.effects.map(({ device }) => device));
+  const results = {
+    done: [...ids].filter((id) => !failed.has(id)),
+    failed: [...ids].filter((id) => failed.has(id)),
+    skipped: command.skipped.map(({ device }) => device),
+  };
+  const hasFailed = results.failed.length > 0;
+  const speak = (replies: ReadonlyMap<string, Reply> | undefined): string | undefined => {
+    const reply = replies && replyIn(replies, language);
+    const values = slotVariables(
+      speech,
+      intent,
+      command.slots,
+      hasFailed ? results.done : undefined,
+    );
+    return reply && speakReply(speech, reply, values, results);
+  };
+  const own = hasFailed && intent?.failed.size ? speak(intent.failed) : undefined;
+  if (own !== undefined) return own;
+  const reply = speak(intent?.reply) ?? pack.replies.act;
+  const isOurs = replyIn(intent?.reply ?? new Map<string, Reply>(), language)?.origin;
+  const left = isOurs === "phrasebook" ? [] : leftOut(book, command, results.done);
+  const whole = told(speech, reply, results, left);
   const when = command.when ?? command.effects[0]?.when;
-  return when ? withWhen(speech, when, reply) : reply;
+  return when ? withWhen(speech, when, whole) : whole;
 }
 
-function spokenValue({ value, words }: SlotValue): string | number | boolean {
-  return typeof value === "number" ? value : words || value;
+/** Ids of devices that did not answer. */
+export type Failed = ReadonlySet<string>;
+
+/** What came of a command: ids of devices. */
+export interface Results {
+  done: readonly string[];
+  failed: readonly string[];
+  skipped: readonly string[];
+}
+
+/** A reply that is true of what was done, with what was not done after it. */
+export function told(
+  speech: Speech,
+  reply: string,
+  { done, failed }: Results,
+  left: readonly string[] = [],
+): string {
+  const { replies } = speech.pack;
+  let whole = reply;
+  if (failed.length > 0) {
+    const text = done.length > 0 ? replies.partly : replies.failed;
+    const names = countDevices(speech, failed);
+    whole = formatReply(text, speech.language, { names, reply, count: failed.length });
+  }
+  if (left.length === 0) return whole;
+  const names = countDevices(speech, left);
+  return formatReply(replies.leftOut, speech.language, { names, reply: whole });
+}
+
+/**
+ * Devices whose being left out makes a reply untrue that does not tell it: those that voice needs
+ * more for, and those of a kind with what was done. That "everything off" means no sensor is plain.
+ */
+function leftOut(
+  book: Phrasebook,
+  { skipped }: HeardCommand,
+  done: readonly string[],
+): readonly string[] {
+  const kinds = new Set(done.map((id) => book.devices.get(id)?.kind));
+  const left = skipped.filter(({ device: id, needs }) => {
+    const device = book.devices.get(id);
+    return device?.voice !== "barred" && (needs !== undefined || kinds.has(device?.kind));
+  });
+  return [...new Set(left.map(({ device }) => device))];
+}
+
+/** A reply of the phrasebook or the vocabulary, with what it may speak of. */
+export function speakReply(
+  speech: Speech,
+  { text, states }: Reply,
+  slots: Readonly<Record<string, unknown>>,
+  { done, failed, skipped }: Results,
+): string {
+  const { book, pack, language } = speech;
+  const variables: Record<string, unknown> = { ...slots };
+  for (const [name, ids] of Object.entries({ done, failed, skipped })) {
+    variables[name] ??= namesOf(speech, ids);
+    variables[`${name}Count`] ??= ids.length;
+  }
+  for (const { variable, device: id, property } of states) {
+    const value = speech.states(id)?.[property] ?? "";
+    const device = book.devices.get(id);
+    // Numbers are left to the reply, which may choose by them or format them.
+    variables[variable] =
+      typeof value === "number" || !device
+        ? value
+        : printValue(pack, language, device, property, value);
+  }
+  return formatReply(text, language, variables);
+}
+
+/**
+ * Slots as replies speak of them: numbers to choose by, and the words that were said for others.
+ *
+ * @param done What was done of it, where that is not all; it takes the place of what was named.
+ */
+export function slotVariables(
+  speech: Speech,
+  intent: Pick<Intent, "slots"> | undefined,
+  slots: Readonly<Record<string, SlotValue>>,
+  done?: readonly string[],
+): Record<string, string | number | boolean> {
+  const variables: Record<string, string | number | boolean> = {};
+  for (const [name, { value, words, leans }] of Object.entries(slots)) {
+    const slot = intent?.slots.get(name);
+    if (slot?.type === "target" && slot.narrows === undefined) {
+      const ids = done && done.length > 0 ? done : String(value).split(" ");
+      const isNamed = words !== "" && leans === undefined && done === undefined;
+      variables[name] = isNamed ? words : countDevices(speech, ids);
+    } else if (typeof value !== "number") variables[name] = words || value;
+    else variables[name] = slot?.type === "duration" ? spokenDuration(speech.pack, value) : value;
+  }
+  return variables;
+}
+
+/** Names that are listed; more devices are counted. */
+const mostNamed = 3;
+
+/** Devices by their names, or by how many there are: "five lights". */
+export function countDevices(speech: Speech, ids: readonly string[]): string {
+  const { book, pack } = speech;
+  if (ids.length <= mostNamed) return namesOf(speech, ids);
+  const [kind, other] = new Set(ids.map((id) => book.devices.get(id)?.kind ?? ""));
+  const noun = other === undefined ? pack.kinds[kind ?? ""]?.many[0] : undefined;
+  return `${pack.numbers.cardinal(ids.length)} ${noun ?? pack.replies.devices}`;
+}
+
+function namesOf({ book, language }: Speech, ids: readonly string[]): string {
+  const names = ids.map((id) => {
+    const entity: Nameable | undefined =
+      book.devices.get(id) ?? book.groups.get(id) ?? book.rooms.get(id) ?? book.zones.get(id);
+    return (entity && nameIn(book, entity, language)) ?? id;
+  });
+  return new Intl.ListFormat(language, { type: "conjunction" }).format(names);
 }
 
 /** A reply with the when of its command before it. */

@@ -1,4 +1,5 @@
 import type { Device, Nameable, Phrasebook, TargetSlot } from "../phrasebook/model.ts";
+import type { StepInput } from "../phrasebook/schema.ts";
 import type { LocalTime } from "../time/local.ts";
 import type { PlaceExpression, TargetExpression } from "./expression.ts";
 import type { Holder } from "./names.ts";
@@ -41,10 +42,16 @@ export interface Asked {
 /** Where the speaker stands. */
 export interface Speaker {
   room: string | undefined;
+  /** What functions that compute steps are given, beside slots. */
+  context: Omit<StepInput, "slots">;
   /** What time it is there, if that is known. */
   time?: LocalTime | undefined;
   /** What a name that stands for several things was said to mean. */
   chosen?: string | undefined;
+  /** Ids of the devices that were spoken of last. */
+  it?: readonly string[] | undefined;
+  /** Words said for a slot when it was asked for. */
+  said?: Readonly<Record<string, string>> | undefined;
 }
 
 /** The devices under a device, group, room or zone, each once, in the order of the phrasebook. */
@@ -102,6 +109,19 @@ function resolveExpression(
         return { result: "unfit", reason: "nobody knows where here is" };
       return bulkOf("here", devicesIn(book, "here", speaker), asked);
     }
+    case "there":
+    case "it": {
+      const before = spokenOf(book, speaker);
+      if (before.length === 0) {
+        return { result: "unfit", reason: `nobody knows what "${expression.target}" is` };
+      }
+      if (expression.target === "there") {
+        return bulkOf("there", devicesIn(book, "there", speaker), asked);
+      }
+      const [only] = before;
+      const label = before.length === 1 && only?.names[0] ? only.names[0].text : "it";
+      return bulkOf(label, before, asked, before.length === 1);
+    }
     case "within": {
       const there = new Set<Nameable>(devicesIn(book, expression.place, speaker));
       const holders = expression.of.holders.filter(({ entity }) => there.has(entity));
@@ -115,7 +135,7 @@ function resolveExpression(
 }
 
 function isNamed(expression: TargetExpression): boolean {
-  if (expression.target === "everything" || expression.target === "here") return false;
+  if (["everything", "here", "there"].includes(expression.target)) return false;
   if (expression.target !== "named") return true;
   return expression.holders.some(({ entity: { type } }) => type === "device" || type === "group");
 }
@@ -205,11 +225,21 @@ function resolveKind(
 function devicesIn(
   book: Phrasebook,
   place: PlaceExpression | undefined,
-  { room }: Speaker,
+  speaker: Speaker,
 ): Device[] {
-  if (place === undefined) return [...book.devices.values()];
-  if (place === "here") return [...book.devices.values()].filter((device) => device.room === room);
+  const all = [...book.devices.values()];
+  if (place === undefined) return all;
+  if (place === "here") return all.filter(({ room }) => room === speaker.room);
+  if (place === "there") {
+    const rooms = new Set(spokenOf(book, speaker).flatMap(({ room }) => room ?? []));
+    return all.filter(({ room }) => room !== undefined && rooms.has(room));
+  }
   return [...new Set(place.flatMap(({ entity }) => devicesOf(book, entity)))];
+}
+
+/** The devices that were spoken of last. */
+function spokenOf(book: Phrasebook, { it = [] }: Speaker): Device[] {
+  return it.flatMap((id) => book.devices.get(id) ?? []);
 }
 
 /** The first reason that names nothing voice is barred from: reasons are spoken. */

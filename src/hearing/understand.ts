@@ -31,10 +31,9 @@ export function understand(
   const paths = findPaths(engine.network, chart, utterance, starts, ends);
   const readings: Reading[] = [];
   for (const path of paths.found) {
-    const reading = evaluatePath(book, engine, utterance, path, speaker);
-    if (reading) readings.push(reading);
+    readings.push(...evaluatePath(book, engine, utterance, path, speaker));
   }
-  return { utterance, chart, paths, starts, ends, ranked: rankReadings(readings, speaker.room) };
+  return { utterance, chart, paths, starts, ends, ranked: rankReadings(readings, speaker) };
 }
 
 /** The best reading, if the words come to something that a home with these devices can mean. */

@@ -2,7 +2,7 @@ import { createForms } from "../hearing/forms.ts";
 import { guard } from "../hearing/access.ts";
 import type { HearContext } from "../hearing/context.ts";
 import { describeOutcome } from "../hearing/describe.ts";
-import type { Effect, Heard, HeardGuarded } from "../hearing/outcome.ts";
+import type { Effect, Heard, HeardAsk, HeardGuarded, HeardUnsure } from "../hearing/outcome.ts";
 import { formatReply } from "../hearing/reply.ts";
 import { spokenDuration } from "../hearing/spoken.ts";
 import { english } from "../language/english.ts";
@@ -14,7 +14,8 @@ import { createLexicon } from "../lexicon/lexicon.ts";
 import { prepareUtterance } from "../automaton/utterance.ts";
 import type { AskStep } from "../phrasebook/model.ts";
 import type { Book } from "./book.ts";
-import type { Change, Home, Performed } from "./simulate.ts";
+import type { Change, Performed } from "./scene.ts";
+import type { Home } from "./simulate.ts";
 
 /** One turn of a conversation: what was said to the home, what it did, and what it says. */
 export interface Turn {
@@ -31,10 +32,18 @@ export interface Conversation {
   say: (text: string) => Turn;
 }
 
+/** What was said in answer to questions about a command. */
+type Answered = Pick<HearContext, "chosen" | "said">;
+
 /** What the home waits to be told. */
 type Open =
   | { open: "confirm" | "code"; heard: HeardGuarded }
-  | { open: "choice"; heard: Heard & { outcome: "unsure" } };
+  | { open: "choice"; heard: HeardUnsure }
+  /** A slot that nothing was said for, and what was said for others that were asked for before. */
+  | { open: "slot"; heard: HeardAsk; said: Readonly<Record<string, string>> };
+
+/** Seconds in which a question is answered. */
+const answerTime = 30;
 
 /** Wrong codes in a row after which none is taken, and for how many seconds. */
 const mostWrong = 3;
@@ -54,17 +63,22 @@ export function createConversation(
   const language = context.language ?? book.languages[0] ?? "en";
   const pack = packFor(language) ?? english;
   const { sortOf, codeOf } = listenerFor(pack);
-  let open: Open | undefined;
-  let last: Heard | undefined;
+  let open: (Open & { until: number }) | undefined;
+  let last: { text: string; answered: Answered } | undefined;
   let undo: readonly Change[] = [];
+  let it: readonly string[] = [];
 
-  const listen = (text: string, chosen?: string): Heard =>
+  const ask = (question: Open): void => {
+    open = { ...question, until: home.elapsed() + answerTime };
+  };
+  const listen = (text: string, answered: Answered = {}): Heard =>
     book.hear(text, {
       ...context,
+      ...answered,
       language,
+      it,
       time: home.time(),
       states: home.state,
-      ...(chosen === undefined ? {} : { chosen }),
     });
   const speak = (text: string, variables = {}): string => formatReply(text, language, variables);
   const told = (heard: Heard, outcome: Turn["outcome"], reply: string): Turn => {
@@ -73,19 +87,25 @@ export function createConversation(
   };
 
   /** Does what was heard, or keeps it open where it needs an answer. */
-  const take = (heard: Heard): Turn => {
+  const take = (heard: Heard, answered: Answered = {}): Turn => {
     open = undefined;
+    if (heard.about.length > 0) it = heard.about;
+    const isNew = heard.outcome !== "unknown" && heard.outcome !== "answer";
+    if (isNew) last = { text: heard.text, answered };
     switch (heard.outcome) {
       case "confirm":
-        open = { open: "confirm", heard };
+        ask({ open: "confirm", heard });
         return told(heard, "confirm", heard.reply);
       case "code":
         if (home.elapsed() < home.codes.lockedUntil) return locked(heard);
-        open = { open: "code", heard };
+        ask({ open: "code", heard });
         return told(heard, "code", heard.reply);
       case "unsure":
-        open = { open: "choice", heard };
+        ask({ open: "choice", heard });
         return told(heard, "unsure", heard.reply);
+      case "ask":
+        ask({ open: "slot", heard, said: answered.said ?? {} });
+        return told(heard, "ask", heard.reply);
       case "act":
       case "answer":
         return act(heard);
@@ -96,10 +116,7 @@ export function createConversation(
   const act = (heard: Heard): Turn => {
     open = undefined;
     const performed = home.perform(heard);
-    if (heard.outcome === "act") {
-      last = heard;
-      undo = performed.changes;
-    }
+    if (heard.outcome === "act") undo = performed.changes;
     // Steps say their reply themselves, when they come to their end.
     if (!("runs" in heard)) {
       home.record({ event: "said", text: performed.reply, where: context.at ?? "everywhere" });
@@ -123,8 +140,11 @@ export function createConversation(
     if (waiting.open === "confirm") return sort === "yes" ? act(waiting.heard.grant()) : undefined;
     if (waiting.open === "choice") {
       const chosen = chooseFrom(waiting.heard, text, language, pack);
-      return chosen === undefined ? undefined : take(listen(waiting.heard.text, chosen));
+      return chosen === undefined
+        ? undefined
+        : take(listen(waiting.heard.text, { chosen }), { chosen });
     }
+    if (waiting.open === "slot") return fill(waiting, text, heard);
     const said = codeOf(text);
     if (said === undefined) return undefined;
     if (isSameCode(said, book.code ?? "")) {
@@ -132,6 +152,7 @@ export function createConversation(
       return act(waiting.heard.grant());
     }
     if (++home.codes.wrong < mostWrong) {
+      ask(waiting);
       return told(heard, "code", speak(pack.replies.wrongCode));
     }
     open = undefined;
@@ -140,11 +161,29 @@ export function createConversation(
     return locked(heard);
   };
 
+  /** Takes words for the slot that was asked for, unless they are a command of their own. */
+  const fill = (
+    { heard: asked, said: before }: Open & { open: "slot" },
+    text: string,
+    alone: Heard,
+  ): Turn | undefined => {
+    const said = { ...before, [asked.slot]: text };
+    const filled = listen(asked.text, { said });
+    if (filled.outcome === "ask" && filled.slot === asked.slot) return undefined;
+    if (filled.outcome !== "refuse") return take(filled, { said });
+    if (alone.outcome !== "unknown") return undefined;
+    // What cannot be is told, and may be said again.
+    ask({ open: "slot", heard: asked, said: before });
+    return told(filled, "refuse", filled.reply);
+  };
+
   return {
     say(text) {
+      if (open && home.elapsed() > open.until) open = undefined;
       const waiting = open;
       // Whatever may be a code is nobody's to read again, whether it was asked for or not.
-      const isCode = book.code !== undefined && codeOf(text) !== undefined;
+      const isCode =
+        book.code !== undefined && waiting?.open !== "slot" && codeOf(text) !== undefined;
       const heard = listen(isCode && waiting?.open === "code" ? "" : text);
       const at = context.at === undefined ? {} : { at: context.at };
       home.record({ event: "heard", text: isCode ? "…" : text, ...at, language });
@@ -165,9 +204,9 @@ export function createConversation(
         return take(heard);
       }
       if (sort === "again") {
-        return last
-          ? take(listen(last.text))
-          : told(heard, "unknown", speak(pack.replies.nothingToRepeat));
+        return last === undefined
+          ? told(heard, "unknown", speak(pack.replies.nothingToRepeat))
+          : take(listen(last.text, last.answered), last.answered);
       }
       if (sort === "undo") {
         return undoLast(heard);
@@ -194,11 +233,18 @@ export function createConversation(
       slots: {},
       effects: left,
       skipped: [],
+      about: [...new Set(left.map(({ device }) => device))],
     };
     const done: Heard = { ...back, outcome: "act", reply: speak(pack.replies.undone) };
-    if (access === "free") return take(done);
-    const reply = speak(pack.replies[access]);
-    return take({ ...back, outcome: access, reply, grant: () => done });
+    const before = last;
+    const turn = take(
+      access === "free"
+        ? done
+        : { ...back, outcome: access, reply: speak(pack.replies[access]), grant: () => done },
+    );
+    // "Again" repeats what was done, not that it was taken back.
+    last = before;
+    return turn;
   }
 }
 
@@ -287,7 +333,7 @@ function isSameCode(said: string, code: string): boolean {
 
 /** The choice that an answer names: by words of its own, or by its place. */
 function chooseFrom(
-  { choices }: Heard & { outcome: "unsure" },
+  { choices }: HeardUnsure,
   text: string,
   language: string,
   pack: LanguagePack,

@@ -1,6 +1,7 @@
+import { valuesOf } from "../hearing/effects.ts";
 import type { Effect } from "../hearing/outcome.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
-import type { DataSchema, State, Value } from "../phrasebook/property.ts";
+import type { State, Value } from "../phrasebook/property.ts";
 import type { StateStore } from "./states.ts";
 
 /** What a device made of an order. */
@@ -47,7 +48,7 @@ export function simulateDevices(
         if (fault.times === "once") faults.delete(device);
         return { ok: false, what: "failed" };
       }
-      const wanted = "call" in effect ? {} : valuesOf(book, store, effect);
+      const wanted = valuesOf(book, store.get(device), effect);
       const values = fault?.fault === "rounds" ? rounded(wanted, fault.to) : wanted;
       const slowness = fault?.fault === "slow" ? fault.seconds : 0;
       return { ok: true, values, takes: slowness + travel(book, store, device, values) };
@@ -77,29 +78,4 @@ function travel(
   if (kind !== "blind" && kind !== "gate") return 0;
   if (typeof to !== "number" || typeof from !== "number") return 0;
   return Math.ceil((Math.abs(to - from) / 100) * travelTime);
-}
-
-function valuesOf(
-  book: Phrasebook,
-  store: StateStore,
-  effect: Exclude<Effect, { call: string }>,
-): Readonly<Record<string, Value>> {
-  if ("set" in effect) return effect.set;
-  const isNudge = "nudge" in effect;
-  const values: Record<string, Value> = {};
-  for (const [property, amount] of Object.entries(isNudge ? effect.nudge : effect.scale)) {
-    const schema = book.devices.get(effect.device)?.properties.get(property);
-    const from = store.get(effect.device)[property];
-    if (!schema || typeof from !== "number") continue;
-    values[property] = landed(schema, isNudge ? from + amount : from * amount);
-  }
-  return values;
-}
-
-/** A relative change goes no further than the end of the range, and lands on a step. */
-export function landed(schema: DataSchema, wanted: number): number {
-  const step = schema.multipleOf ?? (schema.type === "integer" ? 1 : undefined);
-  const on = step === undefined ? wanted : Math.round(wanted / step) * step;
-  const within = Math.min(schema.maximum ?? on, Math.max(schema.minimum ?? on, on));
-  return Number(within.toPrecision(12));
 }

@@ -15,6 +15,8 @@ export type LogEvent =
   | { event: "changed"; device: string; property: string; from: Value; to: Value; by?: string }
   | { event: "called"; device: string; action: string; with?: Value; by?: string }
   | { event: "failed"; device: string; what: string; by?: string }
+  /** Something was not done although nothing was out of order: what it was, and why. */
+  | { event: "refused"; what: string; by?: string }
   | { event: "said"; text: string; where: string; by?: string }
   | { event: "notified"; person: string; text: string; tag?: string; by?: string }
   | { event: "sent"; to: string; text: string; method: string; retain: boolean; by?: string }
@@ -39,6 +41,8 @@ export function printEvent(event: LogEvent): string {
       return `${event.device} ${event.action}${event.with === undefined ? "" : ` “${event.with}”`}`;
     case "failed":
       return `${event.device} did not answer: ${event.what}`;
+    case "refused":
+      return `not done: ${event.what}`;
     case "said":
       return `said “${event.text}” (${event.where})`;
     case "notified":

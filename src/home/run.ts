@@ -1,6 +1,8 @@
 import { devicesOf } from "../hearing/targets.ts";
 import { targetDevices } from "../hearing/orders.ts";
-import type { Effect } from "../hearing/outcome.ts";
+import { accessTo } from "../hearing/access.ts";
+import type { Effect, Question, SlotValue } from "../hearing/outcome.ts";
+import { questionAbout } from "../hearing/question.ts";
 import { holds } from "../phrasebook/condition.ts";
 import type {
   AskStep,
@@ -10,31 +12,39 @@ import type {
   Order,
   Phrasebook,
   Reply,
+  Routine,
   SayStep,
   SendStep,
   Step,
   TargetReference,
 } from "../phrasebook/model.ts";
-import { type State, type Value, checkValue, otherValue } from "../phrasebook/property.ts";
+import type { VoiceAccess } from "../phrasebook/kinds.ts";
+import { type State, checkValue, landed, otherValue } from "../phrasebook/property.ts";
 import type { Conditions } from "../phrasebook/states.ts";
 import { valueOf } from "./arithmetic.ts";
-import { landed } from "./devices.ts";
 
 /** Steps on their way: what they were set off with, and what came of them so far. */
 export interface Run {
   /** The routine or intent whose steps they are. */
   of: string;
-  slots: Readonly<Record<string, Value>>;
+  slots: Readonly<Record<string, SlotValue>>;
   language: string;
   /** The voicepoint that set it off. */
   at?: string;
-  /** Whether somebody's voice did, so that guards hold within it. */
+  /** Whether somebody's voice did. */
   isSpoken: boolean;
+  /** What speech was granted when it was set off; guards hold beyond it. */
+  grant: Grant;
   done: Set<string>;
   failed: Set<string>;
+  /** Devices that were meant together with others and cannot do it. */
+  skipped: Set<string>;
   /** Routines that run within one another, so that a circle ends. */
   depth: number;
 }
+
+/** The strictest guard that was answered, or all of them where no speech or a trusted one is. */
+export type Grant = "free" | "confirm" | "code" | "all";
 
 /** What a run waits for. */
 export type Pause = { pause: "wait"; seconds: number } | { pause: "ask"; step: AskStep };
@@ -48,6 +58,11 @@ export interface World {
   state: (device: string) => State;
   /** Whether the device answered. */
   order: (effect: Effect, run: Run) => boolean;
+  /** An order goes beyond what was granted. */
+  refuse: (device: string, needs: VoiceAccess, run: Run) => void;
+  /** The steps of a routine, which a function may compute; undefined when that fails. */
+  stepsOf: (routine: Routine, run: Run) => readonly Step[] | undefined;
+  tell: (question: Question, run: Run) => void;
   say: (step: SayStep, run: Run) => void;
   notify: (step: NotifyStep, run: Run) => void;
   send: (step: SendStep, run: Run) => void;
@@ -86,8 +101,11 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
   switch (step.step) {
     case "order":
       return step.orders.map((order) => doOrder(world, run, order)).every((worked) => worked);
-    case "tell":
-      return true;
+    case "tell": {
+      const question = questionAbout(step, run.slots, devicesFor(book, step.target, run));
+      if (question) world.tell(question, run);
+      return question !== undefined;
+    }
     case "say":
       world.say(step, run);
       return true;
@@ -121,13 +139,19 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
       return yield* doSteps(world, run, answer?.steps ?? step.silence);
     }
     case "run": {
-      const id = step.routine.refer === "slot" ? run.slots[step.routine.slot] : step.routine.id;
+      const id =
+        step.routine.refer === "slot" ? run.slots[step.routine.slot]?.value : step.routine.id;
       const routine = book.routines.get(String(id));
       if (!routine?.enabled || run.depth >= deepest) return false;
       if (!holdsFor(routine.condition, state)) return true;
+      const steps = world.stepsOf(routine, run);
+      if (!steps) return false;
+      const { grant } = run;
       run.depth++;
+      if (routine.trusted) run.grant = "all";
       if (routine.moment.size > 0) world.moment(routine.moment, run);
-      const worked = yield* doSteps(world, run, routine.steps);
+      const worked = yield* doSteps(world, run, steps);
+      run.grant = grant;
       run.depth--;
       return worked;
     }
@@ -150,18 +174,33 @@ function doOrder(world: World, run: Run, order: Order): boolean {
   let ok = true;
   for (const device of devicesFor(world.book, order.target, run)) {
     const effect = effectFor(world, run, order, device);
-    if (effect === "unable") continue;
-    const worked = effect !== undefined && world.order(effect, run);
+    if (effect === "unable") {
+      run.skipped.add(device.id);
+      continue;
+    }
+    const worked =
+      effect !== undefined && isGranted(world, run, device, effect) && world.order(effect, run);
     (worked ? run.done : run.failed).add(device.id);
     ok &&= worked;
   }
   return ok;
 }
 
+const strictness: readonly VoiceAccess[] = ["free", "confirm", "code"];
+
+/** Whatever was worked out when it was set off, no order goes beyond what speech was granted. */
+function isGranted(world: World, run: Run, device: Device, effect: Effect): boolean {
+  if (run.grant === "all") return true;
+  const needs = accessTo(device, effect);
+  const isSo = needs !== "barred" && strictness.indexOf(needs) <= strictness.indexOf(run.grant);
+  if (!isSo) world.refuse(device.id, needs, run);
+  return isSo;
+}
+
 /** A slot was settled on ids when it was heard. */
 function devicesFor(book: Phrasebook, target: TargetReference, { slots }: Run): readonly Device[] {
   if (target.refer !== "slot") return targetDevices(book, target, new Map());
-  const ids = String(slots[target.slot] ?? "").split(" ");
+  const ids = String(slots[target.slot]?.value ?? "").split(" ");
   return ids.flatMap((id) => {
     const entity =
       book.devices.get(id) ?? book.groups.get(id) ?? book.rooms.get(id) ?? book.zones.get(id);

@@ -104,6 +104,15 @@ export interface OutcomeReplies {
   /** Nothing of it was done, or only a part; `$names` did not answer, `$reply` is for the rest. */
   failed: string;
   partly: string;
+  /** After `$reply`: `$names` were left out. */
+  leftOut: string;
+  /** Some of the steps of something came to nothing. */
+  notAll: string;
+  /** A routine does not start: as things are, or since it runs already. */
+  notNow: string;
+  running: string;
+  /** The noun for devices of several kinds, after a number. */
+  devices: string;
   /** In a conversation: an offer was turned down; a command was taken back, or none was there. */
   cancelled: string;
   undone: string;

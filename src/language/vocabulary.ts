@@ -90,6 +90,10 @@ export interface TargetWords {
   all: Said;
   everything: Said;
   here: Said;
+  /** What was spoken of last: "it", "them". */
+  it: Said;
+  /** Where what was spoken of last is: "there", "that room". */
+  there: Said;
   /** Between a thing and its place: "in", "im". */
   inPlace: Said;
   and: Said;

@@ -5,7 +5,18 @@ import { suiteSchema } from "../suites/schema.ts";
 /** JSON Schemas (draft 2020-12) of the files that people write, by name. */
 export function jsonSchemas(): Record<"phrasebook" | "suite", object> {
   return {
-    phrasebook: { title: "Calm Phrase phrasebook", ...z.toJSONSchema(phrasebookSchema) },
-    suite: { title: "Calm Phrase suite", ...z.toJSONSchema(suiteSchema) },
+    phrasebook: { title: "Calm Phrase phrasebook", ...schemaOf(phrasebookSchema) },
+    suite: { title: "Calm Phrase suite", ...schemaOf(suiteSchema) },
   };
+}
+
+function schemaOf(schema: z.ZodMiniType): object {
+  return z.toJSONSchema(schema, {
+    unrepresentable: "any",
+    override: ({ jsonSchema }) => {
+      // Functions are for definitions in TypeScript; a file has no place for them.
+      const options = jsonSchema.anyOf?.filter((option) => Object.keys(option).length > 0);
+      if (options) jsonSchema.anyOf = options;
+    },
+  });
 }

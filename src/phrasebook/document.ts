@@ -41,7 +41,7 @@ const mostNodes = 2_000_000;
 
 /** Reads a YAML 1.2 file. What can be read is kept even when other parts cannot. */
 export function readDocument(source: Source, findings: Finding[]): Document {
-  if ("definition" in source) return definitionDocument(source);
+  if ("definition" in source) return definitionDocument(source.path, source.definition);
   const { path: file, text } = source;
   const lines = indexLines(text);
   const position = (offset: number): Position => ({ file, ...lines.at(Math.max(0, offset)) });
@@ -131,7 +131,7 @@ export function writtenKeys({ value }: Document, path: Path): string[] {
 }
 
 /** A definition has no lines; its path in the object takes their place. */
-function definitionDocument({ path: file, definition }: SourceDefinition): Document {
+export function definitionDocument(file: string, definition: unknown): Document {
   const at = (path: Path): Position => {
     const place = path.map(String).join(".");
     return { file: place === "" ? file : `${file}#${place}`, line: 0, column: 0 };

@@ -3,11 +3,12 @@ import { type Context, type Entry, report } from "./context.ts";
 import { writtenKeys } from "./document.ts";
 import type { Fragment, Intent } from "./model.ts";
 import { dropTooLarge, offsetPosition, slotsReached } from "./references.ts";
-import { readReply, resultVariables } from "./replies.ts";
+import { readReply } from "./replies.ts";
 import { readPatterns } from "./said.ts";
 import type { IntentDefinition } from "./schema.ts";
 import { readSlots, slotDefault } from "./slots.ts";
-import { type Home, type KnownIds, readSteps } from "./steps.ts";
+import { readDo } from "./compute.ts";
+import type { Home, KnownIds } from "./steps.ts";
 
 /**
  * Reads an intent: its patterns, slots, steps and reply, each checked against the others.
@@ -32,9 +33,7 @@ export function readIntent(
   // A slot that could not be read has been reported; its uses are no further mistakes.
   const unread = new Set(writtenKeys(document, slotsPath).filter((name) => !slots.has(name)));
   const known = { slots, unread };
-  const steps = value.do
-    ? readSteps(context, document, [...path, "do"], value.do, home, known, ids)
-    : [];
+  const done = readDo(context, document, [...path, "do"], value.do, home, known, ids);
 
   const checked = context.origin === "vocabulary" ? [] : patterns;
   const reached = slotsReached(checked, fragments, (name) => slots.has(name));
@@ -52,7 +51,8 @@ export function readIntent(
   }
   for (const slot of own.values()) {
     if (reached.has(slot.name)) continue;
-    if (context.origin === "vocabulary" || slotDefault(slot) !== undefined) continue;
+    const isGiven = slotDefault(slot) !== undefined || slot.ask !== undefined;
+    if (context.origin === "vocabulary" || isGiven) continue;
     report(
       context,
       "unused-slot",
@@ -62,22 +62,16 @@ export function readIntent(
       { severity: "warning" },
     );
   }
-  const reply = readReply(context, document, [...path, "reply"], value.reply, [
-    ...slots.keys(),
-    ...unread,
-    ...resultVariables,
-  ]);
-  const failed = readReply(context, document, [...path, "failed"], value.failed, [
-    ...slots.keys(),
-    ...unread,
-    ...resultVariables,
-  ]);
-  if (!base) return { id, patterns, slots, steps, reply, failed, at };
+  const speakable = { slots: [...slots.keys(), ...unread], devices: home.devices };
+  const said = (key: "reply" | "failed") =>
+    readReply(context, document, [...path, key], value[key], speakable);
+  const [reply, failed] = [said("reply"), said("failed")];
+  if (!base) return { id, patterns, slots, ...done, reply, failed, at };
   return {
     ...base,
     patterns: [...base.patterns, ...patterns],
     slots,
-    steps: value.do ? steps : base.steps,
+    ...(value.do === undefined ? {} : done),
     reply: reply.size > 0 ? reply : base.reply,
     failed: failed.size > 0 ? failed : base.failed,
     at,

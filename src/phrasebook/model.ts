@@ -4,6 +4,7 @@ import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 import type { Kind, VoiceAccess } from "./kinds.ts";
 import type { DataSchema, Value } from "./property.ts";
+import type { StepInput } from "./schema.ts";
 import type { Conditions } from "./states.ts";
 
 /** A checked phrasebook: everything about one home's voice control. */
@@ -147,6 +148,8 @@ export interface Intent {
   patterns: readonly SpokenPattern[];
   slots: ReadonlyMap<string, Slot>;
   steps: readonly Step[];
+  /** Computes the steps instead, where a definition has a function for them. */
+  compute?: ComputedSteps;
   /** MessageFormat 2 sources by language. */
   reply: ReadonlyMap<string, Reply>;
   /** What is said instead when something did not work. */
@@ -173,10 +176,16 @@ export interface Routine {
   /** What is said first, before work that takes a while. */
   moment: ReadonlyMap<string, Reply>;
   steps: readonly Step[];
+  compute?: ComputedSteps;
   reply: ReadonlyMap<string, Reply>;
   failed: ReadonlyMap<string, Reply>;
   at: Position;
 }
+
+/** Steps that a function computes, held against the home like any that are written. */
+export type ComputedSteps = (
+  input: StepInput,
+) => { ok: true; steps: readonly Step[] } | { ok: false; problem: string };
 
 /** What sets a routine off, beside its phrases. */
 export type Trigger = { at: Position } & (
@@ -211,6 +220,9 @@ export type Days =
 
 export interface Reply {
   text: string;
+  /** The states that it speaks of: `{$glaze-sensor.humidity}`. */
+  states: readonly { variable: string; device: string; property: string }[];
+  origin: "phrasebook" | "vocabulary";
   at: Position;
 }
 

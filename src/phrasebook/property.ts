@@ -156,3 +156,11 @@ export function explainValueProblem(problem: ValueProblem): string {
     }
   }
 }
+
+/** A relative change goes no further than the end of the range, and lands on a step. */
+export function landed(schema: DataSchema, wanted: number): number {
+  const step = schema.multipleOf ?? (schema.type === "integer" ? 1 : undefined);
+  const on = step === undefined ? wanted : Math.round(wanted / step) * step;
+  const within = Math.min(schema.maximum ?? on, Math.max(schema.minimum ?? on, on));
+  return Number(within.toPrecision(12));
+}

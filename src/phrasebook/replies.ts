@@ -1,43 +1,62 @@
 import { MessageSyntaxError, isVariableRef, parseMessage, visit } from "messageformat";
 import { nearest } from "../source/nearest.ts";
-import { type Context, report } from "./context.ts";
+import { type Context, report, reportUnknown } from "./context.ts";
 import type { Document, Path } from "./document.ts";
-import type { Reply } from "./model.ts";
+import type { Device, Reply } from "./model.ts";
 import { saidTexts } from "./said.ts";
 import type { ReplyDefinition } from "./schema.ts";
 
-/** What replies may speak of beside slots: what was done, what was not, and how much of each. */
-export const resultVariables = ["done", "failed", "doneCount", "failedCount"];
+/** What replies may speak of beside slots and states: what was done, what was not, and how much. */
+const resultVariables = ["done", "failed", "skipped", "doneCount", "failedCount", "skippedCount"];
 
-/** Reads a reply in each language: Unicode MessageFormat 2, whose variables must be known ones. */
+/** What a reply may speak of. */
+export interface Speakable {
+  /** Slots, those included that could not be read. */
+  slots: Iterable<string>;
+  /** Devices whose states it may tell. */
+  devices: ReadonlyMap<string, Device>;
+}
+
+/**
+ * Reads a reply in each language: Unicode MessageFormat 2, whose variables are slots, results, and
+ * states as `{$glaze-sensor.humidity}`.
+ */
 export function readReply(
   context: Context,
   document: Document,
   path: Path,
   reply: ReplyDefinition | undefined,
-  variables: Iterable<string>,
+  { slots, devices }: Speakable,
 ): Map<string, Reply> {
-  const known = [...variables];
+  const known = [...slots, ...resultVariables];
   const replies = new Map<string, Reply>();
   for (const { text, language, path: under } of saidTexts(context, document, path, reply)) {
-    replies.set(language, { text, at: document.inside(under, 0) });
+    const states: { variable: string; device: string; property: string }[] = [];
     const place = (offset: number) => document.inside(under, offset);
     for (const name of variablesOf(context, text, place)) {
       if (known.includes(name)) continue;
+      const at = place(Math.max(0, text.indexOf(`$${name}`)));
+      const [id = "", property] = name.split(".");
+      if (property !== undefined) {
+        const device = devices.get(id);
+        if (device?.properties.has(property)) {
+          states.push({ variable: name, device: id, property });
+        } else if (device) {
+          const what = `property of ${id}`;
+          reportUnknown(context, at, what, property, device.properties.keys());
+        } else reportUnknown(context, at, "device", id, devices.keys());
+        continue;
+      }
       const near = nearest(name, known);
       const list = known.map((each) => `{$${each}}`).join(", ");
-      report(
-        context,
-        "unknown-reference",
-        place(Math.max(0, text.indexOf(`$${name}`))),
-        `the reply speaks of $${name}, which this intent does not have`,
-        near
-          ? `write {$${near}}`
-          : list === ""
-            ? "this intent has no slots"
-            : `write one of ${list}`,
-      );
+      const message = `the reply speaks of $${name}, which there is not`;
+      const fix = near
+        ? `write {$${near}}`
+        : `write one of ${list}, or a state: {$device.property}`;
+      report(context, "unknown-reference", at, message, fix);
     }
+    const { origin } = context;
+    replies.set(language, { text, states, origin, at: document.inside(under, 0) });
   }
   return replies;
 }

@@ -1,13 +1,14 @@
+import { readDo } from "./compute.ts";
 import { type Context, type Entry, report } from "./context.ts";
 import { writtenKeys } from "./document.ts";
 import type { Fragment, Intent, Routine, SpokenPattern, Trigger } from "./model.ts";
 import { dropTooLarge } from "./references.ts";
-import { readReply, resultVariables } from "./replies.ts";
+import { readReply } from "./replies.ts";
 import { readNames, readPatterns } from "./said.ts";
 import type { ReplyDefinition, RoutineDefinition } from "./schema.ts";
 import { readSlots } from "./slots.ts";
 import { readConditions } from "./states.ts";
-import { type Home, type KnownIds, readSteps } from "./steps.ts";
+import type { Home, KnownIds } from "./steps.ts";
 import { readTrigger } from "./triggers.ts";
 
 /** Reads a routine, and the intent that its phrases make if it has any. */
@@ -23,15 +24,8 @@ export function readRoutine(
   const rooms = new Set(home.rooms.keys());
   const slots = readSlots(context, document, slotsPath, value.slots ?? {}, rooms);
   const unread = new Set(writtenKeys(document, slotsPath).filter((name) => !slots.has(name)));
-  const steps = readSteps(
-    context,
-    document,
-    [...path, "do"],
-    value.do,
-    home,
-    { slots, unread },
-    ids,
-  );
+  const known = { slots, unread };
+  const done = readDo(context, document, [...path, "do"], value.do, home, known, ids);
   const triggers: Trigger[] = [];
   const patterns: SpokenPattern[] = [];
   for (const [index, written] of (value.triggers ?? []).entries()) {
@@ -45,11 +39,10 @@ export function readRoutine(
     }
   }
   const said = (key: "moment" | "reply" | "failed", text: ReplyDefinition | undefined) =>
-    readReply(context, document, [...path, key], text, [
-      ...slots.keys(),
-      ...unread,
-      ...resultVariables,
-    ]);
+    readReply(context, document, [...path, key], text, {
+      slots: [...slots.keys(), ...unread],
+      devices: home.devices,
+    });
   const replyAt = value["reply-at"] ?? "voicepoint";
   const places = [
     "voicepoint",
@@ -81,7 +74,7 @@ export function readRoutine(
     trusted: value.trusted ?? false,
     replyAt,
     moment: said("moment", value.moment),
-    steps,
+    ...done,
     reply: said("reply", value.reply),
     failed: said("failed", value.failed),
     at,
@@ -89,7 +82,7 @@ export function readRoutine(
   const { reply, failed, trusted, enabled } = routine;
   const intent: Intent | undefined =
     patterns.length > 0 && enabled
-      ? { id, patterns, slots, steps, reply, failed, routine: { trusted }, at }
+      ? { id, patterns, slots, ...done, reply, failed, routine: { trusted }, at }
       : undefined;
   return { routine, intent };
 }

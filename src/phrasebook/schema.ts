@@ -258,8 +258,28 @@ export type StepDefinition =
       };
     };
 
+/** What a function that computes steps is given. */
+export interface StepInput {
+  /** By slot: its value, or the ids of the devices that a target stands for. */
+  slots: Readonly<Record<string, Value | readonly string[]>>;
+  /** The state of a device at that moment; empty for one that does not exist. */
+  state: (device: string) => Readonly<Record<string, Value>>;
+  /** BCP 47 tag of the language spoken. */
+  language: string;
+  /** The voicepoint, where speech set it off. */
+  at?: string;
+  /** Local time, `2026-03-02T18:05`, if it is known. */
+  time?: string;
+}
+
+/** Computes steps from what is known at that moment; the same input has to give the same steps. */
+export type ComputeSteps = (input: StepInput) => Steps;
+
+/** In TypeScript alone: a file cannot hold a function. */
+const computeSchema = z.custom<ComputeSteps>((value) => typeof value === "function");
+
 /** Steps hold steps; the type is written out because a schema cannot infer itself. */
-const stepsSchema: z.ZodMiniType<Steps, Steps> = z.lazy(() =>
+export const stepsSchema: z.ZodMiniType<Steps, Steps> = z.lazy(() =>
   z.union([z.array(stepSchema), stepSchema], { error: "write a list of steps" }),
 );
 
@@ -319,11 +339,13 @@ const stepSchema: z.ZodMiniType<StepDefinition, StepDefinition> = z.union(
   { error: stepAdvice },
 );
 
+const doSchema = z.union([stepsSchema, computeSchema], { error: stepAdvice });
+
 const intentSchema = z.strictObject(
   {
     patterns: saidSchema,
     slots: z.optional(z.record(z.string(), slotSchema)),
-    do: z.optional(stepsSchema),
+    do: z.optional(doSchema),
     reply: z.optional(replySchema),
     failed: z.optional(replySchema),
     replaces: z.optional(z.literal(true)),
@@ -388,7 +410,7 @@ const routineSchema = z.strictObject(
     trusted: z.optional(z.boolean()),
     "reply-at": z.optional(text),
     moment: z.optional(replySchema),
-    do: stepsSchema,
+    do: doSchema,
     reply: z.optional(replySchema),
     failed: z.optional(replySchema),
     replaces: z.optional(z.literal(true)),

@@ -48,7 +48,10 @@ function readSlot(
   slot: SlotDefinition,
   rooms: ReadonlySet<string>,
 ): Slot {
-  const ask = readReply(context, document, [...path, "ask"], slot.ask, []);
+  const ask = readReply(context, document, [...path, "ask"], slot.ask, {
+    slots: [],
+    devices: new Map(),
+  });
   const base = {
     name,
     at: document.atKey(path),

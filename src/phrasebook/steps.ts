@@ -17,7 +17,7 @@ import type {
 } from "./model.ts";
 import type { Value } from "./property.ts";
 import { otherValue } from "./property.ts";
-import { readReply, resultVariables } from "./replies.ts";
+import { readReply } from "./replies.ts";
 import { readPatterns } from "./said.ts";
 import { parseDuration } from "../time/duration.ts";
 import type {
@@ -112,9 +112,9 @@ function readFurther(
   at: Position,
 ): Step[] {
   const { context, document, home, known, ids } = reading;
-  const variables = [...known.slots.keys(), ...known.unread, ...resultVariables];
+  const speakable = { slots: [...known.slots.keys(), ...known.unread], devices: home.devices };
   const said = (key: string, text: ReplyDefinition) =>
-    readReply(context, document, [...under, key], text, variables);
+    readReply(context, document, [...under, key], text, speakable);
   const list = (key: string, steps: StepsDefinition | undefined): Step[] =>
     steps === undefined ? [] : readList(reading, [...under, key], steps);
   const check = (key: string, what: string, id: string, all: ReadonlySet<string>): boolean => {

@@ -22,7 +22,7 @@ export function validate<T>(
   const first = schema.safeParse(document.value);
   if (first.success) return first.data;
 
-  let rest: unknown = structuredClone(document.value);
+  let rest: unknown = copy(document.value);
   let issues = flatten(first.error.issues);
   for (let round = 0; round < mostRounds; round++) {
     if (!document.broken) findings.push(...describe(issues, schema, document));
@@ -159,6 +159,7 @@ function printScalar(value: unknown): string {
 function describeValue(value: unknown): string {
   if (value === null) return "an empty value";
   if (Array.isArray(value)) return "a list";
+  if (typeof value === "function") return "a function";
   return typeof value === "object" ? "a map" : `"${printScalar(value)}"`;
 }
 
@@ -173,6 +174,13 @@ function valueAt(root: unknown, path: Path): unknown {
     value = (value as Record<PropertyKey, unknown>)[key];
   }
   return value;
+}
+
+/** A copy of maps and lists; a definition may hold functions, which no clone takes. */
+function copy(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(copy);
+  if (typeof value !== "object" || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, copy(each)]));
 }
 
 function without(root: unknown, path: Path): unknown {

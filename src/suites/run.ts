@@ -4,7 +4,8 @@ import { describeOutcome, listEffects, printWhen } from "../hearing/describe.ts"
 import type { Effect, Heard, HeardCommand, When } from "../hearing/outcome.ts";
 import { type Turn, nothingDone } from "../home/converse.ts";
 import { printEvent } from "../home/log.ts";
-import { type Home, type Performed, createHome } from "../home/simulate.ts";
+import type { Performed } from "../home/scene.ts";
+import { type Home, createHome } from "../home/simulate.ts";
 import { holds, printCondition } from "../phrasebook/condition.ts";
 import type { Conditions } from "../phrasebook/states.ts";
 import type { Value } from "../phrasebook/property.ts";

@@ -1,0 +1,341 @@
+import { answerQuestion } from "../hearing/answer.ts";
+import type { Heard, HeardCommand, SlotValue } from "../hearing/outcome.ts";
+import { replyIn } from "../hearing/reply.ts";
+import {
+  type Results,
+  type Speech,
+  replyTo,
+  slotVariables,
+  speakReply,
+  told,
+} from "../hearing/spoken.ts";
+import { english } from "../language/english.ts";
+import { packFor } from "../language/packs.ts";
+import type { AskStep, Intent, Reply, Routine, Step } from "../phrasebook/model.ts";
+import { slotDefault } from "../phrasebook/slots.ts";
+import { type Orders, startOf } from "./orders.ts";
+import { type Run, type World, doSteps, holdsFor } from "./run.ts";
+import type { Performed, Scene } from "./scene.ts";
+
+/** What runs in a home: routines and the steps of intents, one after another or side by side. */
+export interface Routines {
+  /** Sets a routine off, unless its condition or another run of it stands in the way. */
+  start: (routine: Routine, because: string) => void;
+  /** Does what was heard. */
+  perform: (heard: Heard) => void;
+  /** What steps are asking at a voicepoint. */
+  asking: (at: string | undefined) => Asking | undefined;
+}
+
+/** A question that steps wait for the answer of. */
+export interface Asking {
+  step: AskStep;
+  /** Goes on with one of the answers, or with none. */
+  answer: (index: number | undefined) => Performed;
+}
+
+/** A routine on its way, or waiting for one of its kind to end. */
+interface Going {
+  stop: () => void;
+}
+
+type Replies = ReadonlyMap<string, Reply>;
+
+export function createRoutines(scene: Scene, orders: Orders): Routines {
+  const { book, store, timers, elapsed, localTime, record, gathered } = scene;
+  const going = new Map<string, Going[]>();
+  const queued = new Map<string, (() => void)[]>();
+  const asking = new Map<string, Asking>();
+  const by = (run: Run): { by: string } => ({ by: run.of });
+
+  const speechIn = (language: string): Speech => {
+    const pack = packFor(language) ?? english;
+    return { book, pack, language, states: orders.heading };
+  };
+  const resultsOf = (run: Run): Results => ({
+    done: [...run.done].filter((id) => !run.failed.has(id)),
+    failed: [...run.failed],
+    skipped: [...run.skipped].filter((id) => !run.done.has(id)),
+  });
+  const speak = (replies: Replies, run: Run): string => {
+    const reply = replyIn(replies, run.language);
+    if (!reply) return "";
+    const speech = speechIn(run.language);
+    const of = book.routines.get(run.of) ?? book.intents.get(run.of);
+    return speakReply(speech, reply, slotVariables(speech, of, run.slots), resultsOf(run));
+  };
+  const say = (text: string, place: string, run: Run): void => {
+    const where = place === "voicepoint" ? (run.at ?? "everywhere") : place;
+    if (where !== "nowhere") record({ event: "said", text, where, ...by(run) });
+  };
+  const replyAfter = (of: { reply: Replies; failed: Replies }, run: Run, ok: boolean): string => {
+    const speech = speechIn(run.language);
+    const { replies } = speech.pack;
+    if (ok) return of.reply.size > 0 ? speak(of.reply, run) : replies.act;
+    if (of.failed.size > 0) return speak(of.failed, run);
+    // No device failed: a phrase or a routine within the steps did.
+    if (run.failed.size === 0) return replies.notAll;
+    return told(speech, of.reply.size > 0 ? speak(of.reply, run) : "", resultsOf(run));
+  };
+
+  const stepsOf = (of: Routine | Intent, run: Run): readonly Step[] | undefined => {
+    if (!of.compute) return of.steps;
+    const { language, at } = run;
+    const values = Object.entries(run.slots).map(([name, { value }]) => {
+      const isTarget = of.slots.get(name)?.type === "target";
+      return [name, isTarget ? String(value).split(" ") : value] as const;
+    });
+    const computed = of.compute({
+      slots: Object.fromEntries(values),
+      state: store.get,
+      language,
+      time: localTime(),
+      ...(at === undefined ? {} : { at }),
+    });
+    if (computed.ok) return computed.steps;
+    record({ event: "refused", what: computed.problem, ...by(run) });
+    return undefined;
+  };
+
+  const world: World = {
+    book,
+    state: store.get,
+    order: orders.order,
+    stepsOf,
+    refuse(device, needs, run) {
+      const what =
+        needs === "barred"
+          ? `voice is barred from ${device}`
+          : `${device} needs ${needs === "code" ? "the code" : "a confirmation"}`;
+      record({ event: "refused", what, ...by(run) });
+    },
+    tell(question, run) {
+      const { pack, language, states } = speechIn(run.language);
+      say(answerQuestion(book, pack, language, question, states), "voicepoint", run);
+    },
+    say: (step, run) => {
+      say(speak(step.text, run), step.where, run);
+    },
+    notify: (step, run) => {
+      const tag = step.tag === undefined ? {} : { tag: step.tag };
+      for (const person of step.people) {
+        record({ event: "notified", person, text: speak(step.text, run), ...tag, ...by(run) });
+      }
+    },
+    send: ({ to, text, method, retain }, run) => {
+      record({ event: "sent", to, text, method, retain, ...by(run) });
+    },
+    hear(step, run) {
+      const at = step.voicepoint ?? run.at;
+      const heard = book.hear(step.phrase, {
+        language: run.language,
+        time: localTime(),
+        states: store.get,
+        ...(at === undefined ? {} : { at }),
+      });
+      // A guard cannot be answered by steps, so what is guarded is not done by them.
+      if (heard.outcome !== "act" && heard.outcome !== "answer") {
+        record({ event: "refused", what: `“${step.phrase}” is ${heard.outcome}`, ...by(run) });
+        return false;
+      }
+      const { failed, changes, calls, later } = scene.gather(() => {
+        performAt(heard, run.depth + 1);
+      });
+      const outer = gathered();
+      outer.changes.push(...changes);
+      outer.calls.push(...calls);
+      outer.failed.push(...failed);
+      outer.later.push(...later);
+      return failed.length === 0;
+    },
+    branch: (branch, run) => {
+      record({ event: "branch", branch, ...by(run) });
+    },
+    moment: (replies, run) => {
+      say(speak(replies, run), "voicepoint", run);
+    },
+  };
+
+  /** Takes steps on until they wait, and again when that is over. */
+  const goOn = (run: Run, steps: readonly Step[], ended: (ok: boolean) => void): (() => void) => {
+    const program = doSteps(world, run, steps);
+    const place = run.at ?? "";
+    let cancel: (() => void) | undefined;
+    let question: Asking | undefined;
+    let isStopped = false;
+    const advance = (resume?: { answer: number }): void => {
+      if (isStopped) return;
+      const next = program.next(resume);
+      if (next.done) {
+        ended(next.value);
+        return;
+      }
+      const { value } = next;
+      if (value.pause === "wait") {
+        record({ event: "waiting", seconds: value.seconds, ...by(run) });
+        cancel = timers.add(elapsed() + value.seconds, advance);
+        return;
+      }
+      say(speak(value.step.text, run), "voicepoint", run);
+      const goOnWith = (answered?: { answer: number }): void => {
+        cancel?.();
+        asking.delete(place);
+        advance(answered);
+      };
+      cancel = timers.add(elapsed() + value.step.within, goOnWith);
+      question = {
+        step: value.step,
+        answer: (index) =>
+          scene.gather(() => {
+            goOnWith(index === undefined ? undefined : { answer: index });
+            timers.runUntil(elapsed(), () => undefined);
+          }),
+      };
+      asking.set(place, question);
+    };
+    advance();
+    return () => {
+      isStopped = true;
+      cancel?.();
+      if (asking.get(place) === question) asking.delete(place);
+    };
+  };
+
+  /** Why a routine does not start now; `queued` when it will later. */
+  const obstacle = (routine: Routine): "condition" | "running" | "queued" | undefined => {
+    if (!holdsFor(routine.condition, store.get)) return "condition";
+    if ((going.get(routine.id) ?? []).length === 0) return undefined;
+    if (routine.overlap === "skip") return "running";
+    return routine.overlap === "queue" ? "queued" : undefined;
+  };
+
+  const start = (
+    routine: Routine,
+    run: Run,
+    because: string,
+    steps = stepsOf(routine, run),
+  ): void => {
+    const { id } = routine;
+    if (!routine.enabled || !steps) return;
+    const stands = obstacle(routine);
+    if (stands === "queued") {
+      const waiting = queued.get(id) ?? [];
+      waiting.push(() => {
+        start(routine, run, because);
+      });
+      queued.set(id, waiting);
+      return;
+    }
+    if (stands) {
+      const isRunning = stands === "running";
+      const reason = isRunning ? "it is running already" : "its condition does not hold";
+      record({ event: "skipped", routine: id, because: reason });
+      if (!run.isSpoken) return;
+      const { replies } = speechIn(run.language).pack;
+      gathered().reply = isRunning ? replies.running : replies.notNow;
+      say(gathered().reply, "voicepoint", run);
+      return;
+    }
+    if (routine.overlap === "restart") {
+      for (const other of going.get(id) ?? []) other.stop();
+      going.delete(id);
+    }
+    record({ event: "started", routine: id, because });
+    if (routine.moment.size > 0) world.moment(routine.moment, run);
+    const mine: Going = { stop: () => undefined };
+    going.set(id, [...(going.get(id) ?? []), mine]);
+    mine.stop = goOn(run, steps, (ok) => {
+      const left = (going.get(id) ?? []).filter((each) => each !== mine);
+      going.set(id, left);
+      const isTold = routine.reply.size > 0 || (!ok && routine.failed.size > 0);
+      if (isTold || run.isSpoken) {
+        gathered().reply = replyAfter(routine, run, ok);
+        say(gathered().reply, routine.replyAt, run);
+      }
+      record({ event: "ended", routine: id, ok });
+      queued.get(id)?.shift()?.();
+    });
+  };
+
+  const newRun = (of: string, more: Partial<Run> = {}): Run => ({
+    of,
+    slots: defaultsOf(book.routines.get(of) ?? book.intents.get(of)),
+    language: book.languages[0] ?? "en",
+    isSpoken: false,
+    grant: "all",
+    done: new Set(),
+    failed: new Set(),
+    skipped: new Set(),
+    depth: 0,
+    ...more,
+  });
+
+  const runSpoken = (
+    heard: Heard & { outcome: "act" },
+    { runs: id = "", slots, steps }: Pick<HeardCommand, "runs" | "slots" | "steps">,
+    depth: number,
+  ): void => {
+    const routine = book.routines.get(id);
+    const intent = book.intents.get(id);
+    const { language, granted = "free" } = heard;
+    const at = heard.at === undefined ? {} : { at: heard.at };
+    const grant = routine?.trusted ? "all" : granted;
+    const run = newRun(id, { slots, language, isSpoken: true, grant, depth, ...at });
+    if (routine) start(routine, run, `“${heard.text}”`, steps);
+    else if (intent) {
+      const computed = steps ?? stepsOf(intent, run);
+      if (!computed) return;
+      goOn(run, computed, (ok) => {
+        gathered().reply = replyAfter(intent, run, ok);
+        say(gathered().reply, "voicepoint", run);
+      });
+    }
+  };
+
+  const performAt = (heard: Heard, depth: number): void => {
+    if (heard.outcome !== "act") {
+      const isAnswer = heard.outcome === "answer";
+      gathered().reply = isAnswer ? replyTo(speechIn(heard.language), heard) : heard.reply;
+      return;
+    }
+    const failed = new Set<string>();
+    for (const effect of heard.effects) if (!orders.order(effect)) failed.add(effect.device);
+    const programs = (heard.commands ?? [heard]).filter(({ runs }) => runs !== undefined);
+    for (const program of programs) {
+      const begin = (): void => {
+        runSpoken(heard, program, depth);
+      };
+      const later = program.when && startOf(scene, program.when);
+      if (later === undefined) begin();
+      else timers.add(elapsed() + later, begin);
+    }
+    if (programs.length > 0) return;
+    const speech = speechIn(heard.language);
+    const devices = [...new Set(heard.effects.map(({ device }) => device))];
+    const done = devices.filter((device) => !failed.has(device));
+    // Taking something back is no intent, and brings its reply along.
+    gathered().reply = book.intents.has(heard.intent)
+      ? replyTo(speech, heard, failed)
+      : told(speech, heard.reply, { done, failed: [...failed], skipped: [] });
+  };
+
+  return {
+    start: (routine, because) => {
+      start(routine, newRun(routine.id), because);
+    },
+    perform: (heard) => {
+      performAt(heard, 0);
+    },
+    asking: (at) => asking.get(at ?? ""),
+  };
+}
+
+/** What slots stand for that nobody says anything for. */
+function defaultsOf(of: Pick<Intent, "slots"> | undefined): Record<string, SlotValue> {
+  const slots: Record<string, SlotValue> = {};
+  for (const slot of of?.slots.values() ?? []) {
+    const value = slotDefault(slot);
+    if (value !== undefined) slots[slot.name] = { value, words: "" };
+  }
+  return slots;
+}

@@ -1,0 +1,124 @@
+import type { Routine } from "../phrasebook/model.ts";
+import { holdsFor } from "./run.ts";
+import type { Scene } from "./scene.ts";
+import { type ClockTrigger, nextFiring } from "./schedule.ts";
+
+/** What sets routines off by itself. */
+export interface Triggers {
+  /** Some state is another one than before. */
+  changed: () => void;
+  pressed: (button: string) => void;
+  presence: (person: string, is: "home" | "away") => void;
+  /** Sets the triggers of clock and sun, once time begins to pass. */
+  begin: () => void;
+}
+
+/** Starts a routine, and says why. */
+type Start = (routine: Routine, because: string) => void;
+
+export function createTriggers(scene: Scene, away: readonly string[], start: Start): Triggers {
+  const { book, store, timers, elapsed, now, record } = scene;
+  const zone = book.place?.timezone ?? "UTC";
+  const absent = new Set(away);
+  const holding = new Map<string, () => void>();
+  const held = new Set<string>();
+  let hasBegun = false;
+
+  const setOff = (is: (trigger: Routine["triggers"][number]) => boolean, because: string): void => {
+    for (const routine of book.routines.values()) {
+      if (routine.triggers.some(is)) start(routine, because);
+    }
+  };
+
+  const stateTriggers = [...book.routines.values()].flatMap((routine) =>
+    routine.triggers.flatMap((trigger, index) =>
+      trigger.trigger === "state" ? [{ routine, trigger, key: `${routine.id} ${index}` }] : [],
+    ),
+  );
+  // What holds from the beginning sets nothing off.
+  for (const { trigger, key } of stateTriggers) {
+    if (holdsFor(trigger.states, store.get)) held.add(key);
+  }
+
+  const setNext = (routine: Routine, trigger: ClockTrigger, after: number): void => {
+    const next = nextFiring(trigger, after, zone, book.place);
+    if (next === undefined) return;
+    timers.add(elapsed() + next - now(), () => {
+      start(routine, trigger.trigger === "time" ? "its time has come" : trigger.event);
+      setNext(routine, trigger, next);
+    });
+  };
+
+  return {
+    /** A state trigger fires when what it asks for begins to hold, or has held long enough. */
+    changed() {
+      for (const { routine, trigger, key } of stateTriggers) {
+        if (!holdsFor(trigger.states, store.get)) {
+          held.delete(key);
+          holding.get(key)?.();
+          holding.delete(key);
+        } else if (!held.has(key)) {
+          held.add(key);
+          const because = [...trigger.states.keys()].join(", ");
+          const fire = (): void => {
+            start(routine, because);
+          };
+          if (trigger.lasting === 0) timers.add(elapsed(), fire);
+          else holding.set(key, timers.add(elapsed() + trigger.lasting, fire));
+        }
+      }
+    },
+    pressed(button) {
+      setOff(
+        (trigger) => trigger.trigger === "press" && trigger.device === button,
+        `${button} pressed`,
+      );
+    },
+    presence(person, is) {
+      if (absent.has(person) === (is === "away")) return;
+      const all = book.people.size;
+      const before = all - absent.size;
+      if (is === "away") absent.add(person);
+      else absent.delete(person);
+      record({ event: "presence", person, is });
+      const present = all - absent.size;
+      const change = { person, is, before, present, all };
+      setOff(
+        (trigger) => trigger.trigger === "presence" && isPresence(trigger.who, trigger.is, change),
+        `${person} is ${is}`,
+      );
+    },
+    begin() {
+      if (hasBegun) return;
+      hasBegun = true;
+      for (const routine of book.routines.values()) {
+        for (const trigger of routine.triggers) {
+          if (trigger.trigger !== "time" && trigger.trigger !== "sun") continue;
+          setNext(routine, trigger, now());
+        }
+      }
+    },
+  };
+}
+
+/** Whether somebody's coming or going is what a trigger waits for. */
+function isPresence(
+  who: string,
+  wanted: "home" | "away",
+  now: { person: string; is: "home" | "away"; before: number; present: number; all: number },
+): boolean {
+  switch (who) {
+    case "everyone":
+      return wanted === now.is && now.present === (wanted === "home" ? now.all : 0);
+    case "nobody":
+      return wanted === "home" && now.is === "away" && now.present === 0;
+    case "first":
+      return wanted === now.is && (wanted === "home" ? now.before === 0 : now.before === now.all);
+    case "last":
+      return wanted === now.is && now.present === (wanted === "home" ? now.all : 0);
+    case "anyone":
+      return wanted === now.is;
+    default:
+      return who === now.person && wanted === now.is;
+  }
+}
