@@ -209,7 +209,7 @@ function mean(
   const slot = unsaid(plan, slots, targets);
   if (slot !== undefined && (intent.compute || plan.program)) return { result: "missing", slot };
   if (intent.compute) return computed(book, intent, intent.compute, slots, targets, speaker);
-  if (plan.program) return run(book, intent, plan.program, slots, targets);
+  if (plan.program) return run(book, intent, plan.program, slots, targets, speaker.context);
   if (plan.tells.length > 0) return ask(book, plan.tells, slots, targets);
   return act(book, plan.orders, plan.optional, slots, targets);
 }
@@ -244,7 +244,7 @@ function computed(
   if (!result.ok) return { result: "refuse", reason: result.problem };
   const { orders, tells, program } = planSteps(result.steps);
   if (program || intent.routine) {
-    const meaning = run(book, intent, result.steps, slots, targets);
+    const meaning = run(book, intent, result.steps, slots, targets, context);
     return meaning.result === "do" ? { ...meaning, computed: result.steps } : meaning;
   }
   if (tells.length > 0) return ask(book, tells, slots, targets);
@@ -269,8 +269,16 @@ function run(
   steps: readonly Step[],
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
+  context: Speaker["context"],
 ): Done | { result: "absent"; reason: string } {
-  const { access, device } = programAccess(book, steps, slots, targets, routine?.trusted === true);
+  const { access, device } = programAccess(
+    book,
+    steps,
+    slots,
+    targets,
+    routine?.trusted === true,
+    context,
+  );
   if (access === "barred") {
     return { result: "absent", reason: `voice is barred from ${device ?? "it"}` };
   }

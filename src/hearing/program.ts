@@ -1,5 +1,6 @@
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
-import type { Device, Order, Phrasebook, Step } from "../phrasebook/model.ts";
+import type { Device, Order, Phrasebook, Routine, Step } from "../phrasebook/model.ts";
+import type { StepInput } from "../phrasebook/schema.ts";
 import { isSafeEffect } from "./access.ts";
 import { targetDevices } from "./orders.ts";
 import type { SlotValue } from "./outcome.ts";
@@ -24,6 +25,7 @@ export function programAccess(
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
   isTrusted: boolean,
+  context: Omit<StepInput, "slots">,
 ): ProgramAccess {
   let strictest: ProgramAccess = { access: "free" };
   const seen = new Set<string>();
@@ -55,7 +57,7 @@ export function programAccess(
           const routine = book.routines.get(String(id));
           if (!routine || routine.trusted || seen.has(routine.id)) break;
           seen.add(routine.id);
-          visit(routine.steps);
+          visit(stepsOf(routine, context));
           break;
         }
         default:
@@ -65,6 +67,13 @@ export function programAccess(
   };
   if (!isTrusted) visit(steps);
   return strictest;
+}
+
+/** Steps as a function computes them now; the home holds what it computes later to what is granted. */
+function stepsOf({ compute, steps }: Routine, context: Omit<StepInput, "slots">): readonly Step[] {
+  if (!compute) return steps;
+  const computed = compute({ ...context, slots: {} });
+  return computed.ok ? computed.steps : [];
 }
 
 /** A value that is only known later may be any. */

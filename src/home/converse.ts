@@ -118,7 +118,9 @@ export function createConversation(
     const performed = home.perform(heard);
     if (heard.outcome === "act") undo = performed.changes;
     // Steps say their reply themselves, when they come to their end.
-    if (!("runs" in heard)) {
+    const isRun =
+      "effects" in heard && (heard.commands ?? [heard]).some(({ runs }) => runs !== undefined);
+    if (!isRun) {
       home.record({ event: "said", text: performed.reply, where: context.at ?? "everywhere" });
     }
     return { heard, outcome: heard.outcome, performed, reply: performed.reply };

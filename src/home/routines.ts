@@ -66,7 +66,10 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   };
   const say = (text: string, place: string, run: Run): void => {
     const where = place === "voicepoint" ? (run.at ?? "everywhere") : place;
-    if (where !== "nowhere") record({ event: "said", text, where, ...by(run) });
+    if (where === "nowhere") return;
+    record({ event: "said", text, where, ...by(run) });
+    // What is said elsewhere is no answer to whoever spoke.
+    if (place === "voicepoint") gathered().reply = text;
   };
   const replyAfter = (of: { reply: Replies; failed: Replies }, run: Run, ok: boolean): string => {
     const speech = speechIn(run.language);
@@ -76,6 +79,18 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     // No device failed: a phrase or a routine within the steps did.
     if (run.failed.size === 0) return replies.notAll;
     return told(speech, of.reply.size > 0 ? speak(of.reply, run) : "", resultsOf(run));
+  };
+
+  /** The last words of steps; what nobody asked for and nobody wrote words for ends in silence. */
+  const endWith = (
+    of: { reply: Replies; failed: Replies },
+    run: Run,
+    ok: boolean,
+    place: string,
+  ): void => {
+    const isWritten = of.reply.size > 0 || (!ok && of.failed.size > 0);
+    const isSaid = ok && run.hasSpoken;
+    if (isWritten || (run.isSpoken && !isSaid)) say(replyAfter(of, run, ok), place, run);
   };
 
   const stepsOf = (of: Routine | Intent, run: Run): readonly Step[] | undefined => {
@@ -112,9 +127,11 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     tell(question, run) {
       const { pack, language, states } = speechIn(run.language);
       say(answerQuestion(book, pack, language, question, states), "voicepoint", run);
+      run.hasSpoken = true;
     },
     say: (step, run) => {
       say(speak(step.text, run), step.where, run);
+      run.hasSpoken = true;
     },
     notify: (step, run) => {
       const tag = step.tag === undefined ? {} : { tag: step.tag };
@@ -232,8 +249,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       record({ event: "skipped", routine: id, because: reason });
       if (!run.isSpoken) return;
       const { replies } = speechIn(run.language).pack;
-      gathered().reply = isRunning ? replies.running : replies.notNow;
-      say(gathered().reply, "voicepoint", run);
+      say(isRunning ? replies.running : replies.notNow, "voicepoint", run);
       return;
     }
     if (routine.overlap === "restart") {
@@ -247,11 +263,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     mine.stop = goOn(run, steps, (ok) => {
       const left = (going.get(id) ?? []).filter((each) => each !== mine);
       going.set(id, left);
-      const isTold = routine.reply.size > 0 || (!ok && routine.failed.size > 0);
-      if (isTold || run.isSpoken) {
-        gathered().reply = replyAfter(routine, run, ok);
-        say(gathered().reply, routine.replyAt, run);
-      }
+      endWith(routine, run, ok, routine.replyAt);
       record({ event: "ended", routine: id, ok });
       queued.get(id)?.shift()?.();
     });
@@ -266,6 +278,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     done: new Set(),
     failed: new Set(),
     skipped: new Set(),
+    hasSpoken: false,
     depth: 0,
     ...more,
   });
@@ -286,8 +299,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       const computed = steps ?? stepsOf(intent, run);
       if (!computed) return;
       goOn(run, computed, (ok) => {
-        gathered().reply = replyAfter(intent, run, ok);
-        say(gathered().reply, "voicepoint", run);
+        endWith(intent, run, ok, "voicepoint");
       });
     }
   };
@@ -300,7 +312,15 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     }
     const failed = new Set<string>();
     for (const effect of heard.effects) if (!orders.order(effect)) failed.add(effect.device);
+    const speech = speechIn(heard.language);
     const programs = (heard.commands ?? [heard]).filter(({ runs }) => runs !== undefined);
+    // Steps speak for themselves; what was said beside them is answered first.
+    const others = (heard.commands ?? []).filter(({ runs }) => runs === undefined);
+    if (programs.length > 0 && others.length > 0) {
+      const text = replyTo(speech, { ...heard, commands: others }, failed);
+      record({ event: "said", text, where: heard.at ?? "everywhere" });
+      gathered().reply = text;
+    }
     for (const program of programs) {
       const begin = (): void => {
         runSpoken(heard, program, depth);
@@ -310,7 +330,6 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       else timers.add(elapsed() + later, begin);
     }
     if (programs.length > 0) return;
-    const speech = speechIn(heard.language);
     const devices = [...new Set(heard.effects.map(({ device }) => device))];
     const done = devices.filter((device) => !failed.has(device));
     // Taking something back is no intent, and brings its reply along.

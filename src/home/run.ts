@@ -37,8 +37,10 @@ export interface Run {
   grant: Grant;
   done: Set<string>;
   failed: Set<string>;
-  /** Devices that were meant together with others and cannot do it. */
+  /** Devices that cannot do it, or that speech was not granted. */
   skipped: Set<string>;
+  /** Whether its steps have said something, which is reply enough. */
+  hasSpoken: boolean;
   /** Routines that run within one another, so that a circle ends. */
   depth: number;
 }
@@ -178,8 +180,12 @@ function doOrder(world: World, run: Run, order: Order): boolean {
       run.skipped.add(device.id);
       continue;
     }
-    const worked =
-      effect !== undefined && isGranted(world, run, device, effect) && world.order(effect, run);
+    if (effect && !isGranted(world, run, device, effect)) {
+      run.skipped.add(device.id);
+      ok = false;
+      continue;
+    }
+    const worked = effect !== undefined && world.order(effect, run);
     (worked ? run.done : run.failed).add(device.id);
     ok &&= worked;
   }
