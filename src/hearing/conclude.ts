@@ -145,10 +145,10 @@ function concludeRanked(book: Phrasebook, ranked: readonly Ranked[], language: s
     return { outcome: "answer", intent, slots, questions: meaning.questions };
   }
   const { effects, skipped, access } = meaning;
-  if (meaning.isProgram) {
+  if (meaning.runs !== undefined) {
     const outcome = access === "free" ? "act" : access;
     const steps = meaning.computed ? { steps: meaning.computed } : {};
-    return { outcome, intent, slots, effects, skipped, runs: intent, ...steps };
+    return { outcome, intent, slots, effects, skipped, runs: meaning.runs, ...steps };
   }
   if (effects.length === 0) return { outcome: "answer", intent, slots };
   const outcome = access === "free" ? "act" : access;

@@ -49,8 +49,8 @@ interface Settled {
 
 interface Done extends Settled {
   result: "do";
-  /** Set when the home has to run the steps to know what they come to. */
-  isProgram?: true;
+  /** The intent or routine whose steps the home has to run to know what they come to. */
+  runs?: string;
   /** Those that a function computed. */
   computed?: readonly Step[];
   effects: readonly Effect[];
@@ -265,7 +265,7 @@ function readable(
 /** Steps that the home runs: what speech needs to set them off. */
 function run(
   book: Phrasebook,
-  { routine }: Intent,
+  { id, routine, reply }: Intent,
   steps: readonly Step[],
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
@@ -283,7 +283,18 @@ function run(
     return { result: "absent", reason: `voice is barred from ${device ?? "it"}` };
   }
   const skipped = [...targets.values()].flatMap((target) => target.skipped);
-  return { result: "do", isProgram: true, slots, targets, effects: [], skipped, access };
+  // Steps that run one routine and nothing else are that routine, with its own reply and condition.
+  const runs = reply.size > 0 ? undefined : onlyRoutine(steps, slots);
+  return { result: "do", runs: runs ?? id, slots, targets, effects: [], skipped, access };
+}
+
+function onlyRoutine(
+  [only, more]: readonly Step[],
+  slots: Readonly<Record<string, SlotValue>>,
+): string | undefined {
+  if (only?.step !== "run" || more) return undefined;
+  const { routine } = only;
+  return routine.refer === "slot" ? String(slots[routine.slot]?.value) : routine.id;
 }
 
 function act(

@@ -226,6 +226,8 @@ export interface ReadingWhy {
     declared: Position;
   }[];
   kept: boolean;
+  /** What it would do, for one that does something. */
+  does?: string;
   /** The rule that decided. */
   rule: string;
   /** Devices that were named and are left out, each with its reason. */

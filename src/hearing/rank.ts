@@ -97,6 +97,7 @@ function meaningKey({ meaning, intent }: Reading): string {
   switch (meaning.result) {
     case "do": {
       const effects = meaning.effects.map(effectKey).sort();
+      if (meaning.runs !== undefined) return `run ${meaning.runs} ${JSON.stringify(meaning.slots)}`;
       return effects.length > 0 ? `do ${effects.join()}` : `answer ${intent.id}`;
     }
     case "tell":

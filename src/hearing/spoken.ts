@@ -59,7 +59,7 @@ function replyToCommand(speech: Speech, command: HeardCommand, failed: Failed): 
     );
     return answers.join(" ");
   }
-  const intent = book.intents.get(command.intent);
+  const intent = book.routines.get(command.runs ?? "") ?? book.intents.get(command.intent);
   const ids = new Set(command.effects.map(({ device }) => device));
   const results = {
     done: [...ids].filter((id) => !failed.has(id)),

@@ -1,4 +1,5 @@
 import type { Utterance } from "../automaton/utterance.ts";
+import { listEffects } from "./describe.ts";
 import type { Composition } from "./compose.ts";
 import type { Engine } from "./engine.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
@@ -100,9 +101,14 @@ function readingWhy({ reading, kept, rule }: Ranked): ReadingWhy {
       return { name: slot.name, words, means, ...at, declared: slot.at };
     }),
     kept: kept && meaning.result !== "absent",
+    ...(meaning.result === "do" ? { does: describeEffects(meaning) } : {}),
     rule: meaning.result === "absent" ? meaning.reason : rule,
     skipped: meaning.result === "do" ? meaning.skipped : [],
   };
+}
+
+function describeEffects({ effects, runs }: Meaning & { result: "do" }): string {
+  return runs === undefined ? listEffects(effects).join(", ") : `run ${runs}`;
 }
 
 /** What a slot's words were taken for, in words. */

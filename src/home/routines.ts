@@ -14,7 +14,7 @@ import { packFor } from "../language/packs.ts";
 import type { AskStep, Intent, Reply, Routine, Step } from "../phrasebook/model.ts";
 import { slotDefault } from "../phrasebook/slots.ts";
 import { type Orders, startOf } from "./orders.ts";
-import { type Run, type World, doSteps, holdsFor } from "./run.ts";
+import { type Run, type World, deepest, doSteps, holdsFor } from "./run.ts";
 import type { Performed, Scene } from "./scene.ts";
 
 /** What runs in a home: routines and the steps of intents, one after another or side by side. */
@@ -143,6 +143,10 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       record({ event: "sent", to, text, method, retain, ...by(run) });
     },
     hear(step, run) {
+      if (run.depth >= deepest) {
+        record({ event: "refused", what: `“${step.phrase}” goes round in a circle`, ...by(run) });
+        return false;
+      }
       const at = step.voicepoint ?? run.at;
       const heard = book.hear(step.phrase, {
         language: run.language,
@@ -265,13 +269,13 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       going.set(id, left);
       endWith(routine, run, ok, routine.replyAt);
       record({ event: "ended", routine: id, ok });
-      queued.get(id)?.shift()?.();
+      const next = queued.get(id)?.shift();
+      if (next) timers.add(elapsed(), next);
     });
   };
 
   const newRun = (of: string, more: Partial<Run> = {}): Run => ({
     of,
-    slots: defaultsOf(book.routines.get(of) ?? book.intents.get(of)),
     language: book.languages[0] ?? "en",
     isSpoken: false,
     grant: "all",
@@ -281,6 +285,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     hasSpoken: false,
     depth: 0,
     ...more,
+    slots: { ...defaultsOf(book.routines.get(of) ?? book.intents.get(of)), ...more.slots },
   });
 
   const runSpoken = (

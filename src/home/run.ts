@@ -74,8 +74,8 @@ export interface World {
   moment: (replies: ReadonlyMap<string, Reply>, run: Run) => void;
 }
 
-/** Deepest that routines may run routines. */
-const deepest = 20;
+/** Deepest that routines may run routines, or have phrases heard. */
+export const deepest = 20;
 
 /**
  * Does steps in the order written, and pauses where they wait or ask. A step that does not work

@@ -69,10 +69,13 @@ export function createTriggers(scene: Scene, away: readonly string[], start: Sta
       }
     },
     pressed(button) {
-      setOff(
-        (trigger) => trigger.trigger === "press" && trigger.device === button,
-        `${button} pressed`,
-      );
+      // After what pressed it: a routine may press the very button that sets it off.
+      timers.add(elapsed(), () => {
+        setOff(
+          (trigger) => trigger.trigger === "press" && trigger.device === button,
+          `${button} pressed`,
+        );
+      });
     },
     presence(person, is) {
       if (absent.has(person) === (is === "away")) return;

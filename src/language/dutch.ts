@@ -664,6 +664,14 @@ export const dutch: LanguagePack = {
       ],
       reply: "{$target} piept.",
     },
+    "run-routine": {
+      patterns: [
+        "(start | begin | draai) [met] [de routine] $routine",
+        "voer [de routine] $routine uit",
+        "routine $routine",
+      ],
+      reply: "",
+    },
     "ask-value": {
       patterns: [
         "(wat | hoe hoog) is [de | het] $measure (van | in | op | bij) $target",

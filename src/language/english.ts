@@ -740,6 +740,14 @@ export const english: LanguagePack = {
       ],
       reply: "{$target} is chiming.",
     },
+    "run-routine": {
+      patterns: [
+        "(run | start | begin | launch | do) [the] [routine] $routine [routine]",
+        "$routine routine",
+        "routine $routine",
+      ],
+      reply: "",
+    },
     "ask-value": {
       patterns: [
         "what (is | are) [the] $measure (of | in | on | at) $target",

@@ -676,6 +676,13 @@ export const french: LanguagePack = {
       ],
       reply: "{$target} sonne.",
     },
+    "run-routine": {
+      patterns: [
+        "(lance | lancez | lancer | démarre | démarrez | exécute | exécutez) [la routine] $routine",
+        "routine $routine",
+      ],
+      reply: "",
+    },
     "ask-value": {
       patterns: [
         "quel est [le | la] $measure (de | du | des | d' | dans | à | au | sur) $target",

@@ -758,6 +758,14 @@ export const german: LanguagePack = {
       ],
       reply: "{$target} klingelt.",
     },
+    "run-routine": {
+      patterns: [
+        "(starte | start | beginne | mach) [mit] [die routine] $routine",
+        "führe [die routine] $routine aus",
+        "routine $routine [starten | ausführen]",
+      ],
+      reply: "",
+    },
     "ask-value": {
       patterns: [
         "(wie | was) ist [die | der | das] $measure (von | vom | der | des | im | in | am) $target",

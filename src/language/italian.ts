@@ -685,6 +685,13 @@ export const italian: LanguagePack = {
       ],
       reply: "{$target} suona.",
     },
+    "run-routine": {
+      patterns: [
+        "(esegui | avvia | lancia | inizia | fai partire) [la routine] $routine",
+        "routine $routine",
+      ],
+      reply: "",
+    },
     "ask-value": {
       patterns: [
         `(qual è | quanto è | quale è) [il | la | l'] $measure ${of} $target`,

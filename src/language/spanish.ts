@@ -671,6 +671,13 @@ export const spanish: LanguagePack = {
       ],
       reply: "{$target} suena.",
     },
+    "run-routine": {
+      patterns: [
+        "(ejecuta | ejecute | inicia | inicie | lanza | lance | empieza) [la rutina] $routine",
+        "rutina $routine",
+      ],
+      reply: "",
+    },
     "ask-value": {
       patterns: [
         "(cuál | qué) (es | tiene) [el | la] $measure (de | del | en) $target",

@@ -54,6 +54,7 @@ export const vocabularyIds = [
   "dock",
   "program-to",
   "find",
+  "run-routine",
   "ask-value",
   "ask-temperature",
   "ask-whether",

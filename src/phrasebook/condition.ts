@@ -1,4 +1,4 @@
-import { type DataSchema, type Value, type ValueProblem, checkValue } from "./property.ts";
+import { type DataSchema, type Value, type ValueProblem, checkValue, landed } from "./property.ts";
 
 /**
  * What is asked of a property's value, as written in conditions and expectations: `on`, `not off`,
@@ -123,4 +123,54 @@ export function printCondition(condition: Condition): string {
     default:
       return `${condition.is} ${condition.value}`;
   }
+}
+
+/** Whether a property has a value of which several conditions hold at once. */
+export function canHold(schema: DataSchema, conditions: readonly Condition[]): boolean {
+  return candidates(schema, conditions).some(
+    (value) =>
+      checkValue(schema, value).ok && conditions.every((condition) => holds(condition, value)),
+  );
+}
+
+/** Values of which one holds if any does: those that conditions speak of, and those beside them. */
+function candidates(schema: DataSchema, conditions: readonly Condition[]): Value[] {
+  if (schema.type === "boolean") return [true, false];
+  const named = conditions.flatMap((condition): Value[] => {
+    switch (condition.is) {
+      case "one of":
+        return [...condition.values];
+      case "between":
+        return [condition.low, condition.high];
+      case "about":
+        return [
+          condition.value - condition.within,
+          condition.value,
+          condition.value + condition.within,
+        ];
+      default:
+        return [condition.value];
+    }
+  });
+  if (schema.type === "string") {
+    // A text that no condition names stands for all others.
+    return schema.enum ? [...schema.enum] : [...named, "", "another text"];
+  }
+  const step = schema.multipleOf ?? 1;
+  const bounds = [schema.minimum, schema.maximum].flatMap((bound) => bound ?? []);
+  const numbers = [...named, ...bounds, schema.default].filter(
+    (value) => typeof value === "number",
+  );
+  // Between two neighbours lies whatever is above the one and below the other.
+  const sorted = [...new Set(numbers)].sort((a, b) => a - b);
+  const between = sorted.flatMap((value, index) => {
+    const next = sorted[index + 1];
+    return next === undefined ? [] : [(value + next) / 2];
+  });
+  return [...sorted, ...between].flatMap((value) => [
+    value,
+    landed(schema, value),
+    landed(schema, value + step),
+    landed(schema, value - step),
+  ]);
 }

@@ -288,7 +288,11 @@ function readVocabulary(
     });
   }
   const spoken = [...new Set(context.languages.flatMap((tag) => packFor(tag) ?? []))];
-  const definition = vocabularyFor(spoken, home.devices.values(), without);
+  const definition = vocabularyFor(
+    spoken,
+    { devices: home.devices.values(), hasRoutines: idsOf(files, "routines").size > 0 },
+    without,
+  );
   const document = readDocument({ path: "vocabulary", definition }, context.findings);
   const shipped: Context = { ...context, origin: "vocabulary" };
   return mapOf(section(shipped, [{ document, content: definition }], "intents"), (entry) =>

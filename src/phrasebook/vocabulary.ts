@@ -3,9 +3,9 @@ import type { VocabularyId } from "../language/vocabulary.ts";
 import type { Device } from "./model.ts";
 import type { IntentDefinition, PhrasebookDefinition, SlotDefinition } from "./schema.ts";
 
-/** What an intent of the vocabulary needs a device to have, and what it does. */
+/** What an intent of the vocabulary needs a home to have, and what it does. */
 interface VocabularyIntent {
-  needs: { property: string } | { action: string } | "state";
+  needs: { property: string } | { action: string } | "state" | "routine";
   slots: Readonly<Record<string, SlotDefinition>>;
   do: NonNullable<IntentDefinition["do"]>;
 }
@@ -186,6 +186,11 @@ function intents(packs: readonly LanguagePack[]): Record<VocabularyId, Vocabular
       slots: { target, measure: { type: "choice", values: measures } },
       do: { tell: { target: "$target", property: "$measure", form: "value" } },
     },
+    "run-routine": {
+      needs: "routine",
+      slots: { routine: { type: "routine" } },
+      do: { run: "$routine" },
+    },
     "ask-temperature": {
       needs: { property: "temperature" },
       slots: { target },
@@ -203,7 +208,7 @@ function intents(packs: readonly LanguagePack[]): Record<VocabularyId, Vocabular
  */
 export function vocabularyFor(
   packs: readonly LanguagePack[],
-  devices: Iterable<Device>,
+  { devices, hasRoutines }: { devices: Iterable<Device>; hasRoutines: boolean },
   without: ReadonlySet<string>,
 ): PhrasebookDefinition {
   const properties = new Set<string>();
@@ -216,6 +221,7 @@ export function vocabularyFor(
   }
   const isNeeded = ({ needs }: VocabularyIntent): boolean => {
     if (needs === "state") return hasState;
+    if (needs === "routine") return hasRoutines;
     return "property" in needs ? properties.has(needs.property) : actions.has(needs.action);
   };
   const own: PhrasebookDefinition["intents"] = {};

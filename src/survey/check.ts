@@ -1,9 +1,13 @@
 import type { Book } from "../home/book.ts";
 import type { Device, Nameable } from "../phrasebook/model.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
+import { checkCircles } from "./circles.ts";
 import { checkLosing } from "./losing.ts";
 import { checkNames } from "./names.ts";
 import { checkOverlaps } from "./overlap.ts";
+import { checkRoutines } from "./routines.ts";
+import { checkSteps } from "./steps.ts";
+import { checkTaken } from "./taken.ts";
 
 /**
  * Looks over a whole phrasebook for what is allowed and yet likely to disappoint, beside what
@@ -19,6 +23,10 @@ export function checkPhrasebook(book: Book): Finding[] {
     ...checkNames(book),
     ...checkOverlaps(book),
     ...checkLosing(book),
+    ...checkTaken(book),
+    ...checkSteps(book),
+    ...checkRoutines(book),
+    ...checkCircles(book),
   ].sort(compareFindings);
 }
 

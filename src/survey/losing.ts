@@ -25,7 +25,13 @@ function checkPattern(book: Book, intent: Intent, pattern: SpokenPattern): Findi
   const { language, at } = pattern;
   let tried = 0;
   let winner: { intent: string; at: string; phrase: string } | undefined;
-  for (const phrase of samplePhrases(book, intent, pattern, namesOf(book, language), language)) {
+  for (const phrase of samplePhrases(
+    book,
+    intent,
+    pattern,
+    nameSamples(book, language),
+    language,
+  )) {
     if (tried >= mostTried) break;
     tried++;
     const heard = book.hear(phrase, { language, time: "2026-01-05T09:00" });
@@ -52,7 +58,7 @@ function checkPattern(book: Book, intent: Intent, pattern: SpokenPattern): Findi
 }
 
 /** One name for each kind of thing that a target can name, so that every target is tried. */
-function namesOf(book: Book, language: string): string[] {
+export function nameSamples(book: Book, language: string): string[] {
   const first = book.languages[0] ?? language;
   const byKind = new Map<string, string>();
   const entities = [book.devices, book.groups, book.rooms, book.zones].flatMap((map) => [

@@ -1,0 +1,71 @@
+import { everyStep } from "../hearing/plan.ts";
+import { targetDevices } from "../hearing/orders.ts";
+import type { Book } from "../home/book.ts";
+import type { Device, Order, Step } from "../phrasebook/model.ts";
+import { printDuration } from "../time/duration.ts";
+import type { Finding } from "../source/finding.ts";
+
+/** Steps of intents and routines that will disappoint: that nothing can do, or that keep silent. */
+export function checkSteps(book: Book): Finding[] {
+  const all = new Set<Step>();
+  for (const { steps, patterns } of book.intents.values()) {
+    if (patterns.every(({ origin }) => origin === "vocabulary")) continue;
+    for (const step of everyStep(steps)) all.add(step);
+  }
+  for (const { steps } of book.routines.values())
+    for (const step of everyStep(steps)) all.add(step);
+  return [...all].flatMap((step): Finding[] => {
+    if (step.step === "order") return step.orders.flatMap((order) => checkOrder(book, order));
+    if (step.step === "ask") {
+      const branches = [...step.answers.map((answer) => answer.steps), step.silence];
+      return branches.flatMap(checkSilence);
+    }
+    return [];
+  });
+}
+
+/** Orders to a group or a place of which some can do nothing; of one device they are errors. */
+function checkOrder(book: Book, order: Order): Finding[] {
+  const { target, at } = order;
+  if (target.refer === "slot" || target.refer === "device") return [];
+  const devices = targetDevices(book, target, new Map());
+  const unable = devices.filter((device) => !isAble(device, order));
+  const what = order.order === "call" ? `the action ${order.action}` : `${order.property} to set`;
+  if (unable.length === devices.length) {
+    const message = `nothing in ${target.id} has ${what}, so this does nothing`;
+    const fix = "name a device that has it, or take the step out";
+    return [{ rule: "step-unable", severity: "warning", message, fix, at }];
+  }
+  // A place means those in it that can; a group is a list that somebody made.
+  if (unable.length === 0 || target.refer !== "group") return [];
+  const names = unable.map(({ id }) => id).join(", ");
+  const message = `of ${target.id}, ${names} ${unable.length === 1 ? "has" : "have"} no ${what}`;
+  const fix = "name the devices that have it, or leave it if that is what you mean";
+  return [{ rule: "step-unable", severity: "note", message, fix, at }];
+}
+
+function isAble({ actions, properties }: Device, order: Order): boolean {
+  if (order.order === "call") return actions.includes(order.action);
+  const schema = properties.get(order.property);
+  return schema !== undefined && schema.readOnly !== true;
+}
+
+/** Whoever has answered a question hears nothing while the steps wait first. */
+function checkSilence(steps: readonly Step[]): Finding[] {
+  for (const step of steps) {
+    if (step.step === "say" || step.step === "ask" || step.step === "tell") return [];
+    if (step.step !== "wait") continue;
+    const length =
+      step.wait.refer === "value" ? ` for ${printDuration(Number(step.wait.value))}` : "";
+    return [
+      {
+        rule: "wait-in-ask",
+        severity: "warning",
+        message: `whoever answers hears nothing${length}, and cannot tell whether it was understood`,
+        fix: "say something before the wait",
+        at: step.at,
+      },
+    ];
+  }
+  return [];
+}

@@ -1,0 +1,52 @@
+import { samplePhrases } from "./sample.ts";
+import { nameSamples } from "./losing.ts";
+import type { Book } from "../home/book.ts";
+import type { Intent, SpokenPattern } from "../phrasebook/model.ts";
+import type { Finding } from "../source/finding.ts";
+
+/** Phrases of one pattern that are tried. */
+const mostTried = 30;
+
+/**
+ * Phrases of the phrasebook that a command of the vocabulary also means, with another effect. The
+ * phrasebook wins; whoever says it may have meant the other.
+ */
+export function checkTaken(book: Book): Finding[] {
+  return [...book.intents.values()].flatMap((intent) =>
+    intent.patterns
+      .filter(({ origin }) => origin === "phrasebook")
+      .flatMap((pattern) => checkPattern(book, intent, pattern)),
+  );
+}
+
+function checkPattern(book: Book, intent: Intent, pattern: SpokenPattern): Finding[] {
+  const { language, at } = pattern;
+  let tried = 0;
+  for (const phrase of samplePhrases(
+    book,
+    intent,
+    pattern,
+    nameSamples(book, language),
+    language,
+  )) {
+    if (tried++ >= mostTried) break;
+    const heard = book.hear(phrase, { language, time: "2026-01-05T09:00" });
+    if (heard.outcome !== "act" || heard.intent !== intent.id || heard.commands) continue;
+    const { readings } = heard.why;
+    const does = readings.find(({ kept }) => kept)?.does;
+    const other = readings.find(
+      (reading) => !reading.kept && reading.does !== undefined && reading.does !== does,
+    );
+    if (!other || book.intents.get(other.intent)?.patterns[0]?.origin !== "vocabulary") continue;
+    return [
+      {
+        rule: "phrase-taken",
+        severity: "warning",
+        message: `"${phrase}" (${language}) is ${intent.id} here: ${does ?? "nothing"}; without it, it would be ${other.intent}: ${other.does ?? ""}`,
+        fix: `say it another way, or write vocabulary: { without: [${other.intent}] } if nobody needs that`,
+        at,
+      },
+    ];
+  }
+  return [];
+}
