@@ -3,6 +3,7 @@ export { readPhrasebook, type Book } from "./home/book.ts";
 export { definePhrasebook } from "./phrasebook/define.ts";
 export { simulate } from "./home/simulate.ts";
 export { runSuites } from "./suites/run.ts";
+export { type Day, readDays, runDay } from "./suites/day.ts";
 export { describeOutcome } from "./hearing/describe.ts";
 export { checkPhrasebook } from "./survey/check.ts";
 export { type SayableDevice, listSayable } from "./survey/sayable.ts";

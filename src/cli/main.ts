@@ -93,11 +93,13 @@ Examples:
     .option("--in <folder>", "folder or file of the phrasebook", ".")
     .option("--time <time>", "local time to begin at, such as 2026-03-02T18:05")
     .option("--for <duration>", "how long to look on, such as 30m", "4h")
-    .option("--dry", "print the steps, and do none")
+    .option("--set <state...>", "states to begin with, such as glaze-sensor.humidity=80")
+    .option("--fault <fault...>", "devices that misbehave, such as kiln-light=offline")
+    .option("--dry", "print what it would do and ask, and do nothing")
     .option("--json", "print what happened as JSON")
     .addHelpText(
       "after",
-      "\nExample:\n  calm-phrase run close-up --time 2026-03-02T18:30 --in homes/mill",
+      "\nExamples:\n  calm-phrase run close-up --time 2026-03-02T18:30 --in homes/mill\n  calm-phrase run close-up --fault till-lamp=offline\n  calm-phrase run close-up --dry",
     )
     .action(async (routine: string, options: RunOptions) => {
       const { run } = await import("./timeline.ts");
@@ -106,11 +108,15 @@ Examples:
 
   program
     .command("day")
-    .description("run a whole day of a simulated home, from its triggers")
+    .description("play a whole day of a simulated home, from its triggers and a script")
     .argument("[date]", "the day, such as 2026-03-02")
     .option("--in <folder>", "folder or file of the phrasebook", ".")
+    .option("--script <day>", "a *.day.yaml of the phrasebook: what people do and sensors measure")
     .option("--json", "print what happened as JSON")
-    .addHelpText("after", "\nExample:\n  calm-phrase day 2026-03-29 --in homes/mill")
+    .addHelpText(
+      "after",
+      '\nExamples:\n  calm-phrase day 2026-03-29 --in homes/mill\n  calm-phrase day --script "a wet Friday"',
+    )
     .action(async (date: string | undefined, options: DayOptions) => {
       const { day } = await import("./timeline.ts");
       done(await day(date, options));

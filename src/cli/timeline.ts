@@ -1,6 +1,14 @@
 import type { Book } from "../home/book.ts";
-import { type SimulatedHome, simulate } from "../home/simulate.ts";
-import { printTimeline } from "../reports/timeline.ts";
+import type { Fault } from "../home/devices.ts";
+import type { LogEntry } from "../home/log.ts";
+import { simulate } from "../home/simulate.ts";
+import { parseCondition } from "../phrasebook/condition.ts";
+import type { State, Value } from "../phrasebook/property.ts";
+import { printFindings } from "../reports/findings.ts";
+import { outlineRoutine, printOutline } from "../reports/outline.ts";
+import { printStates, printTimeline } from "../reports/timeline.ts";
+import { type Day, readDays, runDay } from "../suites/day.ts";
+import { faultForm, parseFault } from "../suites/faults.ts";
 import { parseLocal } from "../time/local.ts";
 import { WrongUse, exit } from "./exit.ts";
 import { loadBook, mentionErrors } from "./load.ts";
@@ -10,6 +18,8 @@ export interface RunOptions {
   in: string;
   time?: string;
   for?: string;
+  set?: string[];
+  fault?: string[];
   dry?: boolean;
   json?: boolean;
 }
@@ -27,18 +37,60 @@ export async function run(routine: string, options: RunOptions): Promise<number>
     );
   }
   mentionErrors(book);
+  const time = options.time === undefined ? {} : { time: checkTime(options.time) };
+  const states = readSettings(book, options.set ?? []);
+  const faults = readFaults(book, options.fault ?? []);
+  const home = simulate(book, { ...time, states, faults });
   if (options.dry) {
-    print(JSON.stringify(found.steps, null, 2));
+    const plan = outlineRoutine(book, found, home.states());
+    if (options.json) printJson({ version: 1, ...plan });
+    else print(printOutline(plan, paintFor(process.stdout)));
     return exit.fine;
   }
-  const home = simulate(book, options.time === undefined ? {} : { time: checkTime(options.time) });
+  const before = home.states();
   await home.run(routine);
   await home.wait(options.for ?? "4h");
-  return tell(book, home, options.json === true);
+  const touched = statesTouched(before, home.states());
+  return tell(book, home.log(), options.json === true, touched);
+}
+
+/** `glaze-sensor.humidity=80`, each a state that the home begins with. */
+function readSettings(book: Book, written: readonly string[]): Record<string, State> {
+  const states: Record<string, Record<string, Value>> = {};
+  for (const text of written) {
+    const [, id = "", property = "", value = ""] = /^([^.=]+)\.([^.=]+)=(.*)$/.exec(text) ?? [];
+    const schema = book.devices.get(id)?.properties.get(property);
+    const condition = schema && parseCondition(schema, value);
+    if (!condition?.ok || condition.condition.is !== "equal") {
+      const why = schema
+        ? `${property} of ${id} cannot be "${value}"`
+        : "there is no such property";
+      throw new WrongUse(`--set ${text}: ${why}; write glaze-sensor.humidity=80`);
+    }
+    states[id] = { ...states[id], [property]: condition.condition.value };
+  }
+  return states;
+}
+
+/** `kiln-light=offline`, each a device that misbehaves. */
+function readFaults(book: Book, written: readonly string[]): Record<string, Fault> {
+  const faults: Record<string, Fault> = {};
+  for (const text of written) {
+    const [, id = "", what = ""] = /^([^=]+)=(.*)$/.exec(text) ?? [];
+    const fault = faultForm.test(what) ? parseFault(what) : undefined;
+    if (!book.devices.has(id) || !fault) {
+      const why = book.devices.has(id) ? `"${what}" is no fault` : `there is no device "${id}"`;
+      const forms = "offline, fails, fails once, slow 5s or rounds to 25";
+      throw new WrongUse(`--fault ${text}: ${why}; write kiln-light=offline, or ${forms}`);
+    }
+    faults[id] = fault;
+  }
+  return faults;
 }
 
 export interface DayOptions {
   in: string;
+  script?: string;
   json?: boolean;
 }
 
@@ -46,10 +98,27 @@ export interface DayOptions {
 export async function day(date: string | undefined, options: DayOptions): Promise<number> {
   const book = await loadBook(options.in);
   mentionErrors(book);
-  const time = checkTime(`${date ?? "2026-01-05"}T00:00`);
-  const home = simulate(book, { time });
-  await home.wait("24h");
-  return tell(book, home, options.json === true);
+  const { days, problems } = readDays(book);
+  const script = options.script === undefined ? undefined : findDay(days, options.script);
+  const broken = problems.filter(({ at }) => at.file === script?.file);
+  if (broken.length > 0) {
+    print(printFindings(broken, paintFor(process.stdout)));
+    return exit.failed;
+  }
+  const chosen = date ?? script?.definition.date ?? "2026-01-05";
+  checkTime(`${chosen}T00:00`);
+  return tell(book, runDay(book, chosen, script), options.json === true);
+}
+
+function findDay(days: readonly Day[], wanted: string): Day {
+  const day = days.find(({ name, file }) => name === wanted || file.endsWith(wanted));
+  if (day) return day;
+  const known = days.map(({ name }) => `"${name}"`).join(", ");
+  throw new WrongUse(
+    known === ""
+      ? "this home has no days to play: a day is a file named *.day.yaml"
+      : `there is no day "${wanted}": write one of ${known}`,
+  );
 }
 
 function checkTime(time: string): string {
@@ -57,10 +126,28 @@ function checkTime(time: string): string {
   throw new WrongUse(`"${time}" is no time: write it as 2026-03-02T18:05, or 2026-03-02 for a day`);
 }
 
-function tell(book: Book, home: SimulatedHome, isJson: boolean): number {
-  const log = home.log();
-  if (isJson) printJson({ version: 1, log });
-  else print(printTimeline(book.name, log, paintFor(process.stdout)));
-  const failed = log.some(({ event }) => event.event === "failed");
+function tell(
+  book: Book,
+  log: readonly LogEntry[],
+  isJson: boolean,
+  touched: ReadonlyMap<string, State> = new Map(),
+): number {
+  const paint = paintFor(process.stdout);
+  if (isJson) printJson({ version: 1, log, states: Object.fromEntries(touched) });
+  else {
+    print(printTimeline(book.name, log, paint));
+    if (touched.size > 0) print(`\n${printStates("In the end", touched, paint)}`);
+  }
+  const failed = log.some(({ event }) => event.event === "failed" || event.event === "refused");
   return failed ? exit.failed : exit.fine;
+}
+
+/** The whole state of each device that is not as it was. */
+function statesTouched(
+  before: Readonly<Record<string, State>>,
+  after: Readonly<Record<string, State>>,
+): Map<string, State> {
+  const isSame = (id: string, state: State): boolean =>
+    Object.entries(state).every(([property, value]) => before[id]?.[property] === value);
+  return new Map(Object.entries(after).filter(([id, state]) => !isSame(id, state)));
 }

@@ -12,6 +12,8 @@ import { type InitialStates, initialStates } from "./states.ts";
 export interface Book extends Phrasebook {
   /** Files ending in `.suite.yaml`, which `runSuites` runs. */
   suiteSources: readonly SourceText[];
+  /** Files ending in `.day.yaml`, which `runDay` plays. */
+  daySources: readonly SourceText[];
   /** What a device starts with. */
   initialStates: InitialStates;
   /** Understands one utterance. */
@@ -26,9 +28,12 @@ export interface Book extends Phrasebook {
  * @param found Findings about the files made before, such as folders that do not exist.
  */
 export function readPhrasebook(sources: readonly Source[], found: readonly Finding[] = []): Book {
-  const isSuite = (source: Source): source is SourceText =>
-    "text" in source && source.path.endsWith(".suite.yaml");
-  const book = readSources(sources.filter((source) => !isSuite(source)));
+  const endsIn =
+    (ending: string) =>
+    (source: Source): source is SourceText =>
+      "text" in source && source.path.endsWith(ending);
+  const [isSuite, isDay] = [endsIn(".suite.yaml"), endsIn(".day.yaml")];
+  const book = readSources(sources.filter((source) => !isSuite(source) && !isDay(source)));
   const engines = new Map<string, Engine>();
   const engineFor = (language: string): Engine => {
     let engine = engines.get(language);
@@ -42,6 +47,7 @@ export function readPhrasebook(sources: readonly Source[], found: readonly Findi
     ...book,
     problems: [...found, ...book.problems],
     suiteSources: sources.filter(isSuite),
+    daySources: sources.filter(isDay),
     initialStates: initial,
     hear,
   };

@@ -48,6 +48,8 @@ export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait"> {
   perform: (heard: Heard) => Performed;
   run: (routine: string) => Performed;
   wait: (seconds: number) => void;
+  /** Lets time pass until a time of day, `18:30`, comes next, or a local time. */
+  waitUntil: (point: string) => void;
   state: (device: string) => State;
   record: (event: LogEvent) => void;
   /** Seconds since the home began. */
@@ -127,6 +129,9 @@ export function createHome(book: Book, options: SimulateOptions): Home {
         if (routine) routines.start(routine, "by hand");
       }),
     wait,
+    waitUntil: (point) => {
+      wait(scene.secondsUntil(point));
+    },
     set: (device, values) => {
       const known = readGivenStates({ [device]: values }, book.devices).get(device);
       if (!known) return;

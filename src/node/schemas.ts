@@ -1,11 +1,12 @@
 import * as z from "zod/mini";
 import { phrasebookSchema } from "../phrasebook/schema.ts";
-import { suiteSchema } from "../suites/schema.ts";
+import { daySchema, suiteSchema } from "../suites/schema.ts";
 
 /** JSON Schemas (draft 2020-12) of the files that people write, by name. */
-export function jsonSchemas(): Record<"phrasebook" | "suite", object> {
+export function jsonSchemas(): Record<"phrasebook" | "suite" | "day", object> {
   return {
     phrasebook: { title: "Calm Phrase phrasebook", ...schemaOf(phrasebookSchema) },
+    day: { title: "Calm Phrase day", ...schemaOf(daySchema) },
     suite: { title: "Calm Phrase suite", ...schemaOf(suiteSchema) },
   };
 }

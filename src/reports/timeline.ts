@@ -1,4 +1,5 @@
 import { type LogEntry, type LogEvent, printEvent } from "../home/log.ts";
+import type { State } from "../phrasebook/property.ts";
 import { shorten } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 
@@ -27,9 +28,23 @@ function indent(event: LogEvent): string {
 }
 
 function paintEvent({ event }: LogEvent, text: string, paint: Paint): string {
-  if (event === "failed") return paint.bad(text);
+  if (event === "failed" || event === "refused") return paint.bad(text);
   if (event === "started") return paint.name(text);
   if (event === "changed" || event === "called") return paint.good(text);
   if (event === "skipped" || event === "waiting" || event === "branch") return paint.quiet(text);
   return text;
+}
+
+/** States of devices, each in a line. */
+export function printStates(
+  title: string,
+  states: ReadonlyMap<string, State>,
+  paint: Paint,
+): string {
+  const width = Math.max(...[...states.keys()].map((id) => id.length));
+  const lines = [...states].map(([id, state]) => {
+    const values = Object.entries(state).map(([property, value]) => `${property} ${value}`);
+    return `  ${paint.name(id.padEnd(width))}  ${shorten(values.join(", "), 96 - width)}`;
+  });
+  return [paint.strong(title), ...lines].join("\n");
 }

@@ -3,19 +3,22 @@ import type { HearContext } from "../hearing/context.ts";
 import { describeOutcome, listEffects, printWhen } from "../hearing/describe.ts";
 import type { Effect, Heard, HeardCommand, When } from "../hearing/outcome.ts";
 import { type Turn, nothingDone } from "../home/converse.ts";
-import { printEvent } from "../home/log.ts";
+import { type LogEntry, printEvent } from "../home/log.ts";
 import type { Performed } from "../home/scene.ts";
 import { type Home, createHome } from "../home/simulate.ts";
 import { holds, printCondition } from "../phrasebook/condition.ts";
 import type { Conditions } from "../phrasebook/states.ts";
 import type { Value } from "../phrasebook/property.ts";
 import { parseDuration } from "../time/duration.ts";
+import { printClock } from "../time/local.ts";
 import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 import { matchesGlob } from "../pattern/glob.ts";
+import { happen } from "./happenings.ts";
 import {
   type Case,
   type CommandExpectation,
+  type Expectation,
   type Script,
   type Suite,
   readSuites,
@@ -70,6 +73,9 @@ export interface Failure {
     | "reason"
     | "home"
     | "routine"
+    | "branch"
+    | "told"
+    | "sent"
     | "log"
     | "never";
   expected: string;
@@ -131,12 +137,14 @@ function runPhrase(book: Book, each: Case, home: Home): Judged {
 /** The turns of a talk, or what happens and what has come of it. */
 function runScript(book: Book, each: Case, script: Script, home: Home): Judged {
   const { language, at } = each;
-  const talk = home.converse({ language, ...(at === undefined ? {} : { at }) });
+  const context = { language, ...(at === undefined ? {} : { at }) };
   const silence = book.hear("", { language });
   if (script.script === "talk") {
     let last = silence;
-    for (const { hear, shown, expect } of script.turns) {
-      const { heard, outcome, performed, reply } = talk.say(hear);
+    for (const { hear, shown, expect, wait, at: elsewhere } of script.turns) {
+      if (wait !== undefined) home.wait(wait);
+      const place = elsewhere === undefined ? context : { ...context, at: elsewhere };
+      const { heard, outcome, performed, reply } = home.converse(place).say(hear);
       last = heard;
       if (expect.home) home.settle();
       const turn = { ...each, phrase: shown, expect };
@@ -154,21 +162,9 @@ function runScript(book: Book, each: Case, script: Script, home: Home): Judged {
   let heard = silence;
   let performed = nothingDone;
   for (const happening of script.happenings) {
-    const { hear, run, set, press, presence, wait } = happening;
-    if (hear !== undefined) {
-      const turn = talk.say(hear);
-      heard = turn.heard;
-      performed = { ...turn.performed, reply: turn.reply };
-    }
-    if (run !== undefined) performed = home.run(run);
-    for (const [device, values] of Object.entries(set ?? {})) home.set(device, values);
-    if (press !== undefined) home.press(press);
-    const [who, is] = (presence ?? "").split(" ");
-    const people = who === "everyone" ? [...book.people.keys()] : [who ?? ""];
-    for (const person of is === "home" || is === "away" ? people : []) {
-      home.presence(person, is === "home" ? "home" : "away");
-    }
-    if (wait !== undefined) home.wait(parseDuration(wait) ?? 0);
+    const happened = happen(book, home, happening, context);
+    heard = happened.heard ?? heard;
+    performed = happened.performed;
   }
   if (each.expect.home) home.settle();
   const said = home.log().findLast(({ event }) => event.event === "said")?.event;
@@ -260,11 +256,7 @@ function judge(
     const isSo = ran.includes(expect.routine);
     check("routine", isSo, expect.routine, ran.join(", ") || "no routine ran");
   }
-  for (const glob of expect.log ?? []) {
-    const lines = simulated.log().map(({ event }) => printEvent(event));
-    const isThere = lines.some((line) => matchesGlob(glob, line));
-    check("log", isThere, glob, lines.slice(-6).join("; ") || "nothing happened");
-  }
+  judgeLog(expect, simulated.log(), check);
   for (const [device, conditions] of home ?? []) {
     for (const [property, condition] of Object.entries(conditions)) {
       const value = simulated.state(device)[property];
@@ -274,6 +266,51 @@ function judge(
     }
   }
   return failures;
+}
+
+/** What happened in the home beside its states. */
+function judgeLog(expect: Expectation, log: readonly LogEntry[], check: Check): void {
+  const { branches, told = {}, sent = {}, log: lines = [] } = expect;
+  if (branches) {
+    const went = log.flatMap(({ event }) => (event.event === "branch" ? [event.branch] : []));
+    const isSo = branches.every((branch, index) => went[index] === branch);
+    check(
+      "branch",
+      isSo && went.length === branches.length,
+      branches.join(", "),
+      went.join(", ") || "no branch",
+    );
+  }
+  for (const [person, glob] of Object.entries(told)) {
+    const texts = log.flatMap(({ event }) =>
+      event.event === "notified" && event.person === person ? [event.text] : [],
+    );
+    const isSo = texts.some((text) => matchesGlob(glob, text));
+    check("told", isSo, `${person}: ${glob}`, `${person}: ${texts.join("; ") || "nothing"}`);
+  }
+  for (const [place, glob] of Object.entries(sent)) {
+    const texts = log.flatMap(({ event }) =>
+      event.event === "sent" && event.to === place ? [event.text] : [],
+    );
+    const isSo = texts.some((text) => matchesGlob(glob, text));
+    check("sent", isSo, `${place}: ${glob}`, `${place}: ${texts.join("; ") || "nothing"}`);
+  }
+  for (const { line, clock, within } of lines) {
+    const isTime = (time: string): boolean =>
+      clock === undefined || Math.abs(secondsOf(time) - clock) <= within;
+    const alike = log.filter(({ event }) => matchesGlob(line, printEvent(event)));
+    const isThere = alike.some(({ time }) => isTime(time));
+    const shown = alike.length > 0 ? alike : log.slice(-6);
+    const actual = shown.map(({ time, event }) => `${time.slice(11)} ${printEvent(event)}`);
+    const at = clock === undefined ? "" : `${printClock(clock)} `;
+    check("log", isThere, at + line, actual.join("; ") || "nothing happened");
+  }
+}
+
+/** Seconds since the day began. */
+function secondsOf(time: string): number {
+  const [hours = 0, minutes = 0, seconds = 0] = time.slice(11).split(":").map(Number);
+  return hours * 3600 + minutes * 60 + seconds;
 }
 
 function contextOf({ language, at, time }: Case): HearContext {

@@ -1,4 +1,5 @@
 import * as z from "zod/mini";
+import { faultForm } from "./faults.ts";
 import { saidSchema, statesSchema } from "../phrasebook/schema.ts";
 
 /* The shape of a suite file, which is also what its JSON Schema is made from. */
@@ -21,6 +22,10 @@ const nudgesSchema = z.record(
   z.record(z.string(), z.number({ error: "write the amount to add" })),
   { error: "write a map from device to amounts: { wheel-lamp: { brightness: -20 } }" },
 );
+
+const clock = z
+  .string()
+  .check(z.regex(/^(?:[01]\d|2[0-3]):[0-5]\d$/, "write a time such as 18:30"));
 
 const moment = z
   .string()
@@ -55,6 +60,15 @@ const commandsSchema = z.array(
   { error: "write a list with one map for each command" },
 );
 
+const toldAdvice = 'write a map from person to what they are told: { mara: "*closed*" }';
+const sentAdvice = 'write a map from place to what is sent there: { "mqtt:oxbow/firing": over }';
+
+/** A line of the log, with the time of day that it has to be of. */
+const logSchema = z.union(
+  [text, z.strictObject({ line: text, time: z.optional(clock), within: z.optional(text) })],
+  { error: 'write a line of the log, or { line: "close-up starts*", time: "18:30", within: 1m }' },
+);
+
 const expectSchema = z.union(
   [
     text,
@@ -69,7 +83,10 @@ const expectSchema = z.union(
         reason: z.optional(text),
         home: z.optional(statesSchema),
         routine: z.optional(text),
-        log: z.optional(z.union([text, z.array(text)])),
+        branch: z.optional(z.union([text, z.array(text)])),
+        told: z.optional(z.record(z.string(), text, { error: toldAdvice })),
+        sent: z.optional(z.record(z.string(), text, { error: sentAdvice })),
+        log: z.optional(z.union([logSchema, z.array(logSchema)])),
       },
       { error: "write a map such as { set: { kiln-vent: { speed: 60 } } }" },
     ),
@@ -97,34 +114,32 @@ const setting = {
 
 /** One turn of a talk. */
 const turnSchema = z.strictObject(
-  { hear: text, expect: expectSchema },
+  { wait: z.optional(text), at: z.optional(text), hear: text, expect: expectSchema },
   { error: 'write a turn: { hear: "yes", expect: act }' },
-);
-
-/** Something that happens, after which the home is looked at. */
-const happeningSchema = z.strictObject(
-  {
-    hear: z.optional(text),
-    run: z.optional(text),
-    set: z.optional(statesSchema),
-    press: z.optional(text),
-    presence: z.optional(text),
-    wait: z.optional(text),
-  },
-  { error: "write what happens: { wait: 25m }" },
 );
 
 const faultsSchema = z.record(
   z.string(),
   z
     .string()
-    .check(
-      z.regex(
-        /^(?:offline|fails once|fails|slow \d+s|rounds to \d+(?:\.\d+)?)$/,
-        "write offline, fails once, fails, slow 5s or rounds to 25",
-      ),
-    ),
+    .check(z.regex(faultForm, "write offline, fails once, fails, slow 5s, rounds to 25, or none")),
   { error: "write a map from device to how it misbehaves: { kiln-vent: offline }" },
+);
+
+/** Something that happens, at once or when a time of day comes, and time that passes after it. */
+const happeningSchema = z.strictObject(
+  {
+    time: z.optional(clock),
+    at: z.optional(text),
+    hear: z.optional(text),
+    run: z.optional(text),
+    set: z.optional(statesSchema),
+    press: z.optional(text),
+    presence: z.optional(text),
+    faults: z.optional(faultsSchema),
+    wait: z.optional(text),
+  },
+  { error: "write what happens: { wait: 25m }" },
 );
 
 const caseSchema = z.union(
@@ -161,6 +176,25 @@ export const suiteSchema = z.strictObject(
   { error: "write a map with suite and cases" },
 );
 
+/** A day that is played through: `*.day.yaml`. */
+export const daySchema = z.strictObject(
+  {
+    day: text,
+    date: z.optional(
+      z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/, "write a date such as 2026-03-02")),
+    ),
+    at: z.optional(text),
+    language: z.optional(text),
+    given: z.optional(statesSchema),
+    away: z.optional(z.array(text, { error: "write a list of people: [mara]" })),
+    faults: z.optional(faultsSchema),
+    happenings: z.array(happeningSchema, { error: "write a list of what happens" }),
+  },
+  { error: "write a map with day and happenings" },
+);
+
+export type LogDefinition = z.input<typeof logSchema>;
+export type DayDefinition = z.input<typeof daySchema>;
 export type SuiteDefinition = z.input<typeof suiteSchema>;
 export type CaseDefinition = z.input<typeof caseSchema>;
 export type HappeningDefinition = z.input<typeof happeningSchema>;

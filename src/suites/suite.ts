@@ -11,16 +11,18 @@ import type { Finding } from "../source/finding.ts";
 import { nearest } from "../source/nearest.ts";
 import type { Position } from "../source/position.ts";
 import { parseDuration } from "../time/duration.ts";
-import { parseLocal } from "../time/local.ts";
+import { parseClock, parseLocal } from "../time/local.ts";
 import type { Value } from "../phrasebook/property.ts";
 import type { When } from "../hearing/outcome.ts";
 import type { Fault } from "../home/devices.ts";
 import { devicesOf } from "../hearing/targets.ts";
+import { checkDuration, checkFaults, checkHappening, describeHappening } from "./happenings.ts";
 import {
   type CaseDefinition,
   type CommandDefinition,
   type ExpectDefinition,
   type HappeningDefinition,
+  type LogDefinition,
   type ExpectedOutcome,
   type SuiteDefinition,
   outcomes,
@@ -72,6 +74,10 @@ export type Script =
 
 export interface SuiteTurn {
   hear: string;
+  /** The voicepoint, where it is not that of the case. */
+  at?: string;
+  /** Seconds that pass before it. */
+  wait?: number;
   /** As it is shown: an answer to the question for the code is in no report. */
   shown: string;
   expect: Expectation;
@@ -81,8 +87,13 @@ export interface SuiteTurn {
 export interface Expectation extends CommandExpectation {
   /** The routine that ran. */
   routine?: string;
-  /** Globs over lines of the log, each of which must be there. */
-  log?: readonly string[];
+  /** Ways that its steps went, in this order. */
+  branches?: readonly string[];
+  /** Globs over what people are told, and over what is sent to places. */
+  told?: Readonly<Record<string, string>>;
+  sent?: Readonly<Record<string, string>>;
+  /** Lines of the log, each of which must be there. */
+  log?: readonly LogExpectation[];
   outcome?: ExpectedOutcome;
   /** Each command of several, in the order said. */
   commands?: readonly CommandExpectation[];
@@ -95,6 +106,14 @@ export interface Expectation extends CommandExpectation {
   reason?: string;
   /** States that must hold afterwards. */
   home?: Conditions;
+}
+
+/** A glob over a line of the log, and the time of day that the line has to be of. */
+export interface LogExpectation {
+  line: string;
+  /** Seconds since the day began, and seconds that it may be off by. */
+  clock?: number;
+  within: number;
 }
 
 /** Most phrases that one case may make. */
@@ -195,15 +214,8 @@ function readCase(
   shared: CaseSetting,
 ): Case[] {
   const own = readSetting(context, book, document, path, written);
-  const faults = Object.fromEntries(
-    Object.entries(written.faults ?? {}).map(([id, text]) => {
-      if (!book.devices.has(id)) {
-        const known = book.devices.keys();
-        reportUnknown(context, document.atKey([...path, "faults", id]), "device", id, known);
-      }
-      return [id, parseFault(text)];
-    }),
-  );
+  const under = [...path, "faults"];
+  const faults = checkFaults(context, book, document, under, written.faults ?? {});
   if (!("hear" in written)) {
     return [readScript(context, book, document, path, written, shared, own, faults)];
   }
@@ -269,7 +281,25 @@ function readExpectation(
   }
   if (Array.isArray(written))
     return { commands: readCommands(context, book, document, path, written) };
-  const { outcome, commands, asks, reply, reason, home, routine, log, ...effect } = written;
+  for (const person of Object.keys(written.told ?? {})) {
+    if (book.people.has(person)) continue;
+    const place = document.atKey([...path, "told", person]);
+    reportUnknown(context, place, "person", person, book.people.keys());
+  }
+  const {
+    outcome,
+    commands,
+    asks,
+    reply,
+    reason,
+    home,
+    routine,
+    branch,
+    told,
+    sent,
+    log,
+    ...effect
+  } = written;
   if (routine !== undefined && !book.routines.has(routine)) {
     const known = book.routines.keys();
     reportUnknown(context, document.at([...path, "routine"]), "routine", routine, known);
@@ -283,7 +313,10 @@ function readExpectation(
       : { commands: readCommands(context, book, document, under, commands) }),
     ...(asks === undefined ? {} : { asks }),
     ...(routine === undefined ? {} : { routine }),
-    ...(log === undefined ? {} : { log: [log].flat() }),
+    ...(branch === undefined ? {} : { branches: [branch].flat() }),
+    ...(told === undefined ? {} : { told }),
+    ...(sent === undefined ? {} : { sent }),
+    ...(log === undefined ? {} : { log: readLog(context, document, [...path, "log"], log) }),
     ...(reply === undefined ? {} : { reply }),
     ...(reason === undefined ? {} : { reason }),
     ...(home === undefined
@@ -298,6 +331,25 @@ function readExpectation(
           ),
         }),
   };
+}
+
+function readLog(
+  context: Context,
+  document: Document,
+  path: Path,
+  written: LogDefinition | LogDefinition[],
+): LogExpectation[] {
+  return [written].flat().map((line): LogExpectation => {
+    if (typeof line === "string") return { line, within: 0 };
+    const { within = "0s", time } = line;
+    checkDuration(context, document, [...path, "within"], within);
+    const clock = time === undefined ? undefined : parseClock(time);
+    return {
+      line: line.line,
+      within: parseDuration(within) ?? 0,
+      ...(clock === undefined ? {} : { clock }),
+    };
+  });
 }
 
 function readCommands(
@@ -390,7 +442,21 @@ function readScript(
         before === "code" ||
         (typeof before === "object" && "outcome" in before && before.outcome === "code");
       const shown = isSecret ? "…" : turn.hear;
-      return { hear: turn.hear, shown, expect, position: document.at([...under, "hear"]) };
+      const { hear, at, wait } = turn;
+      if (wait !== undefined) checkDuration(context, document, [...under, "wait"], wait);
+      if (at !== undefined && !book.voicepoints.has(at)) {
+        const known = book.voicepoints.keys();
+        reportUnknown(context, document.at([...under, "at"]), "voicepoint", at, known);
+      }
+      const position = document.at([...under, "hear"]);
+      return {
+        hear,
+        shown,
+        expect,
+        position,
+        ...(at === undefined ? {} : { at }),
+        ...(wait === undefined ? {} : { wait: parseDuration(wait) ?? 0 }),
+      };
     });
     const phrase = turns.map(({ shown }) => shown).join(" / ");
     const position = document.at([...path, "talk"]);
@@ -399,43 +465,12 @@ function readScript(
   const happenings = [written.after].flat();
   for (const [index, happening] of happenings.entries()) {
     const under = [...path, "after", ...(Array.isArray(written.after) ? [index] : [])];
-    if (happening.wait !== undefined && parseDuration(happening.wait) === undefined) {
-      const fix = "write a duration such as 25m";
-      const place = document.at([...under, "wait"]);
-      report(context, "wrong-value", place, `"${happening.wait}" is no duration`, fix);
-    }
-    if (happening.run !== undefined && !book.routines.has(happening.run)) {
-      const known = book.routines.keys();
-      reportUnknown(context, document.at([...under, "run"]), "routine", happening.run, known);
-    }
-    readStates(context, document, [...under, "set"], happening.set ?? {}, book.devices);
+    checkHappening(context, book, document, under, happening);
   }
   const expect = readExpectation(context, book, document, [...path, "expect"], written.expect);
   const phrase = happenings.map(describeHappening).join(", ");
   const position = document.at([...path, "after"]);
   return { ...base, phrase, script: { script: "after", happenings }, expect, position };
-}
-
-function describeHappening(happening: HappeningDefinition): string {
-  const { hear, run, press, presence, wait, set } = happening;
-  return [
-    hear,
-    run && `run ${run}`,
-    press && `press ${press}`,
-    presence,
-    set && `set ${Object.keys(set).join(" ")}`,
-    wait && `wait ${wait}`,
-  ]
-    .filter(Boolean)
-    .join(", ");
-}
-
-function parseFault(text: string): Fault {
-  const number = Number(/[\d.]+/.exec(text)?.[0] ?? 0);
-  if (text === "offline") return { fault: "offline" };
-  if (text.startsWith("slow")) return { fault: "slow", seconds: number };
-  if (text.startsWith("rounds")) return { fault: "rounds", to: number };
-  return { fault: "fails", times: text === "fails once" ? "once" : "always" };
 }
 
 function readNudges(

@@ -1,0 +1,251 @@
+import { accessTo } from "../hearing/access.ts";
+import { targetDevices } from "../hearing/orders.ts";
+import { programAccess } from "../hearing/program.ts";
+import { type Condition, printCondition } from "../phrasebook/condition.ts";
+import type {
+  Days,
+  Device,
+  Order,
+  Phrasebook,
+  Reply,
+  Routine,
+  Step,
+  Trigger,
+  ValueReference,
+} from "../phrasebook/model.ts";
+import type { State } from "../phrasebook/property.ts";
+import type { Conditions } from "../phrasebook/states.ts";
+import { printDuration } from "../time/duration.ts";
+import { printClock } from "../time/local.ts";
+import type { Paint } from "./paint.ts";
+
+/** What a routine would do, with nothing of it done. */
+export interface Outline {
+  routine: string;
+  /** What sets it off. */
+  triggers: readonly string[];
+  /** What has to hold. */
+  condition: string;
+  /** What is asked of whoever sets it off by voice: nothing, a yes, the code; or that voice may not. */
+  asks: string;
+  /** Each step in a line, those within another further in. */
+  steps: readonly { depth: number; text: string; needs?: string }[];
+}
+
+export function outlineRoutine(
+  book: Phrasebook,
+  routine: Routine,
+  states: Readonly<Record<string, State>>,
+): Outline {
+  const { id, compute, trusted } = routine;
+  const [language = "en"] = book.languages;
+  const context = { language, state: (device: string) => states[device] ?? {} };
+  const computed = compute?.({ ...context, slots: {} });
+  const steps = !computed ? routine.steps : computed.ok ? computed.steps : [];
+  const { access, device } = programAccess(book, steps, {}, new Map(), trusted, context);
+  const asks = {
+    free: trusted ? "nothing, since it is trusted" : "nothing",
+    confirm: `a yes first, for ${device ?? ""}`,
+    code: `the code first, for ${device ?? ""}`,
+    barred: `and does not know it: voice is barred from ${device ?? ""}`,
+  }[access];
+  const problem = computed && !computed.ok ? [{ depth: 0, text: computed.problem }] : [];
+  const phrases = book.intents.get(id)?.patterns ?? [];
+  return {
+    routine: id,
+    triggers: [
+      ...phrases.map(({ text, language: tag }) => `“${text}” (${tag})`),
+      ...routine.triggers.map(printTrigger),
+    ],
+    condition: printConditions(routine.condition),
+    asks,
+    steps: [...problem, ...outline(book, steps, language, 0)],
+  };
+}
+
+export function printOutline(plan: Outline, paint: Paint): string {
+  const { routine, triggers, condition, asks, steps } = plan;
+  return [
+    paint.strong(routine),
+    ...(triggers.length === 0 ? ["  set off by hand"] : triggers.map((each) => `  on ${each}`)),
+    ...(condition === "" ? [] : [`  if ${condition}`]),
+    `  said aloud, it asks ${asks}`,
+    "",
+    ...steps.map(({ depth, text, needs }) => {
+      const more = needs === undefined ? "" : `  ${paint.warn(`needs ${needs}`)}`;
+      return `  ${"  ".repeat(depth)}${text}${more}`;
+    }),
+  ].join("\n");
+}
+
+type Line = Outline["steps"][number];
+
+function outline(
+  book: Phrasebook,
+  steps: readonly Step[],
+  language: string,
+  depth: number,
+): Line[] {
+  const within = (list: readonly Step[]): Line[] => outline(book, list, language, depth + 1);
+  const line = (text: string): Line => ({ depth, text });
+  const words = (replies: ReadonlyMap<string, Reply>): string =>
+    `“${(replies.get(language) ?? [...replies.values()][0])?.text ?? ""}”`;
+  return steps.flatMap((step): Line[] => {
+    switch (step.step) {
+      case "order":
+        return step.orders.map((order) => {
+          const needs = needsOf(book, order);
+          return { ...line(printOrder(order)), ...(needs === undefined ? {} : { needs }) };
+        });
+      case "tell":
+        return [line(`tell what ${referred(step.target)} is`)];
+      case "say":
+        return [
+          line(`say ${words(step.text)}${step.where === "voicepoint" ? "" : ` in ${step.where}`}`),
+        ];
+      case "notify":
+        return [line(`tell ${step.people.join(" and ")} ${words(step.text)}`)];
+      case "wait":
+        return [
+          line(
+            `wait ${step.wait.refer === "value" ? printDuration(Number(step.wait.value)) : printValue(step.wait)}`,
+          ),
+        ];
+      case "if":
+        return [
+          line(`if ${printConditions(step.condition)}`),
+          ...within(step.then),
+          ...(step.otherwise.length > 0 ? [line("else"), ...within(step.otherwise)] : []),
+        ];
+      case "try":
+        return [line("try"), ...within(step.steps), line("if that fails"), ...within(step.failed)];
+      case "ask":
+        return [
+          line(`ask ${words(step.text)} and wait ${printDuration(step.within)}`),
+          ...step.answers.flatMap(({ patterns, steps: then }) => [
+            { depth: depth + 1, text: `on “${patterns[0]?.text ?? ""}”` },
+            ...outline(book, then, language, depth + 2),
+          ]),
+          ...(step.silence.length > 0
+            ? [
+                { depth: depth + 1, text: "on silence" },
+                ...outline(book, step.silence, language, depth + 2),
+              ]
+            : []),
+        ];
+      case "run":
+        return [
+          line(`run ${step.routine.refer === "slot" ? `$${step.routine.slot}` : step.routine.id}`),
+        ];
+      case "hear":
+        return [line(`do what “${step.phrase}” would`)];
+      case "send":
+        return [line(`send ${step.text === "" ? "" : `“${step.text}” `}to ${step.to}`)];
+    }
+  });
+}
+
+/** What voice needs for an order, for the strictest of its devices. */
+function needsOf(book: Phrasebook, order: Order): string | undefined {
+  const needs = targetDevices(book, order.target, new Map()).map((device) =>
+    accessOf(device, order),
+  );
+  if (needs.includes("barred")) return "another way than voice";
+  if (needs.includes("code")) return "the code";
+  return needs.includes("confirm") ? "a yes" : undefined;
+}
+
+function accessOf(device: Device, order: Order): string {
+  const { id } = device;
+  if (order.order === "call") return accessTo(device, { device: id, call: order.action });
+  if (order.order === "set" && order.value.refer === "value") {
+    return accessTo(device, { device: id, set: { [order.property]: order.value.value } });
+  }
+  return device.voice;
+}
+
+function referred(target: Order["target"]): string {
+  return target.refer === "slot" ? `$${target.slot}` : target.id;
+}
+
+function printOrder(order: Order): string {
+  const target = referred(order.target);
+  switch (order.order) {
+    case "set":
+      return `${target} ${order.property}: ${printValue(order.value)}`;
+    case "nudge":
+      return `${target} ${order.property}: ${order.factor < 0 ? "less" : "more"} by ${printValue(order.by)}`;
+    case "toggle":
+      return `${target} ${order.property}: the other way`;
+    case "call":
+      return `${target} ${order.action}${order.input ? ` ${printValue(order.input)}` : ""}`;
+  }
+}
+
+function printValue(value: ValueReference): string {
+  switch (value.refer) {
+    case "value":
+      return String(value.value);
+    case "slot":
+      return `$${value.slot}`;
+    case "state":
+      return `$${value.device}.${value.property}`;
+    case "sum":
+      return `${printValue(value.left)} ${value.operator} ${printValue(value.right)}`;
+  }
+}
+
+function printConditions(conditions: Conditions): string {
+  return [...conditions]
+    .flatMap(([device, each]) =>
+      Object.entries(each).map(
+        ([property, condition]: [string, Condition]) =>
+          `${device} ${property} is ${printCondition(condition)}`,
+      ),
+    )
+    .join(" and ");
+}
+
+function printTrigger(trigger: Trigger): string {
+  switch (trigger.trigger) {
+    case "time":
+      return `${printClock(trigger.clock)}${printDays(trigger.days)}`;
+    case "sun": {
+      const { offset, event, days } = trigger;
+      const side = offset < 0 ? "before" : "after";
+      const way = offset === 0 ? "" : `${printDuration(Math.abs(offset))} ${side} `;
+      return `${way}${event}${printDays(days)}`;
+    }
+    case "state": {
+      const long = trigger.lasting === 0 ? "" : ` for ${printDuration(trigger.lasting)}`;
+      return `${printConditions(trigger.states)}${long}`;
+    }
+    case "presence":
+      return `${trigger.who} ${trigger.is}`;
+    case "press":
+      return `${trigger.device} pressed`;
+  }
+}
+
+const weekdays = [
+  "Mondays",
+  "Tuesdays",
+  "Wednesdays",
+  "Thursdays",
+  "Fridays",
+  "Saturdays",
+  "Sundays",
+];
+
+function printDays(days: Days): string {
+  switch (days.days) {
+    case "every":
+      return "";
+    case "weekdays":
+      return ` on ${days.weekdays.map((day) => weekdays[day - 1] ?? "").join(", ")}`;
+    case "dates":
+      return ` on ${days.dates.join(", ")}`;
+    case "rule":
+      return ` by ${days.rule}`;
+  }
+}
