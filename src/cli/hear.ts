@@ -2,6 +2,8 @@ import { createInterface } from "node:readline";
 import type { Book } from "../home/book.ts";
 import type { Turn } from "../home/converse.ts";
 import { printHeard } from "../reports/heard.ts";
+import { printTimeline } from "../reports/timeline.ts";
+import { parseDuration } from "../time/duration.ts";
 import { parseLocal } from "../time/local.ts";
 import { WrongUse, exit } from "./exit.ts";
 import { loadBook, mentionErrors } from "./load.ts";
@@ -69,28 +71,54 @@ async function converse(
   const paint = paintFor(process.stdout);
   const isTerminal = process.stdin.isTTY;
   if (isTerminal && !json) {
-    print(`${book.name} is listening. Type a phrase; Ctrl+D ends.`);
+    print(`${book.name} is listening. Type a phrase; +10m lets time pass; Ctrl+D ends.`);
   }
   const lines = createInterface({
     input: process.stdin,
     ...(isTerminal ? { output: process.stdout, prompt: "› " } : {}),
   });
   let code: number = exit.fine;
+  let wasCode = false;
   if (isTerminal) lines.prompt();
   for await (const line of lines) {
-    if (line.trim() !== "") {
+    const before = home.log().length;
+    const passing = /^\s*\+\s*(.+)$/.exec(line)?.[1];
+    if (passing !== undefined) {
+      if (parseDuration(passing) === undefined) {
+        print(`"${passing}" is no duration: write +10m to let ten minutes pass`);
+        code = exit.failed;
+      } else {
+        await home.wait(passing);
+        const passed = home.log().slice(before);
+        if (json) print(JSON.stringify({ time: home.time(), log: passed }));
+        else print(`${paint.quiet(`it is ${home.time().slice(11, 16)}`)}\n`);
+        if (!json && passed.length > 0) print(`${printTimeline(book.name, passed, paint)}\n`);
+      }
+    } else if (line.trim() !== "") {
+      // What may be the code is not printed, even to whoever typed it.
+      const shown = wasCode ? "…" : line;
       const { heard, outcome, performed, reply } = talk.say(line);
-      const isAnswer = outcome !== heard.outcome;
+      wasCode = outcome === "code";
       if (!isDone(outcome)) code = exit.failed;
       if (json) {
         const { changes } = performed;
-        print(JSON.stringify({ ...heard, outcome, reply, why: heard.why, changes }));
+        print(
+          JSON.stringify({ ...heard, outcome, reply, about: heard.about, why: heard.why, changes }),
+        );
       } else {
-        if (isAnswer) print(`${paint.strong(`“${line}”`)}\n  ${outcome}\n  says “${reply}”`);
-        else print(printHeard(heard, paint, reply));
-        for (const { device, property, from, to } of performed.changes) {
+        if (outcome !== heard.outcome) {
+          const said = reply === "" ? "" : `\n  says “${reply}”`;
+          print(`${paint.strong(`“${shown}”`)}\n  ${outcome}${said}`);
+        } else {
+          // An answer is heard together with the command that it was asked for.
+          if (heard.text !== line) print(paint.quiet(`“${shown}” goes with`));
+          print(printHeard(heard, paint, reply));
+        }
+        const { changes, calls } = performed;
+        for (const { device, property, from, to } of changes) {
           print(paint.good(`  ${device} ${property}: ${String(from)} → ${String(to)}`));
         }
+        for (const call of calls) print(paint.good(`  ${call.device} ${call.call}`));
         print("");
       }
     }

@@ -58,7 +58,11 @@ export interface Engine {
   /** What each rule of the network is. */
   rules: readonly { intent: Intent; pattern: SpokenPattern; plan: Plan }[];
   /** What an answer to the question for a slot can be read as. */
-  readAnswer: (intent: Intent, slot: Slot, text: string) => SlotReading[];
+  readAnswer: (
+    intent: Intent,
+    slot: Slot,
+    text: string,
+  ) => { reading: SlotReading; words: string }[];
   /** Whether words may speak of what was spoken of last. */
   speaksOfIt: (utterance: Utterance) => boolean;
   /** What says when, in the order said. */
@@ -141,16 +145,22 @@ export function createEngine(book: Phrasebook, language: string): Engine {
     whens: slotTypes.whens,
     joiners: createJoinerFinder(pack, lexicon),
     readAnswer(intent, slot, text) {
-      if (slot.type === "text") return text.trim() === "" ? [] : [{ read: "value", value: text }];
+      if (slot.type === "text") {
+        const words = text.trim();
+        return words === "" ? [] : [{ reading: { read: "value", value: words }, words }];
+      }
       const recognise = slotTypes.recogniserOf(intent, slot);
       const utterance = prepareUtterance(text, splitWords(text, language), lexicon, small);
       const whole = ends(utterance);
       return [...starts(utterance)].flatMap((start) => {
         let from = start;
         while (utterance.small[from] && recognise(utterance, from).length === 0) from++;
-        return recognise(utterance, from).flatMap(({ end, value }) =>
-          whole.has(end) ? (value as SlotReading) : [],
-        );
+        const first = utterance.words[from]?.start ?? 0;
+        return recognise(utterance, from).flatMap(({ end, value }) => {
+          if (!whole.has(end)) return [];
+          const words = text.slice(first, utterance.words[end - 1]?.end);
+          return [{ reading: value as SlotReading, words }];
+        });
       });
     },
     speaksOfIt: ({ texts }) => texts.some((text) => itWords.has(text)),

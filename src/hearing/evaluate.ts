@@ -109,14 +109,14 @@ function withAnswers(
   said: Readonly<Record<string, string>>,
 ): (readonly Filling[])[] {
   let choices: (readonly Filling[])[] = [fillings];
-  for (const [name, words] of Object.entries(said)) {
+  for (const [name, text] of Object.entries(said)) {
     const slot = intent.slots.get(name);
     if (!slot || fillings.some((filling) => filling.slot === slot)) continue;
-    const readings = engine.readAnswer(intent, slot, words);
+    const readings = engine.readAnswer(intent, slot, text);
     if (readings.length === 0) continue;
     choices = choices
       .flatMap((choice) =>
-        readings.map((reading) => [...choice, { slot, reading, from: -1, end: -1, words }]),
+        readings.map((read) => [...choice, { slot, ...read, from: -1, end: -1 }]),
       )
       .slice(0, mostAnswers);
   }
@@ -207,7 +207,7 @@ function mean(
   speaker: Speaker,
 ): Exclude<Meaning, NotSaid> | Missing {
   const slot = unsaid(plan, slots, targets);
-  if (slot !== undefined && (intent.compute || plan.program)) return { result: "missing", slot };
+  if (slot !== undefined) return { result: "missing", slot };
   if (intent.compute) return computed(book, intent, intent.compute, slots, targets, speaker);
   if (plan.program) return run(book, intent, plan.program, slots, targets, speaker.context);
   if (plan.tells.length > 0) return ask(book, plan.tells, slots, targets);

@@ -33,8 +33,10 @@ export function planIntent({ steps, slots, routine, compute }: Intent): Plan {
     ...plan,
     // A routine has a condition and runs of its own that only the home knows.
     program: routine ? steps : plan.program,
-    // A function may use any of its slots.
-    needs: compute ? [...slots.keys()] : plan.needs,
+    // A function may use any of its slots, and what is asked for is needed wherever it is used.
+    needs: [...slots.values()].flatMap(({ name, ask }) =>
+      compute || ask || plan.needs.includes(name) ? [name] : [],
+    ),
     optional,
     asked,
   };

@@ -80,9 +80,10 @@ function replyToCommand(speech: Speech, command: HeardCommand, failed: Failed): 
   const own = hasFailed && intent?.failed.size ? speak(intent.failed) : undefined;
   if (own !== undefined) return own;
   const reply = speak(intent?.reply) ?? pack.replies.act;
-  const isOurs = replyIn(intent?.reply ?? new Map<string, Reply>(), language)?.origin;
-  const left = isOurs === "phrasebook" ? [] : leftOut(book, command, results.done);
-  const whole = told(speech, reply, results, left);
+  const written = replyIn(intent?.reply ?? new Map<string, Reply>(), language);
+  const isOwn = written?.origin === "phrasebook";
+  const left = isOwn ? [] : leftOut(book, command, results.done);
+  const whole = tellsFailures(written) ? reply : told(speech, reply, results, left);
   const when = command.when ?? command.effects[0]?.when;
   return when ? withWhen(speech, when, whole) : whole;
 }
@@ -95,6 +96,11 @@ export interface Results {
   done: readonly string[];
   failed: readonly string[];
   skipped: readonly string[];
+}
+
+/** Whether a reply speaks of what failed itself, so that nothing is put after it. */
+export function tellsFailures(reply: Reply | undefined): boolean {
+  return reply !== undefined && /\$failed/.test(reply.text);
 }
 
 /** A reply that is true of what was done, with what was not done after it. */

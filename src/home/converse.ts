@@ -194,7 +194,7 @@ export function createConversation(
       const index = asked && answerTo(asked.step, text, language);
       if (asked && index !== undefined) {
         const performed = asked.answer(index);
-        return { heard, outcome: "act", performed, reply: lastSaid(home) };
+        return { heard, outcome: "act", performed, reply: performed.reply };
       }
       // Another command takes the place of the question, as if nobody had answered.
       if (asked && heard.outcome !== "unknown") asked.answer(undefined);
@@ -299,11 +299,6 @@ function createChooser<T>(
     const utterance = prepareUtterance(text, words, lexicon, new Set());
     return read(utterance, 0).find(({ end }) => end === words.length)?.value;
   };
-}
-
-function lastSaid(home: Home): string {
-  const said = home.log().findLast(({ event }) => event.event === "said")?.event;
-  return said?.event === "said" ? said.text : "";
 }
 
 /** A code in digits, spoken one by one or as numbers. */

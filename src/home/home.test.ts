@@ -252,7 +252,7 @@ describe("routines run on a virtual clock", () => {
   });
 
   test.each([
-    [80, "It is damp, so the vent runs too.", "on"],
+    [80, "It is damp, 80 percent, so the vent runs too.", "on"],
     [60, "The air is dry enough.", "off"],
   ])("and look at sensors: humidity %i", async (humidity, said, power) => {
     const simulated = simulate(demo, { states: { "glaze-sensor": { humidity } } });
@@ -276,16 +276,53 @@ describe("routines run on a virtual clock", () => {
 
   test("set off by a button and by everyone leaving", async () => {
     const simulated = simulate(demo);
-    simulated.press("bench-button");
-    await simulated.wait("1m");
     simulated.presence("mara", "away");
     simulated.presence("joss", "away");
     await simulated.wait("1m");
+    simulated.press("bench-button");
+    await simulated.wait("1m");
     const starts = lines(simulated).filter((line) => line.includes("close-up starts"));
     expect(starts.map((line) => line.split(": ")[1])).toEqual([
-      "bench-button pressed",
       "joss is away",
+      "bench-button pressed",
     ]);
+  });
+
+  test("each trigger is there for the others, until one of them has done it all", async () => {
+    const time = "2026-03-03T18:29";
+    const evening = async (faults: NonNullable<Parameters<typeof simulate>[1]>["faults"] = {}) => {
+      const simulated = simulate(demo, { time, faults });
+      await simulated.wait("2m");
+      simulated.presence("mara", "away");
+      simulated.presence("joss", "away");
+      await simulated.wait("1m");
+      const told = lines(simulated).filter((line) => /close-up (starts|does not)/.test(line));
+      return told.map((line) => line.slice("18:30:00 ".length));
+    };
+    expect(await evening()).toEqual([
+      "close-up starts: its time has come",
+      "close-up does not start: all was done 55s ago",
+    ]);
+    expect(await evening({ "till-lamp": { fault: "fails", times: "once" } })).toEqual([
+      "close-up starts: its time has come",
+      "close-up starts: joss is away",
+    ]);
+  });
+
+  test("what sets itself off at once comes to an end", async () => {
+    const circles = home(`
+devices: { bell: { kind: button } }
+routines:
+  ring: { overlap: together, triggers: [{ press: bell }], do: { call: { bell: press } } }
+  echo: { overlap: together, triggers: [{ phrase: echo }], do: { hear: echo } }
+  line: { overlap: queue, triggers: [{ phrase: line }], do: { hear: line } }
+`);
+    for (const id of circles.routines.keys()) {
+      const simulated = simulate(circles);
+      await simulated.run(id);
+      await simulated.wait("1m");
+      expect(simulated.log().length).toBeLessThan(10_000);
+    }
   });
 
   test("a year of it comes out the same twice", async () => {

@@ -34,7 +34,7 @@ export function printEvent(event: LogEvent): string {
     case "heard":
       return `heard “${event.text}”${event.at === undefined ? "" : ` at ${event.at}`}`;
     case "understood":
-      return `understood ${event.outcome}${event.intent === undefined ? "" : `: ${event.intent}`}`;
+      return `understood ${event.outcome}`;
     case "changed":
       return `${event.device} ${event.property}: ${event.from} → ${event.to}`;
     case "called":
@@ -58,7 +58,7 @@ export function printEvent(event: LogEvent): string {
     case "waiting":
       return `waits ${printDuration(event.seconds)}`;
     case "branch":
-      return event.branch;
+      return `branch: ${event.branch}`;
     case "presence":
       return `${event.person} is ${event.is}`;
   }

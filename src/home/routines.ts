@@ -7,11 +7,13 @@ import {
   replyTo,
   slotVariables,
   speakReply,
+  tellsFailures,
   told,
 } from "../hearing/spoken.ts";
 import { english } from "../language/english.ts";
 import { packFor } from "../language/packs.ts";
 import type { AskStep, Intent, Reply, Routine, Step } from "../phrasebook/model.ts";
+import { printDuration } from "../time/duration.ts";
 import { slotDefault } from "../phrasebook/slots.ts";
 import { type Orders, startOf } from "./orders.ts";
 import { type Run, type World, deepest, doSteps, holdsFor } from "./run.ts";
@@ -20,12 +22,15 @@ import type { Performed, Scene } from "./scene.ts";
 /** What runs in a home: routines and the steps of intents, one after another or side by side. */
 export interface Routines {
   /** Sets a routine off, unless its condition or another run of it stands in the way. */
-  start: (routine: Routine, because: string) => void;
+  start: (routine: Routine, because: string, cause: Cause) => void;
   /** Does what was heard. */
   perform: (heard: Heard) => void;
   /** What steps are asking at a voicepoint. */
   asking: (at: string | undefined) => Asking | undefined;
 }
+
+/** Whether somebody meant it: by hand, by a button or by a phrase; or it came by itself. */
+export type Cause = "meant" | "by itself";
 
 /** A question that steps wait for the answer of. */
 export interface Asking {
@@ -46,6 +51,8 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   const going = new Map<string, Going[]>();
   const queued = new Map<string, (() => void)[]>();
   const asking = new Map<string, Asking>();
+  /** When a routine last did all that it does. */
+  const rested = new Map<string, number>();
   const by = (run: Run): { by: string } => ({ by: run.of });
 
   const speechIn = (language: string): Speech => {
@@ -78,7 +85,9 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     if (of.failed.size > 0) return speak(of.failed, run);
     // No device failed: a phrase or a routine within the steps did.
     if (run.failed.size === 0) return replies.notAll;
-    return told(speech, of.reply.size > 0 ? speak(of.reply, run) : "", resultsOf(run));
+    const reply = speak(of.reply, run);
+    if (tellsFailures(replyIn(of.reply, run.language))) return reply;
+    return told(speech, reply, resultsOf(run));
   };
 
   /** The last words of steps; what nobody asked for and nobody wrote words for ends in silence. */
@@ -269,6 +278,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       going.set(id, left);
       endWith(routine, run, ok, routine.replyAt);
       record({ event: "ended", routine: id, ok });
+      if (ok) rested.set(id, elapsed());
       const next = queued.get(id)?.shift();
       if (next) timers.add(elapsed(), next);
     });
@@ -344,7 +354,14 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   };
 
   return {
-    start: (routine, because) => {
+    start: (routine, because, cause) => {
+      const last = rested.get(routine.id);
+      const isResting = last !== undefined && elapsed() - last < routine.rest;
+      if (cause === "by itself" && isResting && routine.enabled) {
+        const ago = printDuration(Math.round(elapsed() - last));
+        record({ event: "skipped", routine: routine.id, because: `all was done ${ago} ago` });
+        return;
+      }
       start(routine, newRun(routine.id), because);
     },
     perform: (heard) => {

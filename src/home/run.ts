@@ -19,7 +19,7 @@ import type {
   TargetReference,
 } from "../phrasebook/model.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
-import { type State, checkValue, landed, otherValue } from "../phrasebook/property.ts";
+import { type State, type Value, checkValue, landed, otherValue } from "../phrasebook/property.ts";
 import type { Conditions } from "../phrasebook/states.ts";
 import { valueOf } from "./arithmetic.ts";
 
@@ -102,7 +102,7 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
   const { book, state } = world;
   switch (step.step) {
     case "order":
-      return step.orders.map((order) => doOrder(world, run, order)).every((worked) => worked);
+      return doOrders(world, run, step.orders);
     case "tell": {
       const question = questionAbout(step, run.slots, devicesFor(book, step.target, run));
       if (question) world.tell(question, run);
@@ -172,14 +172,28 @@ export function holdsFor(conditions: Conditions, state: (device: string) => Stat
   );
 }
 
-function doOrder(world: World, run: Run, order: Order): boolean {
-  let ok = true;
-  for (const device of devicesFor(world.book, order.target, run)) {
-    const effect = effectFor(world, run, order, device);
-    if (effect === "unable") {
-      run.skipped.add(device.id);
-      continue;
+/** Orders of one step, those that set several properties of a device as one. */
+function doOrders(world: World, run: Run, orders: readonly Order[]): boolean {
+  const effects: { device: Device; effect: Effect | undefined }[] = [];
+  const sets = new Map<Device, { device: string; set: Record<string, Value> }>();
+  for (const order of orders) {
+    for (const device of devicesFor(world.book, order.target, run)) {
+      const effect = effectFor(world, run, order, device);
+      if (effect === "unable") {
+        run.skipped.add(device.id);
+        continue;
+      }
+      const before = sets.get(device);
+      if (before && effect && "set" in effect) Object.assign(before.set, effect.set);
+      else if (effect && "set" in effect) {
+        const whole = { device: device.id, set: { ...effect.set } };
+        sets.set(device, whole);
+        effects.push({ device, effect: whole });
+      } else effects.push({ device, effect });
     }
+  }
+  let ok = true;
+  for (const { device, effect } of effects) {
     if (effect && !isGranted(world, run, device, effect)) {
       run.skipped.add(device.id);
       ok = false;

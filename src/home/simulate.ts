@@ -126,7 +126,7 @@ export function createHome(book: Book, options: SimulateOptions): Home {
     run: (id) =>
       around(() => {
         const routine = book.routines.get(id);
-        if (routine) routines.start(routine, "by hand");
+        if (routine) routines.start(routine, "by hand", "meant");
       }),
     wait,
     waitUntil: (point) => {

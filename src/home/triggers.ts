@@ -1,4 +1,5 @@
 import type { Routine } from "../phrasebook/model.ts";
+import type { Cause } from "./routines.ts";
 import { holdsFor } from "./run.ts";
 import type { Scene } from "./scene.ts";
 import { type ClockTrigger, nextFiring } from "./schedule.ts";
@@ -14,7 +15,7 @@ export interface Triggers {
 }
 
 /** Starts a routine, and says why. */
-type Start = (routine: Routine, because: string) => void;
+type Start = (routine: Routine, because: string, cause: Cause) => void;
 
 export function createTriggers(scene: Scene, away: readonly string[], start: Start): Triggers {
   const { book, store, timers, elapsed, now, record } = scene;
@@ -24,9 +25,13 @@ export function createTriggers(scene: Scene, away: readonly string[], start: Sta
   const held = new Set<string>();
   let hasBegun = false;
 
-  const setOff = (is: (trigger: Routine["triggers"][number]) => boolean, because: string): void => {
+  const setOff = (
+    is: (trigger: Routine["triggers"][number]) => boolean,
+    because: string,
+    cause: Cause,
+  ): void => {
     for (const routine of book.routines.values()) {
-      if (routine.triggers.some(is)) start(routine, because);
+      if (routine.triggers.some(is)) start(routine, because, cause);
     }
   };
 
@@ -44,7 +49,7 @@ export function createTriggers(scene: Scene, away: readonly string[], start: Sta
     const next = nextFiring(trigger, after, zone, book.place);
     if (next === undefined) return;
     timers.add(elapsed() + next - now(), () => {
-      start(routine, trigger.trigger === "time" ? "its time has come" : trigger.event);
+      start(routine, trigger.trigger === "time" ? "its time has come" : trigger.event, "by itself");
       setNext(routine, trigger, next);
     });
   };
@@ -61,7 +66,7 @@ export function createTriggers(scene: Scene, away: readonly string[], start: Sta
           held.add(key);
           const because = [...trigger.states.keys()].join(", ");
           const fire = (): void => {
-            start(routine, because);
+            start(routine, because, "by itself");
           };
           if (trigger.lasting === 0) timers.add(elapsed(), fire);
           else holding.set(key, timers.add(elapsed() + trigger.lasting, fire));
@@ -74,6 +79,7 @@ export function createTriggers(scene: Scene, away: readonly string[], start: Sta
         setOff(
           (trigger) => trigger.trigger === "press" && trigger.device === button,
           `${button} pressed`,
+          "meant",
         );
       });
     },
@@ -89,6 +95,7 @@ export function createTriggers(scene: Scene, away: readonly string[], start: Sta
       setOff(
         (trigger) => trigger.trigger === "presence" && isPresence(trigger.who, trigger.is, change),
         `${person} is ${is}`,
+        "by itself",
       );
     },
     begin() {

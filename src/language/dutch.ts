@@ -674,17 +674,17 @@ export const dutch: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "(wat | hoe hoog) is [de | het] $measure (van | in | op | bij) $target",
+        "(wat | hoe hoog) is [de | het] $measure [van | in | op | bij] $target",
         "welke $measure heeft $target",
-        "(zeg | geef) me [de | het] $measure (van | in | op | bij) $target",
+        "(zeg | geef) me [de | het] $measure [van | in | op | bij] $target",
         "$measure (van | in | op | bij) $target",
       ],
       reply: "",
     },
     "ask-temperature": {
       patterns: [
-        "hoe (warm | koud) is (het (in | op | bij) $target | $target)",
-        "hoeveel graden is het (in | op | bij) $target",
+        "hoe (warm | koud) is [het] [in | op | bij] $target",
+        "hoeveel graden is het [in | op | bij] $target",
       ],
       reply: "",
     },

@@ -750,12 +750,12 @@ export const english: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "what (is | are) [the] $measure (of | in | on | at) $target",
-        "what's [the] $measure (of | in | on | at) $target",
-        "(tell me | read | check) [the] $measure (of | in | on | at) $target",
+        "what (is | are) [the] $measure [of | in | on | at] $target",
+        "what's [the] $measure [of | in | on | at] $target",
+        "(tell me | read | check) [the] $measure [of | in | on | at] $target",
         "what [$measure] (is | are) $target (at | on | set to)",
         "what $measure (is | are | does) $target [have]",
-        "how (much | high) is [the] $measure (of | in | on | at) $target",
+        "how (much | high) is [the] $measure [of | in | on | at] $target",
         "$target $measure",
         "what is $target $measure",
       ],
@@ -763,8 +763,8 @@ export const english: LanguagePack = {
     },
     "ask-temperature": {
       patterns: [
-        "how (warm | hot | cold | cool) is ([it] (in | at | on) $target | $target)",
-        "what is [the] temperature like in $target",
+        "how (warm | hot | cold | cool) is [it] [in | at | on] $target",
+        "what is [the] temperature like [in] $target",
       ],
       reply: "",
     },

@@ -685,18 +685,18 @@ export const french: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "quel est [le | la] $measure (de | du | des | d' | dans | à | au | sur) $target",
-        "quelle est [le | la] $measure (de | du | des | d' | dans | à | au | sur) $target",
-        "(donne | dis) moi [le | la] $measure (de | du | des | d' | dans | à | au) $target",
+        "quel est [le | la] $measure [de | du | des | d' | dans | à | au | sur] $target",
+        "quelle est [le | la] $measure [de | du | des | d' | dans | à | au | sur] $target",
+        "(donne | dis) moi [le | la] $measure [de | du | des | d' | dans | à | au] $target",
         "$measure (de | du | des | d' | dans | à | au) $target",
       ],
       reply: "",
     },
     "ask-temperature": {
       patterns: [
-        "combien fait il (dans | à | au | en) $target",
-        "(est ce qu'il fait | fait il) (chaud | froid) (dans | à | au | en) $target",
-        "quelle température fait il (dans | à | au | en) $target",
+        "combien fait il [dans | à | au | en] $target",
+        "(est ce qu'il fait | fait il) (chaud | froid) [dans | à | au | en] $target",
+        "quelle température fait il [dans | à | au | en] $target",
       ],
       reply: "",
     },

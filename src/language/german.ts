@@ -768,9 +768,9 @@ export const german: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "(wie | was) ist [die | der | das] $measure (von | vom | der | des | im | in | am) $target",
-        "wie hoch ist $measure (von | vom | der | des | im | in | am) $target",
-        "(sag | sage | nenn | nenne) mir $measure (von | vom | der | des | im | in | am) $target",
+        "(wie | was) ist [die | der | das] $measure [von | vom | der | des | im | in | am] $target",
+        "wie hoch ist $measure [von | vom | der | des | im | in | am] $target",
+        "(sag | sage | nenn | nenne) mir $measure [von | vom | der | des | im | in | am] $target",
         "welche $measure hat $target",
         "$measure (von | vom | der | des | im | in | am) $target",
       ],
@@ -778,7 +778,7 @@ export const german: LanguagePack = {
     },
     "ask-temperature": {
       patterns: [
-        "wie (warm | heiß | kalt | kühl) ist (es (in | im | am | auf) $target | $target)",
+        "wie (warm | heiß | kalt | kühl) ist [es] [in | im | am | auf] $target",
         "wie viel Grad (hat | sind | ist) [es] [in | im | am] $target",
       ],
       reply: "",

@@ -694,8 +694,8 @@ export const italian: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        `(qual è | quanto è | quale è) [il | la | l'] $measure ${of} $target`,
-        `(dimmi | leggi) [il | la | l'] $measure ${of} $target`,
+        `(qual è | quanto è | quale è) [il | la | l'] $measure [${of}] $target`,
+        `(dimmi | leggi) [il | la | l'] $measure [${of}] $target`,
         `che $measure (c' è | ha | fa) [${in_}] $target`,
         `$measure ${of} $target`,
       ],
@@ -703,9 +703,9 @@ export const italian: LanguagePack = {
     },
     "ask-temperature": {
       patterns: [
-        `quanti gradi (ci sono | sono | fa) ${in_} $target`,
-        `(fa | è) (caldo | freddo) ${in_} $target`,
-        `quanto (caldo | freddo) fa ${in_} $target`,
+        `quanti gradi (ci sono | sono | fa) [${in_}] $target`,
+        `(fa | è) (caldo | freddo) [${in_}] $target`,
+        `quanto (caldo | freddo) fa [${in_}] $target`,
       ],
       reply: "",
     },

@@ -680,8 +680,8 @@ export const spanish: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "(cuál | qué) (es | tiene) [el | la] $measure (de | del | en) $target",
-        "(dime | di) [el | la] $measure (de | del | en) $target",
+        "(cuál | qué) (es | tiene) [el | la] $measure [de | del | en] $target",
+        "(dime | di) [el | la] $measure [de | del | en] $target",
         "qué $measure (hay en | tiene) $target",
         "$measure (de | del | en) $target",
       ],
@@ -689,9 +689,9 @@ export const spanish: LanguagePack = {
     },
     "ask-temperature": {
       patterns: [
-        "(cuántos grados | qué temperatura) (hay | hace) en $target",
-        "(hace | hay) (calor | frío) en $target",
-        "cuánto (calor | frío) hace en $target",
+        "(cuántos grados | qué temperatura) (hay | hace) [en] $target",
+        "(hace | hay) (calor | frío) [en] $target",
+        "cuánto (calor | frío) hace [en] $target",
       ],
       reply: "",
     },

@@ -170,6 +170,8 @@ export interface Routine {
   enabled: boolean;
   /** What happens when it is set off while it runs. */
   overlap: "skip" | "queue" | "restart" | "together";
+  /** Seconds after a run that did all, in which clock, sun, states and people do not set it off. */
+  rest: number;
   trusted: boolean;
   /** Where it speaks: where it was asked for, a room, everywhere or nowhere. */
   replyAt: string;

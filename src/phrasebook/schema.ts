@@ -407,6 +407,7 @@ const routineSchema = z.strictObject(
         error: "write one of skip, queue, restart, together",
       }),
     ),
+    rest: z.optional(text),
     trusted: z.optional(z.boolean()),
     "reply-at": z.optional(text),
     moment: z.optional(replySchema),

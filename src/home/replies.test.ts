@@ -1,0 +1,194 @@
+import { describe, expect, test } from "vitest";
+import { readPhrasebook } from "./book.ts";
+import { type Fault } from "./devices.ts";
+import { printEvent } from "./log.ts";
+import { simulate } from "./simulate.ts";
+import { packs } from "../language/packs.ts";
+
+const offline: Fault = { fault: "offline" };
+const book = readPhrasebook([
+  {
+    path: "home.yaml",
+    text: `
+languages: [en-GB, de-DE, fr-FR, es-ES, it-IT, nl-NL]
+rooms: { shed: {} }
+devices:
+  desk-lamp: { kind: light, room: shed }
+  wall-lamp: { kind: light, room: shed }
+  floor-lamp: { kind: light, room: shed }
+  roof-lamp: { kind: light, room: shed }
+  door-lamp: { kind: light, room: shed }
+  vent: { kind: fan, room: shed, properties: [speed] }
+  door: { kind: lock, room: shed, voice: confirm }
+  damp: { kind: sensor, room: shed, properties: [humidity, temperature] }
+  blind: { kind: blind, room: shed }
+intents:
+  report: { patterns: how is the shed, reply: "{$damp.humidity} percent, vent {$vent.power}." }
+  both:
+    patterns: damp and warm
+    do:
+      - tell: { target: damp, property: humidity, form: value }
+      - tell: { target: damp, property: temperature, form: value }
+  air:
+    patterns: "air the shed [for $length]"
+    slots: { length: { type: duration, default: 90m } }
+    do: [{ set: { vent: { power: on, speed: 60 } } }, { wait: $length }]
+    reply: "Aired for {$length}, vent at {$vent.speed}."
+  dim:
+    patterns: dim it all
+    do: [{ nudge: { shed: { brightness: -30 } } }, { set: { shed: { speed: 10 } } }]
+    reply: ".input {$doneCount :number} .match $doneCount 1 {{One, at {$desk-lamp.brightness}.}} * {{{$doneCount}, at {$desk-lamp.brightness}; not {$failed}.}}"
+  check-vent:
+    patterns: vent check
+    do:
+      - set: { vent: { power: on } }
+      - tell: { target: vent, state: "on", form: whether }
+  blind-half: { patterns: half light, do: { set: { blind: { position: 50 } } }, reply: "Blind at {$blind.position}." }
+routines:
+  later: { triggers: [{ phrase: in case }], if: { vent: { power: on } }, do: { wait: 1m }, reply: Done so. }
+`,
+  },
+]);
+
+const said = async (text: string, faults: Record<string, Fault> = {}, language = "en-GB") => {
+  const home = simulate(book, { faults });
+  return (await home.perform(book.hear(text, { language }))).reply;
+};
+
+test("the home reads without a finding", () => {
+  expect(book.problems).toEqual([]);
+});
+
+describe("a reply of the vocabulary is true of what was done", () => {
+  test.each<[string, string, string[], string]>([
+    ["all of it", "turn on the lights", [], "lights on."],
+    [
+      "all but one, whose name it tells",
+      "turn on the lights",
+      ["wall-lamp"],
+      "four lights on. wall lamp did not answer.",
+    ],
+    [
+      "most of it not",
+      "turn on the lights",
+      ["wall-lamp", "floor-lamp", "roof-lamp", "door-lamp"],
+      "desk lamp on. four lights did not answer.",
+    ],
+    ["nothing", "turn on the vent", ["vent"], "vent did not answer."],
+    [
+      "devices of several kinds",
+      "turn on everything",
+      ["wall-lamp"],
+      "five devices on. wall lamp did not answer.",
+    ],
+    [
+      "one of two commands",
+      "turn on the vent and turn on the desk lamp",
+      ["vent"],
+      "vent did not answer. desk lamp on.",
+    ],
+  ])("%s", async (_, text, broken, expected) => {
+    const faults = Object.fromEntries(broken.map((id) => [id, offline]));
+    expect(await said(text, faults)).toBe(expected);
+  });
+
+  test("and tells what was left out since it is guarded", () => {
+    const home = readPhrasebook([
+      {
+        path: "home.yaml",
+        text: "devices: { lamp: { kind: light }, kiln: { kind: plug, voice: confirm }, hob: { kind: plug, voice: barred } }",
+      },
+    ]);
+    expect(home.hear("turn everything on").reply).toBe("everything on. But not kiln.");
+  });
+
+  test.each(packs.map(({ name, language }) => [name, language] as const))(
+    "in %s",
+    async (_, tag) => {
+      const language = book.languages.find((each) => each.startsWith(tag)) ?? tag;
+      const phrases: Record<string, string> = {
+        en: "turn on the lights",
+        de: "mach alle Lampen an",
+        fr: "allume les lampes",
+        es: "enciende las luces",
+        it: "accendi le luci",
+        nl: "doe de lampen aan",
+      };
+      const text = phrases[tag] ?? "";
+      const [whole, partly] = [
+        await said(text, {}, language),
+        await said(text, { "wall-lamp": offline }, language),
+      ];
+      expect(whole).not.toContain("wall lamp");
+      expect(partly).toContain("wall lamp");
+      const pack = packs.find(({ language: each }) => each === tag);
+      expect(partly).toContain(
+        `${pack?.numbers.cardinal(4) ?? ""} ${pack?.kinds["light"]?.many[0] ?? ""}`,
+      );
+    },
+  );
+});
+
+describe("a reply of one's own", () => {
+  test("tells states as they are", async () => {
+    expect(await said("how is the shed")).toBe("50 percent, vent off.");
+    expect(book.hear("how is the shed")).toMatchObject({ outcome: "answer" });
+  });
+
+  test("answers from several properties at once", async () => {
+    expect(await said("damp and warm")).toBe("damp: humidity 50 %. damp: temperature 20 °C.");
+  });
+
+  test("tells states as they are after the effects, of what moves where it goes", async () => {
+    expect(book.hear("half light").reply).toBe("Blind at 50.");
+    expect(await said("half light")).toBe("Blind at 50.");
+    const rounding = { blind: { fault: "rounds", to: 40 } } as const;
+    expect(await said("half light", rounding)).toBe("Blind at 40.");
+  });
+
+  test("counts what was done and chooses by it", async () => {
+    expect(await said("dim it all")).toBe("6, at 70; not .");
+    expect(await said("dim it all", { vent: offline })).toBe("5, at 70; not vent.");
+  });
+
+  test("tells a duration in words", async () => {
+    const home = simulate(book);
+    await home.perform(book.hear("air the shed for twenty minutes"));
+    await home.wait("20m");
+    const last = home.log().findLast(({ event }) => event.event === "said");
+    expect(last && printEvent(last.event)).toContain("Aired for 20 minutes, vent at 60.");
+  });
+
+  test("is left out where the steps have said something", async () => {
+    const home = simulate(book);
+    const { reply } = await home.perform(book.hear("vent check"));
+    expect(reply).toBe("Yes, vent: on.");
+    const words = home.log().filter(({ event }) => event.event === "said");
+    expect(words).toHaveLength(1);
+  });
+
+  test("is wanted when a routine does not start", async () => {
+    const home = simulate(book);
+    expect((await home.perform(book.hear("in case"))).reply).toBe("Not as things are now.");
+    home.set("vent", { power: "on" });
+    await home.perform(book.hear("in case"));
+    expect((await home.perform(book.hear("in case"))).reply).toBe("That is under way already.");
+  });
+});
+
+describe("what a reply may not speak of is found", () => {
+  test.each([
+    ["{$dmp.humidity}", 'there is no device "dmp"', "write damp"],
+    ["{$damp.humdity}", 'there is no property of damp "humdity"', "write humidity"],
+    ["{$lenght}", "the reply speaks of $lenght, which there is not", "write {$length}"],
+  ])("%s", (reply, message, fix) => {
+    const { problems } = readPhrasebook([
+      {
+        path: "home.yaml",
+        text: `devices: { damp: { kind: sensor, properties: [humidity] } }
+intents: { a: { patterns: "x $length", slots: { length: { type: duration } }, do: { wait: $length }, reply: "${reply}" } }`,
+      },
+    ]);
+    expect(problems.map((each) => [each.message, each.fix])).toEqual([[message, fix]]);
+  });
+});
