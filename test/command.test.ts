@@ -94,6 +94,73 @@ describe("calm-phrase hear", () => {
   });
 });
 
+describe("calm-phrase hear as a conversation", () => {
+  const say = (...lines: string[]) => run(["hear", ...demo, "--at", "till"], lines.join("\n"));
+
+  test("asks for what was not said, and lets time pass", () => {
+    const { out } = say("hold the drying cabinet", "forty", "remind me to stir", "+10m", "done");
+    expect(out).toContain("says “To how many degrees?”");
+    expect(out).toContain("“forty” goes with\n“hold the drying cabinet”");
+    expect(out).toMatch(/it is 09:10\n\n.*\n {2}09:10:00 {4}said “Is the glaze stirred\?”/);
+    expect(say("+soon").out).toContain("write +10m");
+  });
+
+  test("prints no code", () => {
+    const { out } = say("disarm the shop alarm", "1234", "4711");
+    expect(out).toContain("That is not the code.");
+    expect(out).toContain("act: shop-alarm { armed: off }");
+    expect(out).not.toMatch(/1234|4711/);
+  });
+});
+
+describe("calm-phrase run", () => {
+  test("tells what happens when, and the states in the end", () => {
+    const { code, out } = run([
+      "run",
+      "start-drying",
+      ...demo,
+      "--set",
+      "glaze-sensor.humidity=80",
+    ]);
+    expect(code).toBe(0);
+    expect(out).toContain("said “It is damp, 80 percent, so the vent runs too.”");
+    expect(out).toMatch(/In the end\n.*kiln-vent +power on, speed 60/s);
+    for (const line of out.split("\n")) expect(line.length).toBeLessThanOrEqual(100);
+  });
+
+  test("fails when a device does", () => {
+    const { code, out } = run(["run", "close-up", ...demo, "--fault", "till-lamp=offline"]);
+    expect(code).toBe(1);
+    expect(out).toContain("till-lamp did not answer: offline");
+  });
+
+  test("dry tells what it would do and ask, and does nothing", () => {
+    const { code, out } = run(["run", "close-up", ...demo, "--dry"]);
+    expect(code).toBe(0);
+    expect(out).toContain("on 20m after sunset");
+    expect(out).toContain("said aloud, it asks nothing");
+    expect(out).toContain("\n  wait 5s\n  showroom-lock locked: true\n");
+    const json = JSON.parse(run(["run", "open-shop", ...demo, "--dry", "--json"]).out) as object;
+    expect(json).toMatchObject({ version: 1, routine: "open-shop", asks: "nothing" });
+  });
+});
+
+describe("calm-phrase day", () => {
+  test("plays a day from its script", () => {
+    const { out } = run(["day", ...demo, "--script", "a damp Friday"]);
+    expect(out).toContain("Oxbow Pottery, 2026-03-06");
+    expect(out).toMatch(/13:40:00 {2}damp-alarm starts: glaze-sensor/);
+    expect(out).toContain("close-up ends, not all of it done");
+    for (const line of out.split("\n")) expect(line.length).toBeLessThanOrEqual(100);
+  });
+
+  test("or from its triggers alone", () => {
+    const { code, out } = run(["day", "2026-03-03", ...demo]);
+    expect(code).toBe(0);
+    expect(out).toMatch(/18:30:00 {2}close-up does not start: all was done \d+m/);
+  });
+});
+
 describe("calm-phrase test", () => {
   test("passes on the demo", () => {
     const { code, out } = run(["test", "demo/oxbow-pottery"]);
@@ -244,6 +311,20 @@ describe("wrong use ends with code 2 and says what to write", () => {
     ["no such table", ["import", "nowhere.csv"], /no file or folder/],
     ["no table at all", ["import", "package.json.txt"], /no file or folder/],
     ["no such option", ["hear", "--loud"], /--help/],
+    ["no such routine", ["run", "close", ...demo], /one of open-shop, close-up/],
+    [
+      "no such property",
+      ["run", "close-up", ...demo, "--set", "x.y=1"],
+      /glaze-sensor\.humidity=80/,
+    ],
+    ["no such value", ["run", "close-up", ...demo, "--set", "kiln-vent.speed=x"], /cannot be "x"/],
+    [
+      "no such fault",
+      ["run", "close-up", ...demo, "--fault", "kiln-vent=sad"],
+      /"sad" is no fault/,
+    ],
+    ["no such day", ["day", ...demo, "--script", "x"], /"a damp Friday"/],
+    ["no such date", ["day", "2026-02-30", ...demo], /is no time/],
   ])("%s", (_, args, error) => {
     const result = run(args);
     expect(result.code).toBe(2);
@@ -251,7 +332,7 @@ describe("wrong use ends with code 2 and says what to write", () => {
     expect(result.error).not.toMatch(/ at .*:\d+:\d+/);
   });
 
-  test.each(["new", "check", "hear", "test", "sayable", "import", "export"])(
+  test.each(["new", "check", "hear", "test", "sayable", "run", "day", "import", "export"])(
     "%s --help shows an example",
     (command) => {
       const { code, out } = run([command, "--help"]);

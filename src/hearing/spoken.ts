@@ -100,7 +100,7 @@ export interface Results {
 
 /** Whether a reply speaks of what failed itself, so that nothing is put after it. */
 export function tellsFailures(reply: Reply | undefined): boolean {
-  return reply !== undefined && /\$failed/.test(reply.text);
+  return reply?.text.includes("$failed") === true;
 }
 
 /** A reply that is true of what was done, with what was not done after it. */

@@ -3,6 +3,8 @@ import { readPhrasebook } from "../home/book.ts";
 import { plain } from "../reports/paint.ts";
 import { printResults } from "../reports/results.ts";
 import { matchesGlob } from "../pattern/glob.ts";
+import { printEvent } from "../home/log.ts";
+import { readDays, runDay } from "./day.ts";
 import { runSuites } from "./run.ts";
 
 const home = {
@@ -172,6 +174,132 @@ describe("a mistake in a suite is a finding at its place", () => {
     expect(problems.map((found) => `${found.at.line}:${found.at.column} ${found.rule}`)).toEqual([
       `${place} ${rule}`,
     ]);
+  });
+});
+
+const routines = {
+  path: "routines.yaml",
+  text: `people: { mara: {} }
+place: { latitude: 52.57, longitude: 1.72, timezone: Europe/London }
+devices: { gate: { kind: gate, room: shop }, meter: { kind: sensor, room: shop, properties: [humidity] } }
+routines:
+  air:
+    triggers: [{ time: "09:30" }, { phrase: air it }]
+    do:
+      - if: { meter: { humidity: above 70 } }
+        then: { try: { set: { vent: { power: on } } }, failed: { notify: mara, text: The vent is out. } }
+        else: { send: { to: "mqtt:shop/air", text: dry } }
+`,
+};
+
+describe("what happens over time can be expected in every way", () => {
+  const cases = `suite: a
+at: till
+time: 2026-03-02T09:00
+cases:
+`;
+  const results = (each: string) =>
+    runSuites(
+      readPhrasebook([home, routines, { path: "a.suite.yaml", text: `${cases}  - ${each}` }]),
+    );
+  const failed = async (each: string) => {
+    const { suites, problems } = await results(each);
+    expect(problems).toEqual([]);
+    const [first] = suites[0]?.cases ?? [];
+    return first?.passed === false ? first.failures.map(({ about }) => about) : [];
+  };
+
+  test.each([
+    ["a branch", "after: { hear: air it }, expect: { branch: else }"],
+    [
+      "branches in turn",
+      "after: { hear: air it }, given: { meter: { humidity: 80 } }, faults: { vent: offline }, expect: { branch: [then, failed], told: { mara: The vent*} }",
+    ],
+    ["a message", 'after: { run: air }, expect: { sent: { "mqtt:shop/air": dry } }'],
+    ["a time of day", 'after: { time: "10:00" }, expect: { routine: air }'],
+    [
+      "a line at a time",
+      'after: { wait: 1h }, expect: { log: { line: "air starts*", time: "09:29", within: 1m } }',
+    ],
+    [
+      "a fault that comes and goes",
+      "after: [{ set: { meter: { humidity: 80 } }, faults: { vent: offline } }, { faults: { vent: none } }, { run: air }], expect: { home: { vent: { power: on } } }",
+    ],
+    [
+      "turns at two voicepoints, with time between them",
+      'talk: [{ hear: open the gate, expect: confirm }, { hear: "yes", wait: 20s, expect: { home: { gate: { position: 100 } } } }]',
+    ],
+  ])("%s", async (_, each) => {
+    expect(await failed(`{ ${each} }`)).toEqual([]);
+  });
+
+  test.each([
+    ["branch", "after: { run: air }, expect: { branch: then }"],
+    ["branch", "after: { run: air }, expect: { branch: [else, then] }"],
+    ["told", "after: { run: air }, expect: { told: { mara: '*' } }"],
+    ["sent", 'after: { run: air }, expect: { sent: { "mqtt:shop/air": wet } }'],
+    [
+      "log",
+      'after: { wait: 1h }, expect: { log: { line: "air starts*", time: "09:28", within: 1m } }',
+    ],
+    [
+      "outcome",
+      'talk: [{ hear: open the gate, expect: confirm }, { hear: "yes", wait: 31s, expect: act }]',
+    ],
+  ])("and fails by its %s", async (about, each) => {
+    expect(await failed(`{ ${each} }`)).toEqual([about]);
+  });
+
+  test.each([
+    ["told", "{ after: { run: air }, expect: { told: { mra: x } } }", "5:46", "unknown-reference"],
+    ["run", "{ after: { run: ari }, expect: act }", "5:21", "unknown-reference"],
+    ["presence", "{ after: { presence: mara gone }, expect: act }", "5:26", "wrong-value"],
+    ["wait", "{ after: { wait: soon }, expect: act }", "5:22", "wrong-value"],
+    ["at", "{ after: { hear: x, at: tlil }, expect: act }", "5:29", "unknown-reference"],
+    ["fault", "{ after: { faults: { vnt: offline } }, expect: act }", "5:26", "unknown-reference"],
+  ])("a mistake in %s is a finding", async (_, each, place, rule) => {
+    const { problems } = await results(each);
+    expect(problems.map((found) => `${found.at.line}:${found.at.column} ${found.rule}`)).toEqual([
+      `${place} ${rule}`,
+    ]);
+  });
+});
+
+describe("a day is played from midnight to midnight", () => {
+  const day = (text: string) => {
+    const book = readPhrasebook([home, routines, { path: "wet.day.yaml", text }]);
+    return { book, ...readDays(book) };
+  };
+
+  test("with what people do and sensors measure", () => {
+    const { book, days, problems } = day(`day: wet
+at: till
+given: { spots: { power: on } }
+happenings:
+  - { time: "08:00", set: { meter: { humidity: 80 } } }
+  - { time: "08:00", presence: mara away }
+  - { time: "12:00", hear: turn on the extractor, wait: 5m }
+`);
+    expect(problems).toEqual([]);
+    const lines = runDay(book, "2026-03-29", days[0]).map(
+      ({ time, event }) => `${time} ${printEvent(event)}`,
+    );
+    expect(lines).toContain("2026-03-29T08:00:00 meter humidity: 50 → 80");
+    expect(lines).toContain("2026-03-29T09:30:00 air starts: its time has come");
+    expect(lines).toContain("2026-03-29T12:00:00 heard “turn on the extractor” at till");
+    expect(lines.every((line) => line.startsWith("2026-03-29"))).toBe(true);
+  });
+
+  test.each([
+    [
+      "an order of happenings",
+      '[{ time: "09:00", run: air }, { time: "08:00", run: air }]',
+      "2:51",
+    ],
+    ["a routine", "[{ run: ari }]", "2:21"],
+  ])("a mistake in %s is a finding", (_, happenings, place) => {
+    const { problems } = day(`day: wet\nhappenings: ${happenings}`);
+    expect(problems.map(({ at }) => `${at.line}:${at.column}`)).toEqual([place]);
   });
 });
 
