@@ -1,8 +1,7 @@
-import { samplePhrases } from "./sample.ts";
-import { nameSamples } from "./losing.ts";
 import type { Book } from "../home/book.ts";
 import type { Intent, SpokenPattern } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
+import { hearSamples, ownPatterns } from "./heard.ts";
 
 /** Phrases of one pattern that are tried. */
 const mostTried = 30;
@@ -12,25 +11,12 @@ const mostTried = 30;
  * phrasebook wins; whoever says it may have meant the other.
  */
 export function checkTaken(book: Book): Finding[] {
-  return [...book.intents.values()].flatMap((intent) =>
-    intent.patterns
-      .filter(({ origin }) => origin === "phrasebook")
-      .flatMap((pattern) => checkPattern(book, intent, pattern)),
-  );
+  return ownPatterns(book).flatMap(({ intent, pattern }) => checkPattern(book, intent, pattern));
 }
 
 function checkPattern(book: Book, intent: Intent, pattern: SpokenPattern): Finding[] {
   const { language, at } = pattern;
-  let tried = 0;
-  for (const phrase of samplePhrases(
-    book,
-    intent,
-    pattern,
-    nameSamples(book, language),
-    language,
-  )) {
-    if (tried++ >= mostTried) break;
-    const heard = book.hear(phrase, { language, time: "2026-01-05T09:00" });
+  for (const { phrase, heard } of hearSamples(book, intent, pattern, mostTried)) {
     if (heard.outcome !== "act" || heard.intent !== intent.id || heard.commands) continue;
     const { readings } = heard.why;
     const does = readings.find(({ kept }) => kept)?.does;
