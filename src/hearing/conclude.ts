@@ -81,7 +81,10 @@ function concludeCommand(
   const { intent, effects } = conclusion;
   const settled = settleWhens(whens, now);
   if (!settled) return { outcome: "refuse", intent, reason: "two times are said for one command" };
-  if (!settled.ok) return { outcome: "refuse", intent, reason: settled.reason };
+  if (!settled.ok) {
+    const because = settled.because ? { because: [settled.because] } : {};
+    return { outcome: "refuse", intent, reason: settled.reason, ...because };
+  }
   const { when } = settled;
   const ends = when.for !== undefined || when.until !== undefined;
   const endless = effects.find((effect) => "call" in effect);
@@ -133,7 +136,8 @@ function concludeRanked(book: Phrasebook, ranked: readonly Ranked[], language: s
       "reason" in reading.meaning ? reading.meaning.reason : [],
     );
     const reason = [...new Set(reasons)].slice(0, mostReasons).join("; ");
-    return { outcome: "refuse", intent, reason };
+    const because = best.flatMap(({ meaning: each }) => ("because" in each ? [each.because] : []));
+    return { outcome: "refuse", intent, reason, ...(because.length > 0 ? { because } : {}) };
   }
   if (best.length > 1 || meaning.result === "choices") {
     const choices = best.flatMap((reading) => choicesOf(book, reading, language));

@@ -157,7 +157,10 @@ function understand(
   for (const { slot, reading, words } of fillings) {
     if (reading.read === "target") continue;
     const settled = settleSlot(slot, reading, speaker.time);
-    if (!settled.ok) return { result: "refuse", reason: settled.reason };
+    if (!settled.ok) {
+      const { reason, because } = settled;
+      return { result: "refuse", reason, ...(because ? { because } : {}) };
+    }
     const { value } = settled;
     const other = slots[slot.name];
     if (other && other.value !== value) {

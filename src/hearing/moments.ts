@@ -1,3 +1,4 @@
+import type { Because } from "./outcome.ts";
 import {
   type LocalTime,
   dateText,
@@ -14,7 +15,7 @@ const minute = 60;
 const halfDay = 12 * 60;
 
 /** What a time or date comes to, or why it comes to nothing. */
-export type Settled = { ok: true; text: string } | { ok: false; reason: string };
+export type Settled = { ok: true; text: string } | { ok: false; reason: string; because?: Because };
 
 const unknownDay: Settled = { ok: false, reason: "it is not known what day it is" };
 
@@ -76,6 +77,11 @@ export function settlePoint(
   if (!day.ok) return day;
   const isToday = now?.date === day.text;
   const text = `${day.text}T${settleClock(time, isToday ? now : undefined)}`;
-  if (now && text <= printLocal(now)) return { ok: false, reason: `${text} has passed` };
+  if (now && text <= printLocal(now))
+    return {
+      ok: false,
+      reason: `${text} has passed`,
+      because: { because: "past", time: text },
+    };
   return { ok: true, text };
 }

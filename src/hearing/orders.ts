@@ -5,17 +5,14 @@ import type {
   TargetReference,
   ValueReference,
 } from "../phrasebook/model.ts";
-import {
-  type Value,
-  type ValueProblem,
-  checkValue,
-  explainValueProblem,
-} from "../phrasebook/property.ts";
-import type { Effect, Skipped, SlotValue } from "./outcome.ts";
+import { type Value, checkValue, explainValueProblem } from "../phrasebook/property.ts";
+import type { Because, Effect, Skipped, SlotValue } from "./outcome.ts";
 import { type Devices, devicesOf } from "./targets.ts";
 
 /** Why nothing is done: a value that cannot be, or something that has no such thing at all. */
-export type Refusal = { result: "refuse"; reason: string } | { result: "unfit"; reason: string };
+export type Refusal =
+  | { result: "refuse"; reason: string; because?: Because }
+  | { result: "unfit"; reason: string; because?: Because };
 
 /** A slot that is needed was not said. */
 export interface Missing {
@@ -76,7 +73,10 @@ export function carryOut(
   const [refusal] = failed.values();
   if (effects.length === 0 && refusal) return refusal;
   if (effects.length === 0 && orders.length > 0) {
-    return { result: "unfit", reason: skipped[0]?.reason ?? "there is no device to do it" };
+    const [first] = skipped;
+    if (!first) return { result: "unfit", reason: "there is no device to do it" };
+    const { device, reason } = first;
+    return { result: "unfit", reason, because: { because: "unable", device } };
   }
   return { result: "effects", effects, skipped };
 }
@@ -146,14 +146,14 @@ function orderDevice(
   }
   const check = checkValue(schema, value ?? "");
   if (check.ok) return { result: "set", property, value: check.value };
-  const why = explainValueProblem(check.problem);
-  return refuseValue(check.problem, `the ${property} of ${id} ${why}`);
-}
-
-/** A word where a number belongs shows that another property was meant; a number too high does not. */
-function refuseValue(problem: ValueProblem, reason: string): Refusal {
+  const { problem } = check;
+  // A word where a number belongs shows that another property was meant; a number too high does not.
   const isOther = problem.problem === "type" || problem.problem === "choice";
-  return isOther ? { result: "unfit", reason } : { result: "refuse", reason };
+  return {
+    result: isOther ? "unfit" : "refuse",
+    reason: `the ${property} of ${id} ${explainValueProblem(problem)}`,
+    because: { because: "value", device: id, property, problem },
+  };
 }
 
 /** The devices that a target in a step stands for. */

@@ -1,5 +1,5 @@
 import type { Step } from "../phrasebook/model.ts";
-import type { Value } from "../phrasebook/property.ts";
+import type { Value, ValueProblem } from "../phrasebook/property.ts";
 import type { StateTest } from "../phrasebook/state-words.ts";
 import type { Position } from "../source/position.ts";
 
@@ -161,8 +161,20 @@ export interface Choice {
 export interface HeardRefuse extends HeardBase {
   outcome: "refuse";
   intent: string;
+  /** In English, with ids. */
   reason: string;
+  /** The same, as far as it can be said in every language. */
+  because?: readonly Because[];
 }
+
+/** Why something cannot be done. */
+export type Because =
+  /** A property of a device, or a slot, cannot have the value. */
+  | { because: "value"; device?: string; property: string; problem: ValueProblem }
+  | { because: "unable"; device: string }
+  /** "It" or "here" stands for nothing. */
+  | { because: "nowhere" }
+  | { because: "past"; time: string };
 
 /** Nothing understands it. */
 export interface HeardUnknown extends HeardBase {

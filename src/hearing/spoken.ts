@@ -5,7 +5,8 @@ import { answerQuestion, printValue } from "./answer.ts";
 import type { Conclusion } from "./conclude.ts";
 import type { HearContext } from "./context.ts";
 import { nameIn } from "./names.ts";
-import type { HeardCommand, SlotValue, When } from "./outcome.ts";
+import type { HeardCommand, HeardRefuse, SlotValue, When } from "./outcome.ts";
+import { type ValueProblem, printQuantity } from "../phrasebook/property.ts";
 import { formatReply, replyIn } from "./reply.ts";
 
 /** Everything that a reply is made from. */
@@ -42,10 +43,11 @@ export function replyTo(speech: Speech, outcome: Conclusion, failed: Failed = no
       const choices = list.format(outcome.choices.map(({ label }) => label));
       return formatReply(pack.replies.unsure, language, { choices });
     }
-    case "refuse":
-      return formatReply(pack.replies.refuse, language, {
-        reason: withNames(book, outcome.reason, language),
-      });
+    case "refuse": {
+      const reason = spokenReason(speech, outcome);
+      const { refuse, cannot } = pack.replies;
+      return reason === "" ? cannot : formatReply(refuse, language, { reason });
+    }
     default:
       return formatReply(pack.replies[outcome.outcome], language, {});
   }
@@ -241,6 +243,77 @@ export function spokenDuration({ times }: LanguagePack, seconds: number): string
     if (count > 0) parts.push(`${count} ${count === 1 ? one : many}`);
   }
   return parts.join(" ");
+}
+
+/** Reasons that are spoken. */
+const mostReasons = 2;
+
+/** Why something cannot be, in the words of a language; empty where they do not have any. */
+function spokenReason(
+  { book, pack, language }: Speech,
+  { reason, because = [] }: Pick<HeardRefuse, "reason" | "because">,
+): string {
+  const { refusals } = pack;
+  const say = (text: string, variables: Record<string, unknown>): string =>
+    formatReply(text, language, variables);
+  const nameOf = (id: string): string => {
+    const device: Nameable | undefined = book.devices.get(id) ?? book.groups.get(id);
+    return (device && nameIn(book, device, language)) ?? id;
+  };
+  const reasons = because.map((each): string => {
+    switch (each.because) {
+      case "unable":
+        return say(refusals.unable, { name: nameOf(each.device) });
+      case "nowhere":
+        return refusals.nowhere;
+      case "past":
+        return say(refusals.past, { time: spokenTime(each.time) });
+      case "value": {
+        const { device, property, problem } = each;
+        const spoken = pack.properties[property]?.[0] ?? property;
+        const what =
+          device === undefined
+            ? spoken
+            : say(refusals.of, { property: spoken, name: nameOf(device) });
+        return say(...valueRefusal(refusals, what, problem));
+      }
+    }
+  });
+  if (reasons.length > 0) return [...new Set(reasons)].slice(0, mostReasons).join("; ");
+  return say(refusals.other, { reason: withNames(book, reason, language) });
+}
+
+function valueRefusal(
+  refusals: LanguagePack["refusals"],
+  what: string,
+  problem: ValueProblem,
+): [string, Record<string, unknown>] {
+  switch (problem.problem) {
+    case "range": {
+      const { minimum, maximum, unit } = problem;
+      const text =
+        minimum === undefined
+          ? refusals.atMost
+          : maximum === undefined
+            ? refusals.atLeast
+            : refusals.between;
+      const print = (value: number | undefined): string =>
+        value === undefined ? "" : printQuantity(value, unit);
+      // A duration has its units within it; others are told once.
+      const first = maximum === undefined || unit === "second" ? print(minimum) : minimum;
+      const range = { minimum: first, maximum: print(maximum), said: print(problem.value) };
+      return [text, { what, ...range }];
+    }
+    case "step": {
+      const { nearest, unit, value } = problem;
+      const choices = nearest.map((each) => printQuantity(each, unit)).join(" / ");
+      return [refusals.oneOf, { what, choices, said: printQuantity(value, unit) }];
+    }
+    case "choice":
+      return [refusals.oneOf, { what, choices: problem.choices.join(", "), said: problem.value }];
+    case "type":
+      return [refusals.oneOf, { what, choices: problem.expected, said: problem.value }];
+  }
 }
 
 /** A reason as it is spoken: with the names of devices in the place of their ids. */

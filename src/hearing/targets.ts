@@ -3,7 +3,7 @@ import type { StepInput } from "../phrasebook/schema.ts";
 import type { LocalTime } from "../time/local.ts";
 import type { PlaceExpression, TargetExpression } from "./expression.ts";
 import type { Holder } from "./names.ts";
-import type { Skipped } from "./outcome.ts";
+import type { Because, Skipped } from "./outcome.ts";
 
 /** What a target comes to, given what is asked of it and where the speaker stands. */
 export type Resolved =
@@ -11,7 +11,7 @@ export type Resolved =
   /** Several things have the name and nothing decides between them. */
   | { result: "choices"; options: readonly Devices[] }
   /** Nothing that was named can do it. */
-  | { result: "unfit"; reason: string }
+  | { result: "unfit"; reason: string; because?: Because }
   /** Voice is barred from all that was named: to speech, it does not exist. */
   | { result: "absent"; reason: string };
 
@@ -106,14 +106,15 @@ function resolveExpression(
     }
     case "here": {
       if (speaker.room === undefined)
-        return { result: "unfit", reason: "nobody knows where here is" };
+        return { result: "unfit", reason: "nobody knows where here is", because: nowhere };
       return bulkOf("here", devicesIn(book, "here", speaker), asked);
     }
     case "there":
     case "it": {
       const before = spokenOf(book, speaker);
       if (before.length === 0) {
-        return { result: "unfit", reason: `nobody knows what "${expression.target}" is` };
+        const reason = `nobody knows what "${expression.target}" is`;
+        return { result: "unfit", reason, because: nowhere };
       }
       if (expression.target === "there") {
         return bulkOf("there", devicesIn(book, "there", speaker), asked);
@@ -151,7 +152,7 @@ function resolveNamed(
   speaker: Speaker,
 ): Resolved {
   const able: Devices[] = [];
-  const reasons: string[] = [];
+  const unable: Skipped[] = [];
   let barred: string | undefined;
   const seen = new Set<Nameable>();
   // Names first, so that something that bears the words as a name and an alias counts by the name.
@@ -173,8 +174,9 @@ function resolveNamed(
         ...sorted,
       });
     } else {
-      const reason = firstReason(devicesOf(book, entity), sorted.skipped);
-      reasons.push(reason ?? `${entity.id} has nothing that can do it`);
+      const reason = `${entity.id} has nothing that can do it`;
+      const first = firstUnable(devicesOf(book, entity), sorted.skipped);
+      unable.push(first ?? { device: entity.id, reason });
     }
   }
   const byName = able.filter((option) => option.holders.some(({ name }) => !name.alias));
@@ -183,9 +185,9 @@ function resolveNamed(
   const left = near.length > 0 && named.length > 1 ? near : named;
   const [only] = left;
   if (only) return left.length === 1 ? only : { result: "choices", options: left };
-  const [reason] = reasons;
-  if (reason === undefined && barred !== undefined) return { result: "absent", reason: barred };
-  return { result: "unfit", reason: reason ?? "nothing of that name can do it" };
+  const [first] = unable;
+  if (!first && barred !== undefined) return { result: "absent", reason: barred };
+  return first ? unfit(first) : { result: "unfit", reason: "nothing of that name can do it" };
 }
 
 function isIn(entity: Nameable | undefined, room: string | undefined): boolean {
@@ -242,19 +244,23 @@ function spokenOf(book: Phrasebook, { it = [] }: Speaker): Device[] {
   return it.flatMap((id) => book.devices.get(id) ?? []);
 }
 
-/** The first reason that names nothing voice is barred from: reasons are spoken. */
-function firstReason(all: readonly Device[], skipped: readonly Skipped[]): string | undefined {
+const nowhere: Because = { because: "nowhere" };
+
+function unfit({ device, reason }: Skipped): Resolved {
+  return { result: "unfit", reason, because: { because: "unable", device } };
+}
+
+/** The first that voice is not barred from: reasons are spoken. */
+function firstUnable(all: readonly Device[], skipped: readonly Skipped[]): Skipped | undefined {
   const barred = new Set(all.filter(({ voice }) => voice === "barred").map(({ id }) => id));
-  return skipped.find(({ device }) => !barred.has(device))?.reason;
+  return skipped.find(({ device }) => !barred.has(device));
 }
 
 function bulkOf(label: string, all: readonly Device[], asked: Asked, isSingle = false): Resolved {
   const sorted = sortDevices(all, asked);
   if (sorted.devices.length === 0) {
-    return {
-      result: "unfit",
-      reason: firstReason(all, sorted.skipped) ?? `there is no ${label} to do it`,
-    };
+    const first = firstUnable(all, sorted.skipped);
+    return first ? unfit(first) : { result: "unfit", reason: `there is no ${label} to do it` };
   }
   const value = sorted.devices.map(({ id }) => id).join(" ");
   const bulk = new Set(isSingle ? [] : sorted.devices);

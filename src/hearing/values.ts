@@ -1,11 +1,18 @@
 import type { ChoiceSlot, NumberSlot, Slot } from "../phrasebook/model.ts";
-import { type Value, checkValue, explainValueProblem } from "../phrasebook/property.ts";
+import {
+  type Value,
+  type ValueProblem,
+  checkValue,
+  explainValueProblem,
+} from "../phrasebook/property.ts";
 import { slotUnit } from "../phrasebook/slots.ts";
 import type { LocalTime } from "../time/local.ts";
 import { settleClock, settleDate } from "./moments.ts";
+import type { Because } from "./outcome.ts";
 import type { SlotReading } from "./slots.ts";
 
-export type SlotSettled = { ok: true; value: Value } | { ok: false; reason: string };
+export type SlotSettled =
+  { ok: true; value: Value } | { ok: false; reason: string; because?: Because };
 
 /** The value that words in a slot stand for, held against what the slot takes. */
 export function settleSlot(
@@ -27,7 +34,11 @@ export function settleSlot(
       const problem = "values" in slot ? numberProblem(slot, reading.value) : undefined;
       return problem === undefined
         ? { ok: true, value: reading.value }
-        : { ok: false, reason: `${slot.name} ${problem}` };
+        : {
+            ok: false,
+            reason: `${slot.name} ${explainValueProblem(problem)}`,
+            because: { because: "value", property: slot.name, problem },
+          };
     }
   }
 }
@@ -42,7 +53,7 @@ function inRange(slot: Slot, value: string): SlotSettled {
   return { ok: false, reason: `${name} goes ${range.join(" ")}, not ${value}` };
 }
 
-function numberProblem(slot: NumberSlot | ChoiceSlot, value: Value): string | undefined {
+function numberProblem(slot: NumberSlot | ChoiceSlot, value: Value): ValueProblem | undefined {
   if (slot.type === "choice") return undefined;
   const { minimum, maximum, step, type } = slot;
   const isWhole = type === "integer";
@@ -61,5 +72,5 @@ function numberProblem(slot: NumberSlot | ChoiceSlot, value: Value): string | un
     },
     value,
   );
-  return check.ok ? undefined : explainValueProblem(check.problem);
+  return check.ok ? undefined : check.problem;
 }

@@ -7,7 +7,7 @@ import type { ClockReading } from "./clock.ts";
 import type { DateReading } from "./dates.ts";
 import { createForms } from "./forms.ts";
 import { settlePoint } from "./moments.ts";
-import type { When } from "./outcome.ts";
+import type { Because, When } from "./outcome.ts";
 
 /** When something is to be done, as said. */
 export type WhenReading =
@@ -60,7 +60,8 @@ export function createWhenFinder(
 }
 
 /** Why a when cannot be followed. */
-export type WhenSettled = { ok: true; when: When } | { ok: false; reason: string };
+export type WhenSettled =
+  { ok: true; when: When } | { ok: false; reason: string; because?: Because };
 
 /** What several whens of one command come to: one for its beginning and one for its end at most. */
 export function settleWhens(

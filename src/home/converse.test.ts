@@ -89,7 +89,7 @@ describe("it is what was spoken of last", () => {
   test("nobody knows what it is before anything was spoken of", () => {
     expect(converse().say("turn it off")).toMatchObject({
       outcome: "refuse",
-      reply: 'I can\'t do that: nobody knows what "it" is.',
+      reply: "I can't do that: I do not know what you mean.",
     });
     expect(book.hear("turn it off", { it: ["lamp"] })).toMatchObject({
       effects: [{ device: "lamp", set: { power: "off" } }],

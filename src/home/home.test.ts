@@ -65,10 +65,19 @@ describe("a guard cannot be got round", () => {
     ["by a routine within a routine", "go on"],
     ["by a while", "close the gate for ten minutes"],
     ["by and by", "open the gate in ten minutes"],
+    ["by a routine's name", "run the welcome"],
   ])("%s", async (_, text) => {
     const { simulated, say } = talk();
     expect(say(text).outcome).toBe("confirm");
     await simulated.wait("2h");
+    expect(position(simulated)).toBe(0);
+  });
+
+  test("by what was spoken of", async () => {
+    const { simulated, say } = talk();
+    say("is the gate open");
+    expect(say("open it").outcome).toBe("confirm");
+    await simulated.wait("1m");
     expect(position(simulated)).toBe(0);
   });
 

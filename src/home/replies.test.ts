@@ -129,6 +129,45 @@ describe("a reply of the vocabulary is true of what was done", () => {
   );
 });
 
+describe("what cannot be is told in the language that it was said in", () => {
+  test.each([
+    [
+      "en-GB",
+      "set the vent to 300 percent",
+      "I can't do that: the speed of vent goes from 0 to 100 %, not 300 %.",
+    ],
+    [
+      "de-DE",
+      "stelle vent auf 300 Prozent",
+      "Das geht leider nicht: Geschwindigkeit von vent geht von 0 bis 100 %, nicht 300 %.",
+    ],
+    [
+      "fr-FR",
+      "mets vent à 300 pour cent",
+      "Ce n'est pas possible : vitesse de vent va de 0 à 100 %, pas 300 %.",
+    ],
+    [
+      "es-ES",
+      "pon vent al 300 por ciento",
+      "Eso no puede ser: velocidad de vent va de 0 a 100 %, no 300 %.",
+    ],
+    [
+      "it-IT",
+      "imposta vent al 300 per cento",
+      "Non è possibile: velocità di vent va da 0 a 100 %, non 300 %.",
+    ],
+    [
+      "nl-NL",
+      "zet vent op 300 procent",
+      "Dat gaat niet: snelheid van vent gaat van 0 tot 100 %, niet 300 %.",
+    ],
+    ["de-DE", "öffne damp", "Das geht leider nicht: damp kann das nicht."],
+    ["nl-NL", "zet het aan", "Dat gaat niet: ik weet niet wat u bedoelt."],
+  ])("%s: %s", (language, text, reply) => {
+    expect(book.hear(text, { language })).toMatchObject({ outcome: "refuse", reply });
+  });
+});
+
 describe("a reply of one's own", () => {
   test("tells states as they are", async () => {
     expect(await said("how is the shed")).toBe("50 percent, vent off.");

@@ -55,6 +55,7 @@ export interface LanguagePack {
   courtesies: { opening: readonly string[]; closing: readonly string[] };
   /** Replies for the outcomes that do not come from an intent. */
   replies: OutcomeReplies;
+  refusals: Refusals;
 }
 
 export interface NumberWords {
@@ -88,13 +89,34 @@ export interface NumberWords {
   fractionEndings: readonly { value: number; ending: string }[];
 }
 
+/** Why something cannot be, as part of `refuse`. */
+export interface Refusals {
+  /** What a value is of: `$property` of `$name`; it is the `$what` of those below. */
+  of: string;
+  /** `$said` is out of the range, `$minimum` to `$maximum`. */
+  between: string;
+  atLeast: string;
+  atMost: string;
+  /** `$said` is none of the values that it takes, and `$choices` are, or those nearest to it. */
+  oneOf: string;
+  /** `$name` has no such thing. */
+  unable: string;
+  /** Nobody knows what "it" or "here" stands for. */
+  nowhere: string;
+  /** `$time` is over. */
+  past: string;
+  /** Anything else; `$reason` is in English. */
+  other: string;
+}
+
 export interface OutcomeReplies {
   /** Nothing is understood. */
   unknown: string;
   /** Several meanings remain; `$choices` is the list of them. */
   unsure: string;
-  /** Something was understood that cannot be done; `$reason` says why. */
+  /** Something was understood that cannot be done; `$reason` says why, if that can be said. */
   refuse: string;
+  cannot: string;
   /** The phrase was done and has no reply of its own. */
   act: string;
   /** It will be done once somebody says yes. */
