@@ -71,4 +71,20 @@ await terminal("hear-unknown", call('hear "extractr to sixty"'), 12);
 await terminal("test", call("test"), 11);
 await terminal("sayable", `${call("sayable")} | head -40`, 42);
 await terminal("everything", call('hear "turn everything off" --at till'), 38);
-await terminal("day", call("day 2026-03-06"), 44);
+await terminal("day", call('day --script "a damp Friday"'), 44);
+await terminal(
+  "run",
+  `${call("run start-drying --set glaze-sensor.humidity=80")}; echo; ${call("run close-up --dry")}`,
+  36,
+);
+const talk = [
+  "hold the drying cabinet",
+  "forty",
+  "turn it off",
+  "open the gate",
+  "no",
+  "remind me to stir",
+  "+10m",
+  "not yet",
+];
+await terminal("talk", `printf '${talk.join("\\n")}' | ${call("hear --at till")}`, 40);

@@ -100,9 +100,17 @@ describe("calm-phrase hear as a conversation", () => {
   test("asks for what was not said, and lets time pass", () => {
     const { out } = say("hold the drying cabinet", "forty", "remind me to stir", "+10m", "done");
     expect(out).toContain("says “To how many degrees?”");
-    expect(out).toContain("“forty” goes with\n“hold the drying cabinet”");
+    expect(out).toMatch(
+      /“forty”\n {2}act: drying-cabinet \{ target: 40 \}\n {2}says “Cabinet held/,
+    );
     expect(out).toMatch(/it is 09:10\n\n.*\n {2}09:10:00 {4}said “Is the glaze stirred\?”/);
     expect(say("+soon").out).toContain("write +10m");
+  });
+
+  test("explains the last phrase when asked", () => {
+    const { out } = say("turn on the till lamp", "turn it off", "?");
+    expect(out.match(/power-off/g)).toHaveLength(1);
+    expect(out).toMatch(/it +\$target +till-lamp/);
   });
 
   test("prints no code", () => {

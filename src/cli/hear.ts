@@ -1,9 +1,6 @@
-import { createInterface } from "node:readline";
 import type { Book } from "../home/book.ts";
 import type { Turn } from "../home/converse.ts";
 import { printHeard } from "../reports/heard.ts";
-import { printTimeline } from "../reports/timeline.ts";
-import { parseDuration } from "../time/duration.ts";
 import { parseLocal } from "../time/local.ts";
 import { WrongUse, exit } from "./exit.ts";
 import { loadBook, mentionErrors } from "./load.ts";
@@ -22,14 +19,18 @@ export async function hear(phrase: string | undefined, options: HearOptions): Pr
   const book = await loadBook(options.in);
   const context = hearContext(book, options);
   mentionErrors(book);
-  if (phrase === undefined) return converse(book, context, options);
+  if (phrase === undefined) {
+    // One phrase needs no home, and loading one takes as long as all the rest.
+    const { converse } = await import("./prompt.ts");
+    return converse(book, context, options.json === true);
+  }
   const heard = book.hear(phrase, context);
   if (options.json) printJson(heard);
   else print(printHeard(heard, paintFor(process.stdout)));
   return isDone(heard.outcome) ? exit.fine : exit.failed;
 }
 
-function isDone(outcome: Turn["outcome"]): boolean {
+export function isDone(outcome: Turn["outcome"]): boolean {
   return outcome === "act" || outcome === "answer";
 }
 
@@ -54,76 +55,4 @@ function hearContext(book: Book, { at, language, time }: HearOptions) {
     ...(language === undefined ? {} : { language }),
     ...(time === undefined ? {} : { time }),
   };
-}
-
-async function converse(
-  book: Book,
-  { at, language, time }: ReturnType<typeof hearContext>,
-  { json }: HearOptions,
-): Promise<number> {
-  // One phrase needs no home, and loading one takes as long as all the rest.
-  const { simulate } = await import("../home/simulate.ts");
-  const home = simulate(book, time === undefined ? {} : { time });
-  const talk = home.converse({
-    ...(at === undefined ? {} : { at }),
-    ...(language === undefined ? {} : { language }),
-  });
-  const paint = paintFor(process.stdout);
-  const isTerminal = process.stdin.isTTY;
-  if (isTerminal && !json) {
-    print(`${book.name} is listening. Type a phrase; +10m lets time pass; Ctrl+D ends.`);
-  }
-  const lines = createInterface({
-    input: process.stdin,
-    ...(isTerminal ? { output: process.stdout, prompt: "› " } : {}),
-  });
-  let code: number = exit.fine;
-  let wasCode = false;
-  if (isTerminal) lines.prompt();
-  for await (const line of lines) {
-    const before = home.log().length;
-    const passing = /^\s*\+\s*(.+)$/.exec(line)?.[1];
-    if (passing !== undefined) {
-      if (parseDuration(passing) === undefined) {
-        print(`"${passing}" is no duration: write +10m to let ten minutes pass`);
-        code = exit.failed;
-      } else {
-        await home.wait(passing);
-        const passed = home.log().slice(before);
-        if (json) print(JSON.stringify({ time: home.time(), log: passed }));
-        else print(`${paint.quiet(`it is ${home.time().slice(11, 16)}`)}\n`);
-        if (!json && passed.length > 0) print(`${printTimeline(book.name, passed, paint)}\n`);
-      }
-    } else if (line.trim() !== "") {
-      // What may be the code is not printed, even to whoever typed it.
-      const shown = wasCode ? "…" : line;
-      const { heard, outcome, performed, reply } = talk.say(line);
-      wasCode = outcome === "code";
-      if (!isDone(outcome)) code = exit.failed;
-      if (json) {
-        const { changes } = performed;
-        print(
-          JSON.stringify({ ...heard, outcome, reply, about: heard.about, why: heard.why, changes }),
-        );
-      } else {
-        if (outcome !== heard.outcome) {
-          const said = reply === "" ? "" : `\n  says “${reply}”`;
-          print(`${paint.strong(`“${shown}”`)}\n  ${outcome}${said}`);
-        } else {
-          // An answer is heard together with the command that it was asked for.
-          if (heard.text !== line) print(paint.quiet(`“${shown}” goes with`));
-          print(printHeard(heard, paint, reply));
-        }
-        const { changes, calls } = performed;
-        for (const { device, property, from, to } of changes) {
-          print(paint.good(`  ${device} ${property}: ${String(from)} → ${String(to)}`));
-        }
-        for (const call of calls) print(paint.good(`  ${call.device} ${call.call}`));
-        print("");
-      }
-    }
-    if (isTerminal) lines.prompt();
-  }
-  // At a prompt a phrase that is not understood is part of trying, not a failure of the command.
-  return isTerminal ? exit.fine : code;
 }

@@ -1,6 +1,7 @@
 import type { Heard, NearMiss, ReadingWhy, WordRole } from "../hearing/outcome.ts";
 import { printPosition } from "../source/position.ts";
 import { describeOutcome, listEffects } from "../hearing/describe.ts";
+import type { Turn } from "../home/converse.ts";
 import { pad, shorten, wrap, wrapItems } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 
@@ -13,6 +14,28 @@ export function printHeard(heard: Heard, paint: Paint, reply = heard.reply): str
     // Steps that are still on their way have nothing to say yet.
     ...(reply === "" ? [] : [`  ${paint.quiet("says")} “${shorten(reply, 85)}”`]),
     ...printWhy(heard, paint),
+  ].join("\n");
+}
+
+/** A turn of a conversation: what it came to, and the why only where it came to nothing. */
+export function printTurn(
+  shown: string,
+  { heard, outcome, performed, reply }: Turn,
+  paint: Paint,
+): string {
+  const isOwn = outcome === heard.outcome;
+  if (isOwn && (outcome === "unknown" || outcome === "refuse")) {
+    return printHeard(heard, paint, reply);
+  }
+  const colour = outcome === "act" || outcome === "answer" ? paint.good : paint.warn;
+  return [
+    paint.strong(shorten(`“${shown}”`, 90)),
+    colour(isOwn ? printOutcome(heard) : `  ${outcome}`),
+    ...(reply === "" ? [] : [`  ${paint.quiet("says")} “${shorten(reply, 85)}”`]),
+    ...performed.changes.map(({ device, property, from, to }) =>
+      paint.quiet(`  ${device} ${property}: ${String(from)} → ${String(to)}`),
+    ),
+    ...performed.calls.map((call) => paint.quiet(`  ${call.device} ${call.call}`)),
   ].join("\n");
 }
 

@@ -17,6 +17,7 @@ import type { State } from "../phrasebook/property.ts";
 import type { Conditions } from "../phrasebook/states.ts";
 import { printDuration } from "../time/duration.ts";
 import { printClock } from "../time/local.ts";
+import { shorten } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 
 /** What a routine would do, with nothing of it done. */
@@ -26,6 +27,8 @@ export interface Outline {
   triggers: readonly string[];
   /** What has to hold. */
   condition: string;
+  /** Seconds after a run that did all, in which it does not run by itself. */
+  rest: number;
   /** What is asked of whoever sets it off by voice: nothing, a yes, the code; or that voice may not. */
   asks: string;
   /** Each step in a line, those within another further in. */
@@ -58,22 +61,24 @@ export function outlineRoutine(
       ...routine.triggers.map(printTrigger),
     ],
     condition: printConditions(routine.condition),
+    rest: routine.rest,
     asks,
     steps: [...problem, ...outline(book, steps, language, 0)],
   };
 }
 
 export function printOutline(plan: Outline, paint: Paint): string {
-  const { routine, triggers, condition, asks, steps } = plan;
+  const { routine, triggers, condition, rest, asks, steps } = plan;
   return [
     paint.strong(routine),
     ...(triggers.length === 0 ? ["  set off by hand"] : triggers.map((each) => `  on ${each}`)),
     ...(condition === "" ? [] : [`  if ${condition}`]),
+    ...(rest === 0 ? [] : [`  not by itself for ${printDuration(rest)} once all is done`]),
     `  said aloud, it asks ${asks}`,
     "",
     ...steps.map(({ depth, text, needs }) => {
       const more = needs === undefined ? "" : `  ${paint.warn(`needs ${needs}`)}`;
-      return `  ${"  ".repeat(depth)}${text}${more}`;
+      return `  ${"  ".repeat(depth)}${shorten(text, 76 - 2 * depth)}${more}`;
     }),
   ].join("\n");
 }
@@ -241,8 +246,12 @@ function printDays(days: Days): string {
   switch (days.days) {
     case "every":
       return "";
-    case "weekdays":
+    case "weekdays": {
+      const all = days.weekdays.join();
+      if (all === "1,2,3,4,5") return " on weekdays";
+      if (all === "6,7") return " on weekends";
       return ` on ${days.weekdays.map((day) => weekdays[day - 1] ?? "").join(", ")}`;
+    }
     case "dates":
       return ` on ${days.dates.join(", ")}`;
     case "rule":

@@ -1,0 +1,82 @@
+import { createInterface } from "node:readline";
+import type { HearContext } from "../hearing/context.ts";
+import type { Heard } from "../hearing/outcome.ts";
+import type { Book } from "../home/book.ts";
+import { type SimulatedHome, simulate } from "../home/simulate.ts";
+import { printHeard, printTurn } from "../reports/heard.ts";
+import type { Paint } from "../reports/paint.ts";
+import { printTimeline } from "../reports/timeline.ts";
+import { parseDuration } from "../time/duration.ts";
+import { exit } from "./exit.ts";
+import { isDone } from "./hear.ts";
+import { paintFor, print } from "./output.ts";
+
+/** A conversation at the prompt, line by line, in one simulated home. */
+export async function converse(
+  book: Book,
+  { time, ...context }: Pick<HearContext, "at" | "language" | "time">,
+  isJson: boolean,
+): Promise<number> {
+  const home = simulate(book, time === undefined ? {} : { time });
+  const talk = home.converse(context);
+  const paint = paintFor(process.stdout);
+  const isTerminal = process.stdin.isTTY;
+  if (isTerminal && !isJson) {
+    print(`${book.name} is listening. Type a phrase; ? explains it; +10m lets time pass.`);
+  }
+  const lines = createInterface({
+    input: process.stdin,
+    ...(isTerminal ? { output: process.stdout, prompt: "› " } : {}),
+  });
+  let code: number = exit.fine;
+  let wasCode = false;
+  let last: Heard | undefined;
+  if (isTerminal) lines.prompt();
+  for await (const line of lines) {
+    const passing = /^\s*\+\s*(.+)$/.exec(line)?.[1];
+    if (passing !== undefined) {
+      if (!(await pass(book, home, passing, paint, isJson))) code = exit.failed;
+    } else if (line.trim() === "?") {
+      print(last ? `${printHeard(last, paint)}\n` : "Nothing was said yet.\n");
+    } else if (line.trim() !== "") {
+      // What may be the code is not printed, even to whoever typed it.
+      const shown = wasCode ? "…" : line;
+      const turn = talk.say(line);
+      last = turn.heard;
+      wasCode = turn.outcome === "code";
+      if (!isDone(turn.outcome)) code = exit.failed;
+      if (isJson) {
+        const { heard, outcome, reply, performed } = turn;
+        const { changes } = performed;
+        const { about, why } = heard;
+        print(JSON.stringify({ ...heard, outcome, reply, about, why, changes }));
+      } else print(`${printTurn(shown, turn, paint)}\n`);
+    }
+    if (isTerminal) lines.prompt();
+  }
+  // At a prompt a phrase that is not understood is part of trying, not a failure of the command.
+  return isTerminal ? exit.fine : code;
+}
+
+/** Lets time pass, and tells what happened in it; false when that is no duration. */
+async function pass(
+  book: Book,
+  home: SimulatedHome,
+  duration: string,
+  paint: Paint,
+  isJson: boolean,
+): Promise<boolean> {
+  if (parseDuration(duration) === undefined) {
+    print(`"${duration}" is no duration: write +10m to let ten minutes pass\n`);
+    return false;
+  }
+  const before = home.log().length;
+  await home.wait(duration);
+  const passed = home.log().slice(before);
+  if (isJson) print(JSON.stringify({ time: home.time(), log: passed }));
+  else {
+    print(`${paint.quiet(`it is ${home.time().slice(11, 16)}`)}\n`);
+    if (passed.length > 0) print(`${printTimeline(book.name, passed, paint)}\n`);
+  }
+  return true;
+}
