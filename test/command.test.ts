@@ -109,7 +109,6 @@ describe("calm-phrase hear as a conversation", () => {
 
   test("explains the last phrase when asked", () => {
     const { out } = say("turn on the till lamp", "turn it off", "?");
-    expect(out.match(/power-off/g)).toHaveLength(1);
     expect(out).toMatch(/it +\$target +till-lamp/);
   });
 

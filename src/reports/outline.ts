@@ -93,8 +93,12 @@ function outline(
 ): Line[] {
   const within = (list: readonly Step[]): Line[] => outline(book, list, language, depth + 1);
   const line = (text: string): Line => ({ depth, text });
-  const words = (replies: ReadonlyMap<string, Reply>): string =>
-    `“${(replies.get(language) ?? [...replies.values()][0])?.text ?? ""}”`;
+  const words = (replies: ReadonlyMap<string, Reply>): string => {
+    const text = (replies.get(language) ?? [...replies.values()][0])?.text ?? "";
+    // Of a message that chooses between several, the first stands for all.
+    const first = /^\s*\..*?\{\{(.*?)\}\}/su.exec(text)?.[1];
+    return first === undefined ? `“${text}”` : `“${first}” or the like`;
+  };
   return steps.flatMap((step): Line[] => {
     switch (step.step) {
       case "order":

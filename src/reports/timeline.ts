@@ -9,6 +9,7 @@ export function printTimeline(name: string, log: readonly LogEntry[], paint: Pai
   const lines: string[] = [];
   let last = "";
   let date = "";
+  let current: string | undefined;
   for (const { time, event } of log) {
     const day = time.slice(0, 10);
     if (day !== date) lines.push(...(date === "" ? [] : [""]), paint.strong(`${name}, ${day}`));
@@ -16,8 +17,14 @@ export function printTimeline(name: string, log: readonly LogEntry[], paint: Pai
     const clock = time.slice(11);
     const shown = clock === last ? " ".repeat(8) : clock;
     last = clock;
-    const text = shorten(printEvent(event), 84);
-    lines.push(`  ${paint.quiet(shown)}  ${indent(event)}${paintEvent(event, text, paint)}`);
+    // Where routines take turns, what follows another one tells whose it is.
+    const of = "by" in event ? event.by : "routine" in event ? event.routine : current;
+    const whose = "by" in event && of !== current ? paint.quiet(`  ${of ?? ""}`) : "";
+    current = of;
+    const text = shorten(printEvent(event), whose === "" ? 84 : 82 - (of ?? "").length);
+    lines.push(
+      `  ${paint.quiet(shown)}  ${indent(event)}${paintEvent(event, text, paint)}${whose}`,
+    );
   }
   return lines.join("\n");
 }
