@@ -1,3 +1,5 @@
+import type { Turn } from "../home/converse.ts";
+
 /** What the command's exit code says. */
 export const exit = {
   /** As expected. */
@@ -10,3 +12,8 @@ export const exit = {
 
 /** Wrong use, told to a person in one line and what to do. */
 export class WrongUse extends Error {}
+
+/** Whether something came of what was said. */
+export function isDone(outcome: Turn["outcome"]): boolean {
+  return outcome === "act" || outcome === "answer";
+}

@@ -1,8 +1,7 @@
 import type { Book } from "../home/book.ts";
-import type { Turn } from "../home/converse.ts";
 import { printHeard } from "../reports/heard.ts";
 import { parseLocal } from "../time/local.ts";
-import { WrongUse, exit } from "./exit.ts";
+import { WrongUse, exit, isDone } from "./exit.ts";
 import { loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 
@@ -28,10 +27,6 @@ export async function hear(phrase: string | undefined, options: HearOptions): Pr
   if (options.json) printJson(heard);
   else print(printHeard(heard, paintFor(process.stdout)));
   return isDone(heard.outcome) ? exit.fine : exit.failed;
-}
-
-export function isDone(outcome: Turn["outcome"]): boolean {
-  return outcome === "act" || outcome === "answer";
 }
 
 function hearContext(book: Book, { at, language, time }: HearOptions) {

@@ -7,8 +7,7 @@ import { printHeard, printTurn } from "../reports/heard.ts";
 import type { Paint } from "../reports/paint.ts";
 import { printTimeline } from "../reports/timeline.ts";
 import { parseDuration } from "../time/duration.ts";
-import { exit } from "./exit.ts";
-import { isDone } from "./hear.ts";
+import { exit, isDone } from "./exit.ts";
 import { paintFor, print } from "./output.ts";
 
 /** A conversation at the prompt, line by line, in one simulated home. */

@@ -14,8 +14,10 @@ import { createLexicon } from "../lexicon/lexicon.ts";
 import { prepareUtterance } from "../automaton/utterance.ts";
 import type { AskStep } from "../phrasebook/model.ts";
 import type { Book } from "./book.ts";
+import type { State } from "../phrasebook/property.ts";
+import type { LogEvent } from "./log.ts";
+import type { Asking } from "./routines.ts";
 import type { Change, Performed } from "./scene.ts";
-import type { Home } from "./simulate.ts";
 
 /** One turn of a conversation: what was said to the home, what it did, and what it says. */
 export interface Turn {
@@ -25,6 +27,21 @@ export interface Turn {
   outcome: Heard["outcome"] | "cancelled" | "locked";
   performed: Performed;
   reply: string;
+}
+
+/** What a conversation needs of the home that it is held in. */
+export interface Listening {
+  /** Local time, `2026-03-02T18:05:00`. */
+  time: () => string;
+  /** Seconds since the home began. */
+  elapsed: () => number;
+  state: (device: string) => State;
+  perform: (heard: Heard) => Performed;
+  record: (event: LogEvent) => void;
+  /** What steps are asking at a voicepoint. */
+  asking: (at: string | undefined) => Asking | undefined;
+  /** Wrong codes in a row at any voicepoint, and when a code is taken again. */
+  codes: { wrong: number; lockedUntil: number };
 }
 
 /** Turns with memory at one voicepoint. */
@@ -57,7 +74,7 @@ type Sort = "yes" | "no" | "cancel" | "again" | "undo";
  */
 export function createConversation(
   book: Book,
-  home: Home,
+  home: Listening,
   context: Pick<HearContext, "at" | "language">,
 ): Conversation {
   const language = context.language ?? book.languages[0] ?? "en";

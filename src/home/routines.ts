@@ -1,23 +1,13 @@
 import { answerQuestion } from "../hearing/answer.ts";
 import type { Heard, HeardCommand, SlotValue } from "../hearing/outcome.ts";
-import { replyIn } from "../hearing/reply.ts";
-import {
-  type Results,
-  type Speech,
-  replyTo,
-  slotVariables,
-  speakReply,
-  tellsFailures,
-  told,
-} from "../hearing/spoken.ts";
-import { english } from "../language/english.ts";
-import { packFor } from "../language/packs.ts";
-import type { AskStep, Intent, Reply, Routine, Step } from "../phrasebook/model.ts";
+import { replyTo, told } from "../hearing/spoken.ts";
+import type { AskStep, Intent, Routine, Step } from "../phrasebook/model.ts";
 import { printDuration } from "../time/duration.ts";
 import { slotDefault } from "../phrasebook/slots.ts";
 import { type Orders, startOf } from "./orders.ts";
 import { type Run, type World, deepest, doSteps, holdsFor } from "./run.ts";
 import type { Performed, Scene } from "./scene.ts";
+import { createVoice } from "./voice.ts";
 
 /** What runs in a home: routines and the steps of intents, one after another or side by side. */
 export interface Routines {
@@ -44,8 +34,6 @@ interface Going {
   stop: () => void;
 }
 
-type Replies = ReadonlyMap<string, Reply>;
-
 export function createRoutines(scene: Scene, orders: Orders): Routines {
   const { book, store, timers, elapsed, localTime, record, gathered } = scene;
   const going = new Map<string, Going[]>();
@@ -53,54 +41,8 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   const asking = new Map<string, Asking>();
   /** When a routine last did all that it does. */
   const rested = new Map<string, number>();
+  const { speechIn, speak, say, endWith } = createVoice(scene, orders);
   const by = (run: Run): { by: string } => ({ by: run.of });
-
-  const speechIn = (language: string): Speech => {
-    const pack = packFor(language) ?? english;
-    return { book, pack, language, states: orders.heading };
-  };
-  const resultsOf = (run: Run): Results => ({
-    done: [...run.done].filter((id) => !run.failed.has(id)),
-    failed: [...run.failed],
-    skipped: [...run.skipped].filter((id) => !run.done.has(id)),
-  });
-  const speak = (replies: Replies, run: Run): string => {
-    const reply = replyIn(replies, run.language);
-    if (!reply) return "";
-    const speech = speechIn(run.language);
-    const of = book.routines.get(run.of) ?? book.intents.get(run.of);
-    return speakReply(speech, reply, slotVariables(speech, of, run.slots), resultsOf(run));
-  };
-  const say = (text: string, place: string, run: Run): void => {
-    const where = place === "voicepoint" ? (run.at ?? "everywhere") : place;
-    if (where === "nowhere") return;
-    record({ event: "said", text, where, ...by(run) });
-    // What is said elsewhere is no answer to whoever spoke.
-    if (place === "voicepoint") gathered().reply = text;
-  };
-  const replyAfter = (of: { reply: Replies; failed: Replies }, run: Run, ok: boolean): string => {
-    const speech = speechIn(run.language);
-    const { replies } = speech.pack;
-    if (ok) return of.reply.size > 0 ? speak(of.reply, run) : replies.act;
-    if (of.failed.size > 0) return speak(of.failed, run);
-    // No device failed: a phrase or a routine within the steps did.
-    if (run.failed.size === 0) return replies.notAll;
-    const reply = speak(of.reply, run);
-    if (tellsFailures(replyIn(of.reply, run.language))) return reply;
-    return told(speech, reply, resultsOf(run));
-  };
-
-  /** The last words of steps; what nobody asked for and nobody wrote words for ends in silence. */
-  const endWith = (
-    of: { reply: Replies; failed: Replies },
-    run: Run,
-    ok: boolean,
-    place: string,
-  ): void => {
-    const isWritten = of.reply.size > 0 || (!ok && of.failed.size > 0);
-    const isSaid = ok && run.hasSpoken;
-    if (isWritten || (run.isSpoken && !isSaid)) say(replyAfter(of, run, ok), place, run);
-  };
 
   const stepsOf = (of: Routine | Intent, run: Run): readonly Step[] | undefined => {
     if (!of.compute) return of.steps;

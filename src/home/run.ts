@@ -3,7 +3,7 @@ import { targetDevices } from "../hearing/orders.ts";
 import { accessTo } from "../hearing/access.ts";
 import type { Effect, Question, SlotValue } from "../hearing/outcome.ts";
 import { questionAbout } from "../hearing/question.ts";
-import { holds } from "../phrasebook/condition.ts";
+import { type Conditions, holds } from "../phrasebook/condition.ts";
 import type {
   AskStep,
   Device,
@@ -20,7 +20,6 @@ import type {
 } from "../phrasebook/model.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
 import { type State, type Value, checkValue, landed, otherValue } from "../phrasebook/property.ts";
-import type { Conditions } from "../phrasebook/states.ts";
 import { valueOf } from "./arithmetic.ts";
 
 /** Steps on their way: what they were set off with, and what came of them so far. */

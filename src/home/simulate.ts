@@ -4,11 +4,11 @@ import type { State } from "../phrasebook/property.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
 import { parseDuration } from "../time/duration.ts";
 import type { Book } from "./book.ts";
-import { type Conversation, createConversation } from "./converse.ts";
+import { type Conversation, type Listening, createConversation } from "./converse.ts";
 import type { Fault } from "./devices.ts";
-import type { LogEntry, LogEvent } from "./log.ts";
+import type { LogEntry } from "./log.ts";
 import { createOrders } from "./orders.ts";
-import { type Asking, createRoutines } from "./routines.ts";
+import { createRoutines } from "./routines.ts";
 import { type Performed, type SceneOptions, createScene } from "./scene.ts";
 import { createTriggers } from "./triggers.ts";
 
@@ -44,20 +44,11 @@ export interface SimulatedHome {
 }
 
 /** A home whose calls come to an end at once; what suites and conversations work with. */
-export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait"> {
-  perform: (heard: Heard) => Performed;
+export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait">, Listening {
   run: (routine: string) => Performed;
   wait: (seconds: number) => void;
   /** Lets time pass until a time of day, `18:30`, comes next, or a local time. */
   waitUntil: (point: string) => void;
-  state: (device: string) => State;
-  record: (event: LogEvent) => void;
-  /** Seconds since the home began. */
-  elapsed: () => number;
-  /** Wrong codes in a row at any voicepoint, and when a code is taken again. */
-  codes: { wrong: number; lockedUntil: number };
-  /** What steps are asking at a voicepoint. */
-  asking: (at: string | undefined) => Asking | undefined;
   /** Lets what is moving come to where it goes. */
   settle: () => void;
 }

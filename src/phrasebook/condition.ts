@@ -13,6 +13,9 @@ export type Condition =
   | { is: "about"; value: number; within: number }
   | { is: "one of"; values: readonly Value[] };
 
+/** What is expected of the states of devices: by device, and by property. */
+export type Conditions = ReadonlyMap<string, Readonly<Record<string, Condition>>>;
+
 export type ConditionParsed =
   | { ok: true; condition: Condition }
   | { ok: false; problem: ValueProblem | { problem: "form"; message: string } };

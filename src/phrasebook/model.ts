@@ -5,7 +5,7 @@ import type { Position } from "../source/position.ts";
 import type { Kind, VoiceAccess } from "./kinds.ts";
 import type { DataSchema, Value } from "./property.ts";
 import type { StepInput } from "./schema.ts";
-import type { Conditions } from "./states.ts";
+import type { Conditions } from "./condition.ts";
 
 /** A checked phrasebook: everything about one home's voice control. */
 export interface Phrasebook {

@@ -1,4 +1,4 @@
-import { type Condition, parseCondition } from "./condition.ts";
+import { type Conditions, parseCondition } from "./condition.ts";
 import { type Context, report, reportUnknown } from "./context.ts";
 import type { Document, Path } from "./document.ts";
 import type { Device } from "./model.ts";
@@ -39,9 +39,6 @@ export function readGivenStates(
   }
   return known;
 }
-
-/** What is expected of the states of devices. */
-export type Conditions = ReadonlyMap<string, Readonly<Record<string, Condition>>>;
 
 /** Reads conditions on the states of devices. */
 export function readConditions(

@@ -1,7 +1,7 @@
 import { accessTo } from "../hearing/access.ts";
 import { targetDevices } from "../hearing/orders.ts";
 import { programAccess } from "../hearing/program.ts";
-import { type Condition, printCondition } from "../phrasebook/condition.ts";
+import { type Condition, type Conditions, printCondition } from "../phrasebook/condition.ts";
 import type {
   Days,
   Device,
@@ -14,7 +14,6 @@ import type {
   ValueReference,
 } from "../phrasebook/model.ts";
 import type { State } from "../phrasebook/property.ts";
-import type { Conditions } from "../phrasebook/states.ts";
 import { printDuration } from "../time/duration.ts";
 import { printClock } from "../time/local.ts";
 import { shorten } from "./layout.ts";

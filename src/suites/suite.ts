@@ -5,7 +5,8 @@ import { type Document, type Path, readDocument } from "../phrasebook/document.t
 import type { SourceText } from "../phrasebook/document.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
 import { readPatterns } from "../phrasebook/said.ts";
-import { type Conditions, type States, readConditions, readStates } from "../phrasebook/states.ts";
+import type { Conditions } from "../phrasebook/condition.ts";
+import { type States, readConditions, readStates } from "../phrasebook/states.ts";
 import { validate } from "../phrasebook/validate.ts";
 import type { Finding } from "../source/finding.ts";
 import { nearest } from "../source/nearest.ts";

@@ -3,10 +3,9 @@ import { everyStep } from "../hearing/plan.ts";
 import { programAccess } from "../hearing/program.ts";
 import type { Book } from "../home/book.ts";
 import { nextFiring } from "../home/schedule.ts";
-import { type Condition, canHold } from "../phrasebook/condition.ts";
+import { type Condition, type Conditions, canHold } from "../phrasebook/condition.ts";
 import type { Days, Routine, Trigger } from "../phrasebook/model.ts";
 import type { Value } from "../phrasebook/property.ts";
-import type { Conditions } from "../phrasebook/states.ts";
 import type { Finding } from "../source/finding.ts";
 import { weekdayOf } from "../time/local.ts";
 

@@ -1,0 +1,78 @@
+import { replyIn } from "../hearing/reply.ts";
+import {
+  type Results,
+  type Speech,
+  slotVariables,
+  speakReply,
+  tellsFailures,
+  told,
+} from "../hearing/spoken.ts";
+import { english } from "../language/english.ts";
+import { packFor } from "../language/packs.ts";
+import type { Reply } from "../phrasebook/model.ts";
+import type { Orders } from "./orders.ts";
+import type { Run } from "./run.ts";
+import type { Scene } from "./scene.ts";
+
+type Replies = ReadonlyMap<string, Reply>;
+
+/** What a home says while steps run. */
+export interface Voice {
+  /** What replies in a language are made from. */
+  speechIn: (language: string) => Speech;
+  /** A reply in the words of a run. */
+  speak: (replies: Replies, run: Run) => string;
+  say: (text: string, place: string, run: Run) => void;
+  /** The last words of steps; what nobody asked for and nobody wrote words for ends in silence. */
+  endWith: (of: { reply: Replies; failed: Replies }, run: Run, ok: boolean, place: string) => void;
+}
+
+export function createVoice({ book, record, gathered }: Scene, orders: Orders): Voice {
+  const speechIn = (language: string): Speech => {
+    const pack = packFor(language) ?? english;
+    return { book, pack, language, states: orders.heading };
+  };
+  const resultsOf = (run: Run): Results => ({
+    done: [...run.done].filter((id) => !run.failed.has(id)),
+    failed: [...run.failed],
+    skipped: [...run.skipped].filter((id) => !run.done.has(id)),
+  });
+  const speak = (replies: Replies, run: Run): string => {
+    const reply = replyIn(replies, run.language);
+    if (!reply) return "";
+    const speech = speechIn(run.language);
+    const of = book.routines.get(run.of) ?? book.intents.get(run.of);
+    return speakReply(speech, reply, slotVariables(speech, of, run.slots), resultsOf(run));
+  };
+  const say = (text: string, place: string, run: Run): void => {
+    const where = place === "voicepoint" ? (run.at ?? "everywhere") : place;
+    if (where === "nowhere") return;
+    record({ event: "said", text, where, by: run.of });
+    // What is said elsewhere is no answer to whoever spoke.
+    if (place === "voicepoint") gathered().reply = text;
+  };
+  const replyAfter = (of: { reply: Replies; failed: Replies }, run: Run, ok: boolean): string => {
+    const speech = speechIn(run.language);
+    const { replies } = speech.pack;
+    if (ok) return of.reply.size > 0 ? speak(of.reply, run) : replies.act;
+    if (of.failed.size > 0) return speak(of.failed, run);
+    // No device failed: a phrase or a routine within the steps did.
+    if (run.failed.size === 0) return replies.notAll;
+    const reply = speak(of.reply, run);
+    if (tellsFailures(replyIn(of.reply, run.language))) return reply;
+    return told(speech, reply, resultsOf(run));
+  };
+
+  const endWith = (
+    of: { reply: Replies; failed: Replies },
+    run: Run,
+    ok: boolean,
+    place: string,
+  ): void => {
+    const isWritten = of.reply.size > 0 || (!ok && of.failed.size > 0);
+    const isSaid = ok && run.hasSpoken;
+    if (isWritten || (run.isSpoken && !isSaid)) say(replyAfter(of, run, ok), place, run);
+  };
+
+  return { speechIn, speak, say, endWith };
+}
