@@ -7,6 +7,7 @@ import type { HearContext } from "./context.ts";
 import { nameIn } from "./names.ts";
 import type { HeardCommand, HeardRefuse, SlotValue, When } from "./outcome.ts";
 import { type ValueProblem, printQuantity } from "../phrasebook/property.ts";
+import { devicesNamed } from "./targets.ts";
 import { formatReply, replyIn } from "./reply.ts";
 
 /** Everything that a reply is made from. */
@@ -71,12 +72,7 @@ function replyToCommand(speech: Speech, command: HeardCommand, failed: Failed): 
   const hasFailed = results.failed.length > 0;
   const speak = (replies: ReadonlyMap<string, Reply> | undefined): string | undefined => {
     const reply = replies && replyIn(replies, language);
-    const values = slotVariables(
-      speech,
-      intent,
-      command.slots,
-      hasFailed ? results.done : undefined,
-    );
+    const values = slotVariables(speech, intent, command.slots, results);
     return reply && speakReply(speech, reply, values, results);
   };
   const own = hasFailed && intent?.failed.size ? speak(intent.failed) : undefined;
@@ -169,21 +165,26 @@ export function speakReply(
 /**
  * Slots as replies speak of them: numbers to choose by, and the words that were said for others.
  *
- * @param done What was done of it, where that is not all; it takes the place of what was named.
+ * A target goes by the words that were said for it, as long as all of it was done; otherwise by what
+ * was, and what was said as "it" by its names.
  */
 export function slotVariables(
   speech: Speech,
   intent: Pick<Intent, "slots"> | undefined,
   slots: Readonly<Record<string, SlotValue>>,
-  done?: readonly string[],
+  { done, failed }: Results,
 ): Record<string, string | number | boolean> {
   const variables: Record<string, string | number | boolean> = {};
   for (const [name, { value, words, leans }] of Object.entries(slots)) {
     const slot = intent?.slots.get(name);
     if (slot?.type === "target" && slot.narrows === undefined) {
-      const ids = done && done.length > 0 ? done : String(value).split(" ");
-      const isNamed = words !== "" && leans === undefined && done === undefined;
-      variables[name] = isNamed ? words : countDevices(speech, ids);
+      const isNamed = words !== "" && leans === undefined && failed.length === 0;
+      const known = devicesNamed(speech.book, String(value)).filter(
+        ({ voice }) => voice !== "barred",
+      );
+      const ids = known.map(({ id }) => id);
+      const reached = ids.filter((id) => done.includes(id));
+      variables[name] = isNamed ? words : countDevices(speech, reached.length > 0 ? reached : ids);
     } else if (typeof value !== "number") variables[name] = words || value;
     else variables[name] = slot?.type === "duration" ? spokenDuration(speech.pack, value) : value;
   }

@@ -70,6 +70,15 @@ export function devicesOf(book: Phrasebook, entity: Nameable): Device[] {
   }
 }
 
+/** The devices that the value of a target slot stands for: ids with spaces between them. */
+export function devicesNamed(book: Phrasebook, value: string): Device[] {
+  return value.split(" ").flatMap((id) => {
+    const entity: Nameable | undefined =
+      book.devices.get(id) ?? book.groups.get(id) ?? book.rooms.get(id) ?? book.zones.get(id);
+    return entity ? devicesOf(book, entity) : [];
+  });
+}
+
 /** Decides what a target stands for; see docs/targets.md. */
 export function resolveTarget(
   book: Phrasebook,

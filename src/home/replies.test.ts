@@ -102,6 +102,19 @@ describe("a reply of the vocabulary is true of what was done", () => {
     expect(home.hear("turn everything on").reply).toBe("everything on. But not kiln.");
   });
 
+  test("and never names what voice is barred from", () => {
+    const home = readPhrasebook([
+      {
+        path: "home.yaml",
+        text: "rooms: { r: {} }\ndevices: { lamp: { kind: light, room: r }, hob: { kind: plug, room: r, voice: barred } }",
+      },
+    ]);
+    const talk = simulate(home).converse();
+    expect(talk.say("turn on everything in the r").reply).toBe("everything in the r on.");
+    expect(talk.say("turn it off")).toMatchObject({ outcome: "act", reply: "lamp off." });
+    expect(talk.say("is it on").reply).toBe("No, lamp: off.");
+  });
+
   test.each(packs.map(({ name, language }) => [name, language] as const))(
     "in %s",
     async (_, tag) => {

@@ -1,4 +1,4 @@
-import { devicesOf } from "../hearing/targets.ts";
+import { devicesNamed } from "../hearing/targets.ts";
 import { targetDevices } from "../hearing/orders.ts";
 import { accessTo } from "../hearing/access.ts";
 import type { Effect, Question, SlotValue } from "../hearing/outcome.ts";
@@ -219,12 +219,7 @@ function isGranted(world: World, run: Run, device: Device, effect: Effect): bool
 /** A slot was settled on ids when it was heard. */
 function devicesFor(book: Phrasebook, target: TargetReference, { slots }: Run): readonly Device[] {
   if (target.refer !== "slot") return targetDevices(book, target, new Map());
-  const ids = String(slots[target.slot]?.value ?? "").split(" ");
-  return ids.flatMap((id) => {
-    const entity =
-      book.devices.get(id) ?? book.groups.get(id) ?? book.rooms.get(id) ?? book.zones.get(id);
-    return entity ? devicesOf(book, entity) : [];
-  });
+  return devicesNamed(book, String(slots[target.slot]?.value ?? ""));
 }
 
 /** What an order comes to for one device; undefined when the value cannot be. */

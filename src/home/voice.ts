@@ -42,7 +42,8 @@ export function createVoice({ book, record, gathered }: Scene, orders: Orders): 
     if (!reply) return "";
     const speech = speechIn(run.language);
     const of = book.routines.get(run.of) ?? book.intents.get(run.of);
-    return speakReply(speech, reply, slotVariables(speech, of, run.slots), resultsOf(run));
+    const results = resultsOf(run);
+    return speakReply(speech, reply, slotVariables(speech, of, run.slots, results), results);
   };
   const say = (text: string, place: string, run: Run): void => {
     const where = place === "voicepoint" ? (run.at ?? "everywhere") : place;
