@@ -103,7 +103,9 @@ describe("calm-phrase hear as a conversation", () => {
     expect(out).toMatch(
       /“forty”\n {2}act: drying-cabinet \{ target: 40 \}\n {2}says “Cabinet held/,
     );
-    expect(out).toMatch(/it is 09:10\n\n.*\n {2}09:10:00 {4}said “Is the glaze stirred\?”/);
+    expect(out).toMatch(
+      /it is 2026-01-05 09:10\n\n.*\n {2}09:10:00 {4}said “Is the glaze stirred\?”/,
+    );
     expect(say("+soon").out).toContain("write +10m");
   });
 

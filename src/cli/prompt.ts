@@ -38,9 +38,9 @@ export async function converse(
     } else if (line.trim() === "?") {
       print(last ? `${printHeard(last, paint)}\n` : "Nothing was said yet.\n");
     } else if (line.trim() !== "") {
-      // What may be the code is not printed, even to whoever typed it.
-      const shown = wasCode ? "…" : line;
       const turn = talk.say(line);
+      // What may be the code is not printed, even to whoever typed it.
+      const shown = wasCode && turn.heard.text !== line ? "…" : line;
       last = turn.heard;
       wasCode = turn.outcome === "code";
       if (!isDone(turn.outcome)) code = exit.failed;
@@ -74,7 +74,7 @@ async function pass(
   const passed = home.log().slice(before);
   if (isJson) print(JSON.stringify({ time: home.time(), log: passed }));
   else {
-    print(`${paint.quiet(`it is ${home.time().slice(11, 16)}`)}\n`);
+    print(`${paint.quiet(`it is ${home.time().slice(0, 16).replace("T", " ")}`)}\n`);
     if (passed.length > 0) print(`${printTimeline(book.name, passed, paint)}\n`);
   }
   return true;

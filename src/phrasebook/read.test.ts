@@ -88,6 +88,28 @@ describe("one mistake is one finding", () => {
       "devices: { a: { kind: heater } }\nintents: { b: { patterns: go, do: { set: { a: { temperature: 20 } } } } }",
       ["2:49 read-only"],
     ],
+    [
+      "a step that is none, among others",
+      "routines: { a: { do: [{ wait: 5s }, { wiat: 5s }] } }",
+      ["1:38 unknown-key"],
+    ],
+    [
+      "a routine with no duration, person, sun or button where there should be one",
+      [
+        "people: { mara: {} }",
+        "devices: { lamp: { kind: light } }",
+        "routines:",
+        "  a: { rest: soon, do: [{ wait: later }] }",
+        "  b: { triggers: [{ presence: joss away }, { sun: noonish }, { press: lamp }], do: [] }",
+      ].join("\n"),
+      [
+        "4:14 wrong-value",
+        "4:33 wrong-value",
+        "5:31 unknown-reference",
+        "5:51 wrong-value",
+        "5:71 unknown-reference",
+      ],
+    ],
     ["a name without a word", 'devices: { a: { kind: plug, name: "…" } }', ["1:35 wrong-name"]],
     ["a broken line", "rooms:\n\ta: {}", ["2:1 yaml-syntax"]],
     ["a file that is a list", "- a\n- b", ["1:1 wrong-value"]],

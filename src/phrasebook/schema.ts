@@ -339,7 +339,7 @@ const stepSchema: z.ZodMiniType<StepDefinition, StepDefinition> = z.union(
   { error: stepAdvice },
 );
 
-const doSchema = z.union([stepsSchema, computeSchema], { error: stepAdvice });
+const doSchema = z.union([z.array(stepSchema), stepSchema, computeSchema], { error: stepAdvice });
 
 const intentSchema = z.strictObject(
   {

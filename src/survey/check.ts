@@ -18,6 +18,7 @@ export function checkPhrasebook(book: Book): Finding[] {
   return [
     ...devices.flatMap((device) => checkPlace(book, device)),
     ...devices.flatMap((device) => checkRisk(book, device)),
+    ...checkCode(book),
     ...[...book.groups.values()].flatMap(checkGroup),
     ...named(book).flatMap((entity) => checkLanguages(book, entity)),
     ...checkNames(book),
@@ -61,6 +62,23 @@ function checkRisk({ kinds }: Book, { id, kind, voice, at }: Device): Finding[] 
       message: `a misheard phrase can do anything with ${id}, a ${kind}`,
       fix: `write voice: ${usual}, or leave voice out`,
       at,
+    },
+  ];
+}
+
+/** A question for a code that there is none of can never be answered. */
+function checkCode({ code, devices }: Book): Finding[] {
+  const guarded = [...devices.values()].filter(({ voice }) => voice === "code");
+  const [first] = guarded;
+  if (code !== undefined || !first) return [];
+  const names = guarded.map(({ id }) => id).join(", ");
+  return [
+    {
+      rule: "no-code",
+      severity: "warning",
+      message: `voice needs the code for ${names}, and the phrasebook has none, so no answer is right`,
+      fix: 'write code: "4711", with a code of your own',
+      at: first.at,
     },
   ];
 }

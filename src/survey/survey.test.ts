@@ -24,6 +24,8 @@ describe("a check finds", () => {
       ["3:18 pattern-loses"],
     ],
     ["a group with nothing in it", "groups: { a: { members: [] } }", ["1:11 empty-group"]],
+    ["a code that nobody can say", "devices: { a: { kind: alarm } }", ["1:12 no-code"]],
+    ["a code that somebody can say", 'code: "1"\ndevices: { a: { kind: alarm } }', []],
     ["an unguarded lock", "devices: { a: { kind: lock, voice: free } }", ["1:12 unguarded"]],
     [
       "an alarm that a rule sets free",
