@@ -91,7 +91,7 @@ describe("one mistake is one finding", () => {
     [
       "a step that is none, among others",
       "routines: { a: { do: [{ wait: 5s }, { wiat: 5s }] } }",
-      ["1:38 unknown-key"],
+      ["1:39 unknown-key"],
     ],
     [
       "a routine with no duration, person, sun or button where there should be one",

@@ -55,11 +55,22 @@ function flatten(issues: readonly Issue[], prefix: Path = []): Located[] {
   return issues.flatMap((issue): Located[] => {
     const path = [...prefix, ...issue.path];
     if (issue.code === "invalid_union") {
-      const meant = issue.errors.find((branch) => branch.every((inner) => !isShape(inner)));
-      if (meant && meant.length > 0) return flatten(meant, path);
+      const [meant] = issue.errors
+        .filter((branch) => branch.length > 0 && branch.every((inner) => !isShape(inner)))
+        .sort((a, b) => distance(a) - distance(b));
+      if (meant) return flatten(meant, path);
     }
     return [{ issue, path }];
   });
+}
+
+/** How far a value is from a form that a union allows: by the keys that it does not know first. */
+function distance(branch: readonly Issue[]): number {
+  const atTop = branch.filter(({ path }) => path.length === 0);
+  const unknown = atTop.flatMap((issue) => (issue.code === "unrecognized_keys" ? issue.keys : []));
+  const wanted = branch.filter(({ path }) => path.length === 1).map(({ path }) => String(path[0]));
+  const misspelled = unknown.filter((key) => nearest(key, wanted) !== undefined);
+  return 4 * unknown.length - 3 * misspelled.length + branch.length;
 }
 
 /** Whether a union's branch failed at its top: the value has another shape altogether. */
