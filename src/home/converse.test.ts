@@ -197,6 +197,20 @@ describe("a question", () => {
   });
 });
 
+test("again means what it meant, whatever was spoken of since", () => {
+  const { say } = converse();
+  say("turn on the lamp");
+  say("turn it off");
+  say("is the fan on");
+  expect(say("again").heard.about).toEqual(["lamp"]);
+});
+
+test("the code is in no log, whenever it is said", () => {
+  const { home, say } = converse();
+  for (const text of ["4711", "bank the heater", "4711", "disarm the siren", "4711"]) say(text);
+  expect(lines(home).join("\n")).not.toContain("4711");
+});
+
 test("again repeats what was done before it was taken back", () => {
   const { say } = converse();
   say("turn on the lamp");

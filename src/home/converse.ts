@@ -49,8 +49,8 @@ export interface Conversation {
   say: (text: string) => Turn;
 }
 
-/** What was said in answer to questions about a command. */
-type Answered = Pick<HearContext, "chosen" | "said">;
+/** What a command is heard with: what was said in answer to questions about it, and what "it" was. */
+type Answered = Pick<HearContext, "chosen" | "said" | "it">;
 
 /** What the home waits to be told. */
 type Open =
@@ -91,9 +91,9 @@ export function createConversation(
   const listen = (text: string, answered: Answered = {}): Heard =>
     book.hear(text, {
       ...context,
+      it,
       ...answered,
       language,
-      it,
       time: home.time(),
       states: home.state,
     });
@@ -106,9 +106,10 @@ export function createConversation(
   /** Does what was heard, or keeps it open where it needs an answer. */
   const take = (heard: Heard, answered: Answered = {}): Turn => {
     open = undefined;
+    const before = it;
     if (heard.about.length > 0) it = heard.about;
     const isNew = heard.outcome !== "unknown" && heard.outcome !== "answer";
-    if (isNew) last = { text: heard.text, answered };
+    if (isNew) last = { text: heard.text, answered: { it: before, ...answered } };
     switch (heard.outcome) {
       case "confirm":
         ask({ open: "confirm", heard });
@@ -201,8 +202,9 @@ export function createConversation(
       if (open && home.elapsed() > open.until) open = undefined;
       const waiting = open;
       // Whatever may be a code is nobody's to read again, whether it was asked for or not.
+      const said = book.code === undefined ? undefined : codeOf(text);
       const isCode =
-        book.code !== undefined && waiting?.open !== "slot" && codeOf(text) !== undefined;
+        said !== undefined && (waiting?.open !== "slot" || isSameCode(said, book.code ?? ""));
       const heard = listen(isCode && waiting?.open === "code" ? "" : text);
       const at = context.at === undefined ? {} : { at: context.at };
       home.record({ event: "heard", text: isCode ? "…" : text, ...at, language });
@@ -215,7 +217,9 @@ export function createConversation(
       }
       // Another command takes the place of the question, as if nobody had answered.
       if (asked && heard.outcome !== "unknown") asked.answer(undefined);
-      const answered = waiting && answer(waiting, text, sort, heard);
+      // The code fills no slot, since the reply might repeat it.
+      const isAnswer = waiting && !(isCode && waiting.open === "slot");
+      const answered = isAnswer ? answer(waiting, text, sort, heard) : undefined;
       if (answered) return answered;
       if (heard.outcome !== "unknown") {
         const intent = "intent" in heard ? { intent: heard.intent } : {};
