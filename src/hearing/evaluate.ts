@@ -248,7 +248,9 @@ function computed(
   const { orders, tells, program } = planSteps(result.steps);
   if (program || intent.routine) {
     const meaning = run(book, intent, result.steps, slots, targets, context);
-    return meaning.result === "do" ? { ...meaning, computed: result.steps } : meaning;
+    // Steps that are another routine are computed again when that starts.
+    const isOwn = meaning.result === "do" && meaning.runs === intent.id;
+    return isOwn ? { ...meaning, computed: result.steps } : meaning;
   }
   if (tells.length > 0) return ask(book, tells, slots, targets);
   return act(book, orders, new Set(), slots, targets);

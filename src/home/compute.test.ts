@@ -124,6 +124,11 @@ describe("guards hold for what is computed", () => {
       "not done: gate needs a confirmation",
     );
     expect(say("turn coat").outcome).toBe("confirm");
+    say("yes");
+    await home.wait("1m");
+    expect(home.states()["gate"]).toEqual({ position: 100 });
+    const starts = home.log().filter(({ event }) => event.event === "started");
+    expect(starts).toHaveLength(1);
   });
 });
 
