@@ -137,6 +137,11 @@ describe("calm-phrase run", () => {
     for (const line of out.split("\n")) expect(line.length).toBeLessThanOrEqual(100);
   });
 
+  test("takes values for the slots of the routine", () => {
+    const { out } = run(["run", "evening-firing", ...demo, "--slot", "length=30m"]);
+    expect(out).toMatch(/09:30:00 {4}kiln-vent speed: 40 → 70/);
+  });
+
   test("fails when a device does", () => {
     const { code, out } = run(["run", "close-up", ...demo, "--fault", "till-lamp=offline"]);
     expect(code).toBe(1);
@@ -332,6 +337,8 @@ describe("wrong use ends with code 2 and says what to write", () => {
       ["run", "close-up", ...demo, "--fault", "kiln-vent=sad"],
       /"sad" is no fault/,
     ],
+    ["no such slot", ["run", "close-up", ...demo, "--slot", "x=1"], /close-up has no slots/],
+    ["no such length", ["run", "evening-firing", ...demo, "--slot", "length=x"], /no duration/],
     ["no such day", ["day", ...demo, "--script", "x"], /"a damp Friday"/],
     ["no such date", ["day", "2026-02-30", ...demo], /is no time/],
   ])("%s", (_, args, error) => {

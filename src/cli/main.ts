@@ -95,6 +95,7 @@ Examples:
     .option("--for <duration>", "how long to look on, such as 30m", "4h")
     .option("--set <state...>", "states to begin with, such as glaze-sensor.humidity=80")
     .option("--fault <fault...>", "devices that misbehave, such as kiln-light=offline")
+    .option("--slot <value...>", "values for its slots, such as length=30m")
     .option("--dry", "print what it would do and ask, and do nothing")
     .option("--json", "print what happened as JSON")
     .addHelpText(

@@ -3,12 +3,14 @@ import type { Fault } from "../home/devices.ts";
 import type { LogEntry } from "../home/log.ts";
 import { simulate } from "../home/simulate.ts";
 import { parseCondition } from "../phrasebook/condition.ts";
+import type { Routine } from "../phrasebook/model.ts";
 import type { State, Value } from "../phrasebook/property.ts";
 import { printFindings } from "../reports/findings.ts";
 import { outlineRoutine, printOutline } from "../reports/outline.ts";
 import { printStates, printTimeline } from "../reports/timeline.ts";
 import { type Day, readDays, runDay } from "../suites/day.ts";
 import { faultForm, parseFault } from "../suites/faults.ts";
+import { parseDuration } from "../time/duration.ts";
 import { parseLocal } from "../time/local.ts";
 import { WrongUse, exit } from "./exit.ts";
 import { loadBook, mentionErrors } from "./load.ts";
@@ -20,6 +22,7 @@ export interface RunOptions {
   for?: string;
   set?: string[];
   fault?: string[];
+  slot?: string[];
   dry?: boolean;
   json?: boolean;
 }
@@ -47,8 +50,9 @@ export async function run(routine: string, options: RunOptions): Promise<number>
     else print(printOutline(plan, paintFor(process.stdout)));
     return exit.fine;
   }
+  const slots = readSlotValues(found, options.slot ?? []);
   const before = home.states();
-  await home.run(routine);
+  await home.run(routine, slots);
   await home.wait(options.for ?? "4h");
   const touched = statesTouched(before, home.states());
   return tell(book, home.log(), options.json === true, touched);
@@ -70,6 +74,26 @@ function readSettings(book: Book, written: readonly string[]): Record<string, St
     states[id] = { ...states[id], [property]: condition.condition.value };
   }
   return states;
+}
+
+/** `length=30m`, each a slot that nobody says. */
+function readSlotValues({ id, slots }: Routine, written: readonly string[]): Record<string, Value> {
+  const values: Record<string, Value> = {};
+  for (const text of written) {
+    const [, name = "", value = ""] = /^([^=]+)=(.*)$/.exec(text) ?? [];
+    const slot = slots.get(name);
+    if (!slot) {
+      const known = [...slots.keys()].join(", ");
+      const fix = known === "" ? `${id} has no slots` : `write one of ${known}, as in length=30m`;
+      throw new WrongUse(`--slot ${text}: there is no such slot; ${fix}`);
+    }
+    const number = slot.type === "duration" ? parseDuration(value) : Number(value);
+    if (slot.type === "duration" && number === undefined) {
+      throw new WrongUse(`--slot ${text}: "${value}" is no duration; write length=30m`);
+    }
+    values[name] = number === undefined || Number.isNaN(number) ? value : number;
+  }
+  return values;
 }
 
 /** `kiln-light=offline`, each a device that misbehaves. */

@@ -2,6 +2,7 @@ import { answerQuestion } from "../hearing/answer.ts";
 import type { Heard, HeardCommand, SlotValue } from "../hearing/outcome.ts";
 import { replyTo, told } from "../hearing/spoken.ts";
 import type { AskStep, Intent, Routine, Step } from "../phrasebook/model.ts";
+import type { Value } from "../phrasebook/property.ts";
 import { printDuration } from "../time/duration.ts";
 import { slotDefault } from "../phrasebook/slots.ts";
 import { type Orders, startOf } from "./orders.ts";
@@ -12,7 +13,7 @@ import { createVoice } from "./voice.ts";
 /** What runs in a home: routines and the steps of intents, one after another or side by side. */
 export interface Routines {
   /** Sets a routine off, unless its condition or another run of it stands in the way. */
-  start: (routine: Routine, because: string, cause: Cause) => void;
+  start: (routine: Routine, because: string, cause: Cause, slots?: Slots) => void;
   /** Does what was heard. */
   perform: (heard: Heard) => void;
   /** What steps are asking at a voicepoint. */
@@ -21,6 +22,9 @@ export interface Routines {
 
 /** Whether somebody meant it: by hand, by a button or by a phrase; or it came by itself. */
 export type Cause = "meant" | "by itself";
+
+/** Values for the slots of a routine that nobody says anything for. */
+type Slots = Readonly<Record<string, Value>>;
 
 /** A question that steps wait for the answer of. */
 export interface Asking {
@@ -296,7 +300,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   };
 
   return {
-    start: (routine, because, cause) => {
+    start: (routine, because, cause, given = {}) => {
       const last = rested.get(routine.id);
       const isResting = last !== undefined && elapsed() - last < routine.rest;
       if (cause === "by itself" && isResting && routine.enabled) {
@@ -304,7 +308,9 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
         record({ event: "skipped", routine: routine.id, because: `all was done ${ago} ago` });
         return;
       }
-      start(routine, newRun(routine.id), because);
+      const slots: Record<string, SlotValue> = {};
+      for (const [name, value] of Object.entries(given)) slots[name] = { value, words: "" };
+      start(routine, newRun(routine.id, { slots }), because);
     },
     perform: (heard) => {
       performAt(heard, 0);

@@ -1,6 +1,6 @@
 import type { HearContext } from "../hearing/context.ts";
 import type { Heard } from "../hearing/outcome.ts";
-import type { State } from "../phrasebook/property.ts";
+import type { State, Value } from "../phrasebook/property.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
 import { parseDuration } from "../time/duration.ts";
 import type { Book } from "./book.ts";
@@ -26,8 +26,8 @@ export interface SimulatedHome {
   perform: (heard: Heard) => Promise<Performed>;
   /** The conversation at a voicepoint: turns with memory, the same one whenever it is asked for. */
   converse: (context?: Pick<HearContext, "at" | "language">) => Conversation;
-  /** Sets a routine off by hand. */
-  run: (routine: string) => Promise<Performed>;
+  /** Sets a routine off by hand, with values for its slots: a duration is in seconds. */
+  run: (routine: string, slots?: Readonly<Record<string, Value>>) => Promise<Performed>;
   /** Lets time pass, and everything happen that it brings: `"25m"`, or seconds. */
   wait: (duration: string | number) => Promise<void>;
   /** Something outside of speech and routines changes: a sensor, a hand on a switch. */
@@ -45,7 +45,7 @@ export interface SimulatedHome {
 
 /** A home whose calls come to an end at once; what suites and conversations work with. */
 export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait">, Listening {
-  run: (routine: string) => Performed;
+  run: (routine: string, slots?: Readonly<Record<string, Value>>) => Performed;
   wait: (seconds: number) => void;
   /** Lets time pass until a time of day, `18:30`, comes next, or a local time. */
   waitUntil: (point: string) => void;
@@ -62,7 +62,7 @@ export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHo
   return {
     ...home,
     perform: (heard) => Promise.resolve(home.perform(heard)),
-    run: (routine) => Promise.resolve(home.run(routine)),
+    run: (routine, slots) => Promise.resolve(home.run(routine, slots)),
     wait: (duration) => {
       home.wait(typeof duration === "number" ? duration : (parseDuration(duration) ?? 0));
       return Promise.resolve();
@@ -114,10 +114,10 @@ export function createHome(book: Book, options: SimulateOptions): Home {
       });
       return { ...performed, reply };
     },
-    run: (id) =>
+    run: (id, slots) =>
       around(() => {
         const routine = book.routines.get(id);
-        if (routine) routines.start(routine, "by hand", "meant");
+        if (routine) routines.start(routine, "by hand", "meant", slots);
       }),
     wait,
     waitUntil: (point) => {
