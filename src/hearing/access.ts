@@ -47,6 +47,13 @@ export function guard(
   return { access, effects: left, skipped };
 }
 
+const strictness: readonly VoiceAccess[] = ["free", "confirm", "code", "barred"];
+
+/** Whether one guard asks for more than another. */
+export function isStricter(one: VoiceAccess, other: VoiceAccess): boolean {
+  return strictness.indexOf(one) > strictness.indexOf(other);
+}
+
 /** What speech needs for an effect. */
 export function accessTo(device: Device | undefined, effect: Effect): VoiceAccess {
   if (!device || device.voice === "free" || device.voice === "barred") {

@@ -1,8 +1,8 @@
 import { prepareUtterance } from "../automaton/utterance.ts";
 import { matchLanguage } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
-import type { Device, Phrasebook } from "../phrasebook/model.ts";
-import type { State } from "../phrasebook/property.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import { type State, startState } from "../phrasebook/property.ts";
 import { parseLocal } from "../time/local.ts";
 import { compose } from "./compose.ts";
 import { type Conclusion, conclude } from "./conclude.ts";
@@ -34,7 +34,8 @@ export function hearUtterance(
   const utterance = prepareUtterance(text, words, engine.lexicon, engine.small);
   const room = at === undefined ? undefined : book.voicepoints.get(at)?.room;
   const now = time === undefined ? undefined : parseLocal(time);
-  const stateOf = (id: string): State => states(id) ?? startOf(book.devices.get(id));
+  const stateOf = (id: string): State =>
+    states(id) ?? startState(book.devices.get(id)?.properties ?? new Map());
   const place = { ...(at === undefined ? {} : { at }), ...(time === undefined ? {} : { time }) };
   const speaker = {
     room,
@@ -165,12 +166,6 @@ class Hearing implements HeardBase {
   toJSON(): object {
     return Object.assign({}, this, { reply: this.reply, about: this.about, why: this.why });
   }
-}
-
-/** What a device starts with. */
-function startOf(device: Device | undefined): State {
-  const values = [...(device?.properties ?? [])].map(([name, schema]) => [name, schema.default]);
-  return Object.fromEntries(values) as State;
 }
 
 function homeLanguage({ languages }: Phrasebook, tag: string | undefined): string {

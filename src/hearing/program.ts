@@ -1,7 +1,7 @@
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
 import type { Device, Order, Phrasebook, Routine, Step } from "../phrasebook/model.ts";
 import type { StepInput } from "../phrasebook/schema.ts";
-import { isSafeEffect } from "./access.ts";
+import { accessTo, isStricter } from "./access.ts";
 import { targetDevices } from "./orders.ts";
 import type { SlotValue } from "./outcome.ts";
 import type { Devices } from "./targets.ts";
@@ -12,8 +12,6 @@ export interface ProgramAccess {
   /** The device that asks for it. */
   device?: string;
 }
-
-const strictness: readonly VoiceAccess[] = ["free", "confirm", "code", "barred"];
 
 /**
  * The strictest guard among all that steps may do, in whichever branch and in whatever routine they
@@ -30,9 +28,8 @@ export function programAccess(
   let strictest: ProgramAccess = { access: "free" };
   const seen = new Set<string>();
   const weigh = (device: Device, order: Order): void => {
-    const access = isAlwaysSafe(device, order) ? "free" : device.voice;
-    if (strictness.indexOf(access) <= strictness.indexOf(strictest.access)) return;
-    strictest = { access, device: device.id };
+    const access = orderAccess(device, order);
+    if (isStricter(access, strictest.access)) strictest = { access, device: device.id };
   };
   const visit = (list: readonly Step[]): void => {
     for (const step of list) {
@@ -76,12 +73,10 @@ function stepsOf({ compute, steps }: Routine, context: Omit<StepInput, "slots">)
   return computed.ok ? computed.steps : [];
 }
 
-/** A value that is only known later may be any. */
-function isAlwaysSafe(device: Device, order: Order): boolean {
-  if (order.order === "call") {
-    return isSafeEffect(device, { device: device.id, call: order.action });
-  }
-  if (order.order !== "set" || order.value.refer !== "value") return false;
-  const set = { [order.property]: order.value.value };
-  return isSafeEffect(device, { device: device.id, set });
+/** What speech needs for an order, before it is done: a value that is only known later may be any. */
+export function orderAccess(device: Device, order: Order): VoiceAccess {
+  const { id } = device;
+  if (order.order === "call") return accessTo(device, { device: id, call: order.action });
+  if (order.order !== "set" || order.value.refer !== "value") return device.voice;
+  return accessTo(device, { device: id, set: { [order.property]: order.value.value } });
 }

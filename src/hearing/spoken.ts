@@ -70,15 +70,11 @@ function replyToCommand(speech: Speech, command: HeardCommand, failed: Failed): 
     skipped: command.skipped.map(({ device }) => device),
   };
   const hasFailed = results.failed.length > 0;
-  const speak = (replies: ReadonlyMap<string, Reply> | undefined): string | undefined => {
-    const reply = replies && replyIn(replies, language);
-    const values = slotVariables(speech, intent, command.slots, results);
-    return reply && speakReply(speech, reply, values, results);
-  };
-  const own = hasFailed && intent?.failed.size ? speak(intent.failed) : undefined;
-  if (own !== undefined) return own;
-  const reply = speak(intent?.reply) ?? pack.replies.act;
-  const written = replyIn(intent?.reply ?? new Map<string, Reply>(), language);
+  const values = slotVariables(speech, intent, command.slots, results);
+  const failure = hasFailed && intent ? replyIn(intent.failed, language) : undefined;
+  if (failure) return speakReply(speech, failure, values, results);
+  const written = intent && replyIn(intent.reply, language);
+  const reply = written ? speakReply(speech, written, values, results) : pack.replies.act;
   const isOwn = written?.origin === "phrasebook";
   const left = isOwn ? [] : leftOut(book, command, results.done);
   const whole = tellsFailures(written) ? reply : told(speech, reply, results, left);
@@ -113,7 +109,7 @@ export function told(
   if (failed.length > 0) {
     const text = done.length > 0 ? replies.partly : replies.failed;
     const names = countDevices(speech, failed);
-    whole = formatReply(text, speech.language, { names, reply, count: failed.length });
+    whole = formatReply(text, speech.language, { names, reply });
   }
   if (left.length === 0) return whole;
   const names = countDevices(speech, left);
@@ -146,7 +142,11 @@ export function speakReply(
 ): string {
   const { book, pack, language } = speech;
   const variables: Record<string, unknown> = { ...slots };
-  for (const [name, ids] of Object.entries({ done, failed, skipped })) {
+  // To speech, what it is barred from does not exist.
+  const known = skipped.filter((id) => book.devices.get(id)?.voice !== "barred");
+  for (const [name, ids] of Object.entries({ done, failed, skipped: known })) {
+    // Most replies speak of none of these, and lists of names take a while to write.
+    if (!text.includes(`$${name}`)) continue;
     variables[name] ??= namesOf(speech, ids);
     variables[`${name}Count`] ??= ids.length;
   }
@@ -178,13 +178,16 @@ export function slotVariables(
   for (const [name, { value, words, leans }] of Object.entries(slots)) {
     const slot = intent?.slots.get(name);
     if (slot?.type === "target" && slot.narrows === undefined) {
-      const isNamed = words !== "" && leans === undefined && failed.length === 0;
+      if (words !== "" && leans === undefined && failed.length === 0) {
+        variables[name] = words;
+        continue;
+      }
       const known = devicesNamed(speech.book, String(value)).filter(
         ({ voice }) => voice !== "barred",
       );
       const ids = known.map(({ id }) => id);
       const reached = ids.filter((id) => done.includes(id));
-      variables[name] = isNamed ? words : countDevices(speech, reached.length > 0 ? reached : ids);
+      variables[name] = countDevices(speech, reached.length > 0 ? reached : ids);
     } else if (typeof value !== "number") variables[name] = words || value;
     else variables[name] = slot?.type === "duration" ? spokenDuration(speech.pack, value) : value;
   }

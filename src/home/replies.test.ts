@@ -109,6 +109,14 @@ describe("a reply of the vocabulary is true of what was done", () => {
         text: "rooms: { r: {} }\ndevices: { lamp: { kind: light, room: r }, hob: { kind: plug, room: r, voice: barred } }",
       },
     ]);
+    expect(
+      readPhrasebook([
+        {
+          path: "home.yaml",
+          text: "devices: { hob: { kind: plug, voice: barred }, lamp: { kind: light } }\nintents: { a: { patterns: all on $t, slots: { t: { type: target } }, do: { set: { $t: { power: on } } }, reply: 'Done {$done}, not {$skipped}.' } }",
+        },
+      ]).hear("all on everything").reply,
+    ).toBe("Done lamp, not .");
     const talk = simulate(home).converse();
     expect(talk.say("turn on everything in the r").reply).toBe("everything in the r on.");
     expect(talk.say("turn it off")).toMatchObject({ outcome: "act", reply: "lamp off." });

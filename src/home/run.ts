@@ -1,6 +1,6 @@
 import { devicesNamed } from "../hearing/targets.ts";
 import { targetDevices } from "../hearing/orders.ts";
-import { accessTo } from "../hearing/access.ts";
+import { accessTo, isStricter } from "../hearing/access.ts";
 import type { Effect, Question, SlotValue } from "../hearing/outcome.ts";
 import { questionAbout } from "../hearing/question.ts";
 import { type Conditions, holds } from "../phrasebook/condition.ts";
@@ -205,13 +205,11 @@ function doOrders(world: World, run: Run, orders: readonly Order[]): boolean {
   return ok;
 }
 
-const strictness: readonly VoiceAccess[] = ["free", "confirm", "code"];
-
 /** Whatever was worked out when it was set off, no order goes beyond what speech was granted. */
 function isGranted(world: World, run: Run, device: Device, effect: Effect): boolean {
   if (run.grant === "all") return true;
   const needs = accessTo(device, effect);
-  const isSo = needs !== "barred" && strictness.indexOf(needs) <= strictness.indexOf(run.grant);
+  const isSo = !isStricter(needs, run.grant);
   if (!isSo) world.refuse(device.id, needs, run);
   return isSo;
 }

@@ -1,5 +1,5 @@
 import type { Phrasebook } from "../phrasebook/model.ts";
-import type { DataSchema, State, Value } from "../phrasebook/property.ts";
+import { type State, type Value, startState } from "../phrasebook/property.ts";
 import type { States } from "../phrasebook/states.ts";
 
 /** The states of all devices; writing to it leaves what it was made from as it was. */
@@ -19,9 +19,7 @@ export function initialStates(book: Phrasebook): InitialStates {
   return (device) => {
     let state = known.get(device);
     if (!state) {
-      const properties = book.devices.get(device)?.properties ?? new Map<string, DataSchema>();
-      const values = [...properties].map(([name, schema]) => [name, schema.default] as const);
-      state = Object.fromEntries(values);
+      state = startState(book.devices.get(device)?.properties ?? new Map());
       known.set(device, state);
     }
     return state;

@@ -26,6 +26,13 @@ export interface DataSchema {
   default: Value;
 }
 
+/** The state that a device with these properties starts with. */
+export function startState(properties: ReadonlyMap<string, DataSchema>): State {
+  const state: Record<string, Value> = {};
+  for (const [name, schema] of properties) state[name] = schema.default;
+  return state;
+}
+
 export type ValueCheck = { ok: true; value: Value } | { ok: false; problem: ValueProblem };
 
 /** Why a property cannot hold a value. */

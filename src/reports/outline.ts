@@ -1,10 +1,8 @@
-import { accessTo } from "../hearing/access.ts";
 import { targetDevices } from "../hearing/orders.ts";
-import { programAccess } from "../hearing/program.ts";
+import { orderAccess, programAccess } from "../hearing/program.ts";
 import { type Condition, type Conditions, printCondition } from "../phrasebook/condition.ts";
 import type {
   Days,
-  Device,
   Order,
   Phrasebook,
   Reply,
@@ -156,20 +154,11 @@ function outline(
 /** What voice needs for an order, for the strictest of its devices. */
 function needsOf(book: Phrasebook, order: Order): string | undefined {
   const needs = targetDevices(book, order.target, new Map()).map((device) =>
-    accessOf(device, order),
+    orderAccess(device, order),
   );
   if (needs.includes("barred")) return "another way than voice";
   if (needs.includes("code")) return "the code";
   return needs.includes("confirm") ? "a yes" : undefined;
-}
-
-function accessOf(device: Device, order: Order): string {
-  const { id } = device;
-  if (order.order === "call") return accessTo(device, { device: id, call: order.action });
-  if (order.order === "set" && order.value.refer === "value") {
-    return accessTo(device, { device: id, set: { [order.property]: order.value.value } });
-  }
-  return device.voice;
 }
 
 function referred(target: Order["target"]): string {

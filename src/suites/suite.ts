@@ -164,6 +164,9 @@ function readSuite(
   return { name: content.suite, file: document.path, cases };
 }
 
+/** Where, when and how a case is said, with what the suite says of all its cases. */
+type Setting = Pick<Case, "language" | "at" | "time" | "given" | "faults">;
+
 interface CaseSetting {
   at?: string;
   language?: string;
@@ -216,20 +219,23 @@ function readCase(
 ): Case[] {
   const own = readSetting(context, book, document, path, written);
   const under = [...path, "faults"];
-  const faults = checkFaults(context, book, document, under, written.faults ?? {});
-  if (!("hear" in written)) {
-    return [readScript(context, book, document, path, written, shared, own, faults)];
-  }
-  const expect = readExpectation(context, book, document, [...path, "expect"], written.expect);
-  const language = own.language ?? shared.language ?? book.languages[0] ?? "en";
   const given = new Map(shared.given);
   for (const [id, state] of own.given) given.set(id, { ...given.get(id), ...state });
-  const at = own.at ?? shared.at;
-  const time = own.time ?? shared.time;
+  const setting: Setting = {
+    language: book.languages[0] ?? "en",
+    ...shared,
+    ...own,
+    given,
+    faults: checkFaults(context, book, document, under, written.faults ?? {}),
+  };
+  if (!("hear" in written)) {
+    return [readScript(context, book, document, path, written, setting)];
+  }
+  const expect = readExpectation(context, book, document, [...path, "expect"], written.expect);
   const position = document.at([...path, "hear"]);
 
   // A text without a language is in the language of the case.
-  const inLanguage = { ...context, languages: [language, ...context.languages] };
+  const inLanguage = { ...context, languages: [setting.language, ...context.languages] };
   const patterns = readPatterns(inLanguage, document, [...path, "hear"], written.hear);
   return patterns.flatMap((pattern): Case[] => {
     const resolve = (name: string) => fragmentTree(book.fragments.get(name), pattern.language);
@@ -244,12 +250,9 @@ function readCase(
       return [];
     }
     return [...phrases(pattern.tree, resolve)].map((words) => ({
+      ...setting,
       phrase: words.join(" "),
       language: pattern.language,
-      ...(at === undefined ? {} : { at }),
-      ...(time === undefined ? {} : { time }),
-      given,
-      faults,
       expect,
       position,
     }));
@@ -419,21 +422,8 @@ function readScript(
   document: Document,
   path: Path,
   written: Exclude<CaseDefinition, { hear: unknown }>,
-  shared: CaseSetting,
-  own: CaseSetting,
-  faults: Case["faults"],
+  setting: Setting,
 ): Case {
-  const given = new Map(shared.given);
-  for (const [id, state] of own.given) given.set(id, { ...given.get(id), ...state });
-  const at = own.at ?? shared.at;
-  const time = own.time ?? shared.time;
-  const base = {
-    language: own.language ?? shared.language ?? book.languages[0] ?? "en",
-    ...(at === undefined ? {} : { at }),
-    ...(time === undefined ? {} : { time }),
-    given,
-    faults,
-  };
   if ("talk" in written) {
     const turns = written.talk.map((turn, index) => {
       const under = [...path, "talk", index];
@@ -461,7 +451,7 @@ function readScript(
     });
     const phrase = turns.map(({ shown }) => shown).join(" / ");
     const position = document.at([...path, "talk"]);
-    return { ...base, phrase, script: { script: "talk", turns }, expect: {}, position };
+    return { ...setting, phrase, script: { script: "talk", turns }, expect: {}, position };
   }
   const happenings = [written.after].flat();
   for (const [index, happening] of happenings.entries()) {
@@ -471,7 +461,7 @@ function readScript(
   const expect = readExpectation(context, book, document, [...path, "expect"], written.expect);
   const phrase = happenings.map(describeHappening).join(", ");
   const position = document.at([...path, "after"]);
-  return { ...base, phrase, script: { script: "after", happenings }, expect, position };
+  return { ...setting, phrase, script: { script: "after", happenings }, expect, position };
 }
 
 function readNudges(
