@@ -89,6 +89,11 @@ describe("one mistake is one finding", () => {
       ["2:49 read-only"],
     ],
     [
+      "a step that stands alone with a wrong value",
+      "routines: { a: { do: { set: { tea: hot } } } }",
+      ["1:36 wrong-value"],
+    ],
+    [
       "a step that is none, among others",
       "routines: { a: { do: [{ wait: 5s }, { wiat: 5s }] } }",
       ["1:39 unknown-key"],

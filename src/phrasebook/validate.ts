@@ -75,7 +75,9 @@ function distance(branch: readonly Issue[]): number {
 
 /** Whether a union's branch failed at its top: the value has another shape altogether. */
 function isShape(issue: Issue): boolean {
-  return issue.path.length === 0 && issue.code !== "unrecognized_keys";
+  if (issue.path.length > 0 || issue.code === "unrecognized_keys") return false;
+  // A union within a union has the shape of any of its forms.
+  return issue.code !== "invalid_union" || issue.errors.every((branch) => branch.some(isShape));
 }
 
 function parentOf({ issue, path }: Located): Located {
