@@ -139,9 +139,12 @@ const demo = ["home.yaml", "intents.yaml"].map((path) => {
 });
 const six = join(import.meta.dirname, "../../test/languages/home.yaml");
 
+const withoutBars = (text: string): string => text.replaceAll("voice: barred", "voice: free");
+
 describe("everything sayable in a home, as a grammar", () => {
   const homes = [
-    ["demo", readPhrasebook(demo)],
+    // A phrase that names only what voice is barred from is unknown, as it should be.
+    ["demo", readPhrasebook(demo.map(({ path, text }) => ({ path, text: withoutBars(text) })))],
     ["six languages", readPhrasebook([{ path: "home.yaml", text: readFileSync(six, "utf8") }])],
   ] as const;
   const cases = homes.flatMap(([name, book]) =>
@@ -161,10 +164,8 @@ describe("everything sayable in a home, as a grammar", () => {
         const next = (below: number): number => (choices[at++ % 60] ?? 0) % Math.max(1, below);
         const phrase = sample(grammar, next).join(" ");
         if (swallowing.some((name) => phrase.includes(name))) return;
-        const { outcome, why } = book.hear(phrase, { language, time: "2026-03-02T18:05" });
-        // What voice is barred from is understood, and not known all the same.
-        const isUnderstood = outcome !== "unknown" || why.readings.length > 0;
-        expect(isUnderstood ? "" : phrase).toBe("");
+        const { outcome } = book.hear(phrase, { language, time: "2026-03-02T18:05" });
+        expect(outcome === "unknown" ? phrase : outcome).toBe(outcome);
       }),
       { numRuns: 1000 },
     );
