@@ -1,3 +1,4 @@
+import { WrongUse } from "../source/wrong-use.ts";
 import { mkdir, readFile, readdir, stat, writeFile } from "node:fs/promises";
 import { extname, join } from "node:path";
 import { dump } from "js-yaml";
@@ -12,7 +13,7 @@ import { devicesFromCsv, devicesToCsv } from "../exchange/csv.ts";
 import { definitionOf } from "../exchange/definition.ts";
 import type { Taken } from "../exchange/taken.ts";
 import { devicesFromThings, thingFromDevice } from "../exchange/things.ts";
-import { WrongUse, exit } from "./exit.ts";
+import { exit } from "./exit.ts";
 import { loadBook } from "./load.ts";
 import { print, printJson } from "./output.ts";
 

@@ -10,9 +10,6 @@ export const exit = {
   wrongUse: 2,
 } as const;
 
-/** Wrong use, told to a person in one line and what to do. */
-export class WrongUse extends Error {}
-
 /** Whether something came of what was said. */
 export function isDone(outcome: Turn["outcome"]): boolean {
   return outcome === "act" || outcome === "answer";

@@ -1,7 +1,8 @@
+import { WrongUse } from "../source/wrong-use.ts";
 import type { Book } from "../home/book.ts";
 import { printHeard } from "../reports/heard.ts";
 import { parseLocal } from "../time/local.ts";
-import { WrongUse, exit, isDone } from "./exit.ts";
+import { exit, isDone } from "./exit.ts";
 import { loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 

@@ -1,7 +1,7 @@
+import { WrongUse } from "../source/wrong-use.ts";
 import type { Book } from "../home/book.ts";
 import { openPhrasebook, phrasebookFiles } from "../node/open.ts";
 import { countFindings } from "../reports/findings.ts";
-import { WrongUse } from "./exit.ts";
 
 /** Opens the phrasebook that a command is about. */
 export async function loadBook(folder: string): Promise<Book> {

@@ -1,6 +1,7 @@
 #!/usr/bin/env node
+import { WrongUse } from "../source/wrong-use.ts";
 import { Command, CommanderError } from "commander";
-import { WrongUse, exit } from "./exit.ts";
+import { exit } from "./exit.ts";
 import type { ExportOptions } from "./exchange.ts";
 import type { HearOptions } from "./hear.ts";
 import type { SayableOptions } from "./sayable.ts";

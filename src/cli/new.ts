@@ -1,6 +1,7 @@
+import { WrongUse } from "../source/wrong-use.ts";
 import { mkdir, readdir, writeFile } from "node:fs/promises";
 import { join } from "node:path";
-import { WrongUse, exit } from "./exit.ts";
+import { exit } from "./exit.ts";
 import { print, printJson } from "./output.ts";
 
 const home = `phrasebook: My home

@@ -1,6 +1,7 @@
+import { WrongUse } from "../source/wrong-use.ts";
 import { printSayable } from "../reports/sayable.ts";
 import { listSayable } from "../survey/sayable.ts";
-import { WrongUse, exit } from "./exit.ts";
+import { exit } from "./exit.ts";
 import { loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 

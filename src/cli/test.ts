@@ -1,6 +1,7 @@
+import { WrongUse } from "../source/wrong-use.ts";
 import { printResults } from "../reports/results.ts";
 import { runSuites } from "../suites/run.ts";
-import { WrongUse, exit } from "./exit.ts";
+import { exit } from "./exit.ts";
 import { loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 

@@ -1,3 +1,4 @@
+import { WrongUse } from "../source/wrong-use.ts";
 import type { Book } from "../home/book.ts";
 import type { Fault } from "../home/devices.ts";
 import type { LogEntry } from "../home/log.ts";
@@ -12,7 +13,7 @@ import { type Day, readDays, runDay } from "../suites/day.ts";
 import { faultForm, parseFault } from "../suites/faults.ts";
 import { parseDuration } from "../time/duration.ts";
 import { parseLocal } from "../time/local.ts";
-import { WrongUse, exit } from "./exit.ts";
+import { exit } from "./exit.ts";
 import { loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 
@@ -129,7 +130,7 @@ export async function day(date: string | undefined, options: DayOptions): Promis
     print(printFindings(broken, paintFor(process.stdout)));
     return exit.failed;
   }
-  const chosen = date ?? script?.definition.date ?? "2026-01-05";
+  const chosen = date ?? script?.date ?? "2026-01-05";
   checkTime(`${chosen}T00:00`);
   return tell(book, runDay(book, chosen, script), options.json === true);
 }

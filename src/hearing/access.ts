@@ -1,9 +1,6 @@
-import type { VoiceAccess } from "../phrasebook/kinds.ts";
+import { type VoiceAccess, isStricter } from "../phrasebook/kinds.ts";
 import type { Device } from "../phrasebook/model.ts";
 import type { Effect, Skipped } from "./outcome.ts";
-
-/** Actions that only ever end something, and so make no home less safe. */
-const safeActions: ReadonlySet<string> = new Set(["stop", "pause"]);
 
 /** What speech may do of what was asked. */
 export interface Allowed {
@@ -47,11 +44,12 @@ export function guard(
   return { access, effects: left, skipped };
 }
 
-const strictness: readonly VoiceAccess[] = ["free", "confirm", "code", "barred"];
+/** The strictest guard that was answered, or all of them where no speech or a trusted one is. */
+export type Grant = "free" | "confirm" | "code" | "all";
 
-/** Whether one guard asks for more than another. */
-export function isStricter(one: VoiceAccess, other: VoiceAccess): boolean {
-  return strictness.indexOf(one) > strictness.indexOf(other);
+/** Whether an effect asks for more than was granted. */
+export function exceeds(needs: VoiceAccess, grant: Grant): boolean {
+  return grant !== "all" && isStricter(needs, grant);
 }
 
 /** What speech needs for an effect. */
@@ -64,7 +62,7 @@ export function accessTo(device: Device | undefined, effect: Effect): VoiceAcces
 
 /** Whether an effect is free with a device that is guarded, since it makes the home no less safe. */
 export function isSafeEffect(device: Device, effect: Effect): boolean {
-  if ("call" in effect) return safeActions.has(effect.call);
+  if ("call" in effect) return device.safeActions.includes(effect.call);
   if (!("set" in effect)) return false;
   return Object.entries(effect.set).every(([property, value]) =>
     device.safe[property]?.includes(value),

@@ -3,6 +3,7 @@ import { matchLanguage } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import { type State, startState } from "../phrasebook/property.ts";
+import { WrongUse } from "../source/wrong-use.ts";
 import { parseLocal } from "../time/local.ts";
 import { compose } from "./compose.ts";
 import { type Conclusion, conclude } from "./conclude.ts";
@@ -57,6 +58,7 @@ export function hearUtterance(
     ? either(speak, first, conclude(book, other, language, now), chosen)
     : first;
   return new Hearing(
+    book,
     outcome,
     text,
     language,
@@ -106,6 +108,7 @@ function aboutOf({ ranked }: Understood): string[] {
  */
 class Hearing implements HeardBase {
   readonly version = outcomeVersion;
+  readonly #book: Phrasebook;
   readonly text: string;
   readonly language: string;
   readonly #conclusion: Conclusion;
@@ -115,6 +118,7 @@ class Hearing implements HeardBase {
   readonly #explain: () => Why;
 
   constructor(
+    book: Phrasebook,
     conclusion: Conclusion,
     text: string,
     language: string,
@@ -123,6 +127,7 @@ class Hearing implements HeardBase {
     about: () => readonly string[],
     explain: () => Why,
   ) {
+    this.#book = book;
     this.text = text;
     this.language = language;
     if (at !== undefined) Object.assign(this, { at });
@@ -140,8 +145,18 @@ class Hearing implements HeardBase {
     if (conclusion.outcome !== "confirm" && conclusion.outcome !== "code") {
       return this as HeardBase as Heard;
     }
+    return this.#with({ ...conclusion, outcome: "act", granted: conclusion.outcome });
+  }
+
+  /** As it was heard, whatever was done to it since; undefined when another phrasebook heard it. */
+  static asHeard(book: Phrasebook, heard: object): Heard | undefined {
+    return #book in heard && heard.#book === book ? heard.#with(heard.#conclusion) : undefined;
+  }
+
+  #with(conclusion: Conclusion): Heard {
     return new Hearing(
-      { ...conclusion, outcome: "act", granted: conclusion.outcome },
+      this.#book,
+      conclusion,
       this.text,
       this.language,
       this.#at,
@@ -168,7 +183,19 @@ class Hearing implements HeardBase {
   }
 }
 
-function homeLanguage({ languages }: Phrasebook, tag: string | undefined): string {
+/**
+ * What a phrasebook heard, as it heard it: what was written by hand, changed since, or heard by
+ * another was held to no guard of this one.
+ */
+export function heardBy(book: Phrasebook, heard: unknown): Heard {
+  const own = typeof heard === "object" && heard !== null && Hearing.asHeard(book, heard);
+  if (own) return own;
+  const message = "a home performs only what its own phrasebook heard: pass on what hear returned";
+  throw new WrongUse(message, "not-heard-here");
+}
+
+/** The language of a home that a tag means; its first one where it speaks no such language. */
+export function homeLanguage({ languages }: Phrasebook, tag: string | undefined): string {
   const first = languages[0] ?? "en";
   if (tag === undefined) return first;
   return matchLanguage(languages, tag) ?? first;

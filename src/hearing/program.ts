@@ -1,7 +1,7 @@
-import type { VoiceAccess } from "../phrasebook/kinds.ts";
+import { type VoiceAccess, isStricter } from "../phrasebook/kinds.ts";
 import type { Device, Order, Phrasebook, Routine, Step } from "../phrasebook/model.ts";
 import type { StepInput } from "../phrasebook/schema.ts";
-import { accessTo, isStricter } from "./access.ts";
+import { accessTo } from "./access.ts";
 import { targetDevices } from "./orders.ts";
 import type { SlotValue } from "./outcome.ts";
 import type { Devices } from "./targets.ts";

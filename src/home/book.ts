@@ -33,22 +33,22 @@ export function readPhrasebook(sources: readonly Source[], found: readonly Findi
     (source: Source): source is SourceText =>
       "text" in source && source.path.endsWith(ending);
   const [isSuite, isDay] = [endsIn(".suite.yaml"), endsIn(".day.yaml")];
-  const book = readSources(sources.filter((source) => !isSuite(source) && !isDay(source)));
+  const book = readSources(
+    sources.filter((source) => !isSuite(source) && !isDay(source)),
+    found,
+  );
   const engines = new Map<string, Engine>();
   const engineFor = (language: string): Engine => {
     let engine = engines.get(language);
     if (!engine) engines.set(language, (engine = createEngine(book, language)));
     return engine;
   };
-  const initial = initialStates(book);
-  const hear = (text: string, context: HearContext = {}): Heard =>
-    hearUtterance(book, engineFor, text, context);
-  return {
+  const opened: Book = {
     ...book,
-    problems: [...found, ...book.problems],
     suiteSources: sources.filter(isSuite),
     daySources: sources.filter(isDay),
-    initialStates: initial,
-    hear,
+    initialStates: initialStates(book),
+    hear: (text, context = {}) => hearUtterance(opened, engineFor, text, context),
   };
+  return opened;
 }

@@ -2,11 +2,11 @@ import { createForms } from "../hearing/forms.ts";
 import { guard } from "../hearing/access.ts";
 import type { HearContext } from "../hearing/context.ts";
 import { describeOutcome } from "../hearing/describe.ts";
-import type { Effect, Heard, HeardAsk, HeardGuarded, HeardUnsure } from "../hearing/outcome.ts";
+import { homeLanguage } from "../hearing/hear.ts";
+import type { Effect, Heard, HeardAsk, HeardUnsure } from "../hearing/outcome.ts";
 import { formatReply } from "../hearing/reply.ts";
 import { spokenDuration } from "../hearing/spoken.ts";
 import { english } from "../language/english.ts";
-import { createNumberReader } from "../language/numbers.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { packFor } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
@@ -14,10 +14,12 @@ import { createLexicon } from "../lexicon/lexicon.ts";
 import { prepareUtterance } from "../automaton/utterance.ts";
 import type { AskStep } from "../phrasebook/model.ts";
 import type { Book } from "./book.ts";
+import type { Cause } from "./cause.ts";
+import type { Code } from "./code.ts";
 import type { State } from "../phrasebook/property.ts";
 import type { LogEvent } from "./log.ts";
 import type { Asking } from "./routines.ts";
-import type { Change, Performed } from "./scene.ts";
+import type { Change, Performed, Scene } from "./scene.ts";
 
 /** One turn of a conversation: what was said to the home, what it did, and what it says. */
 export interface Turn {
@@ -37,11 +39,15 @@ export interface Listening {
   elapsed: () => number;
   state: (device: string) => State;
   perform: (heard: Heard) => Performed;
+  /** Does what takes something back. */
+  undo: (effects: readonly Effect[], cause: Cause & { heard: Heard }, reply: string) => Performed;
   record: (event: LogEvent) => void;
   /** What steps are asking at a voicepoint. */
   asking: (at: string | undefined) => Asking | undefined;
-  /** Wrong codes in a row at any voicepoint, and when a code is taken again. */
-  codes: { wrong: number; lockedUntil: number };
+  /** Opens a question at a voicepoint, which closes the one that was open there. */
+  question: Scene["question"];
+  /** One for the whole home. */
+  code: Code;
 }
 
 /** Turns with memory at one voicepoint. */
@@ -49,12 +55,20 @@ export interface Conversation {
   say: (text: string) => Turn;
 }
 
+/** What is remembered at a voicepoint, in whatever language it is spoken to. */
+export interface Memory {
+  open: (Open & { until: number }) | undefined;
+  last: { text: string; answered: Answered } | undefined;
+  undo: readonly Change[];
+  it: readonly string[];
+}
+
 /** What a command is heard with: what was said in answer to questions about it, and what "it" was. */
 type Answered = Pick<HearContext, "chosen" | "said" | "it">;
 
 /** What the home waits to be told. */
 type Open =
-  | { open: "confirm" | "code"; heard: HeardGuarded }
+  | { open: "confirm" | "code"; go: () => Turn }
   | { open: "choice"; heard: HeardUnsure }
   /** A slot that nothing was said for, and what was said for others that were asked for before. */
   | { open: "slot"; heard: HeardAsk; said: Readonly<Record<string, string>> };
@@ -62,11 +76,11 @@ type Open =
 /** Seconds in which a question is answered. */
 const answerTime = 30;
 
-/** Wrong codes in a row after which none is taken, and for how many seconds. */
-const mostWrong = 3;
-const lockTime = 300;
-
 type Sort = "yes" | "no" | "cancel" | "again" | "undo";
+
+export function newMemory(): Memory {
+  return { open: undefined, last: undefined, undo: [], it: [] };
+}
 
 /**
  * Begins a conversation. What is open is closed by an answer; any other phrase that is understood
@@ -76,22 +90,22 @@ export function createConversation(
   book: Book,
   home: Listening,
   context: Pick<HearContext, "at" | "language">,
+  memory: Memory,
 ): Conversation {
-  const language = context.language ?? book.languages[0] ?? "en";
+  const language = homeLanguage(book, context.language);
   const pack = packFor(language) ?? english;
-  const { sortOf, codeOf } = listenerFor(pack);
-  let open: (Open & { until: number }) | undefined;
-  let last: { text: string; answered: Answered } | undefined;
-  let undo: readonly Change[] = [];
-  let it: readonly string[] = [];
+  const sortOf = sorterFor(pack);
 
   const ask = (question: Open): void => {
-    open = { ...question, until: home.elapsed() + answerTime };
+    home.question(context.at, () => {
+      memory.open = undefined;
+    });
+    memory.open = { ...question, until: home.elapsed() + answerTime };
   };
   const listen = (text: string, answered: Answered = {}): Heard =>
     book.hear(text, {
       ...context,
-      it,
+      it: memory.it,
       ...answered,
       language,
       time: home.time(),
@@ -102,22 +116,28 @@ export function createConversation(
     home.record({ event: "said", text: reply, where: context.at ?? "everywhere" });
     return { heard, outcome, performed: nothingDone, reply };
   };
+  const guarded = (
+    heard: Heard,
+    needs: "confirm" | "code",
+    go: () => Turn,
+    reply: string,
+  ): Turn => {
+    if (needs === "code" && home.code.lockedFor() > 0) return locked(heard);
+    ask({ open: needs, go });
+    return told(heard, needs, reply);
+  };
 
   /** Does what was heard, or keeps it open where it needs an answer. */
   const take = (heard: Heard, answered: Answered = {}): Turn => {
-    open = undefined;
-    const before = it;
-    if (heard.about.length > 0) it = heard.about;
+    memory.open = undefined;
+    const before = memory.it;
+    if (heard.about.length > 0) memory.it = heard.about;
     const isNew = heard.outcome !== "unknown" && heard.outcome !== "answer";
-    if (isNew) last = { text: heard.text, answered: { it: before, ...answered } };
+    if (isNew) memory.last = { text: heard.text, answered: { it: before, ...answered } };
     switch (heard.outcome) {
       case "confirm":
-        ask({ open: "confirm", heard });
-        return told(heard, "confirm", heard.reply);
       case "code":
-        if (home.elapsed() < home.codes.lockedUntil) return locked(heard);
-        ask({ open: "code", heard });
-        return told(heard, "code", heard.reply);
+        return guarded(heard, heard.outcome, () => act(heard.grant()), heard.reply);
       case "unsure":
         ask({ open: "choice", heard });
         return told(heard, "unsure", heard.reply);
@@ -132,9 +152,9 @@ export function createConversation(
     }
   };
   const act = (heard: Heard): Turn => {
-    open = undefined;
+    memory.open = undefined;
     const performed = home.perform(heard);
-    if (heard.outcome === "act") undo = performed.changes;
+    if (heard.outcome === "act") memory.undo = performed.changes;
     // Steps say their reply themselves, when they come to their end.
     const isRun =
       "effects" in heard && (heard.commands ?? [heard]).some(({ runs }) => runs !== undefined);
@@ -144,7 +164,8 @@ export function createConversation(
     return { heard, outcome: heard.outcome, performed, reply: performed.reply };
   };
   const locked = (heard: Heard): Turn => {
-    const duration = spokenDuration(pack, Math.ceil(home.codes.lockedUntil - home.elapsed()));
+    memory.open = undefined;
+    const duration = spokenDuration(pack, Math.ceil(home.code.lockedFor()));
     return told(heard, "locked", speak(pack.replies.locked, { duration }));
   };
   const answer = (
@@ -154,10 +175,10 @@ export function createConversation(
     heard: Heard,
   ): Turn | undefined => {
     if (sort === "no" || sort === "cancel") {
-      open = undefined;
+      memory.open = undefined;
       return told(heard, "cancelled", speak(pack.replies.cancelled));
     }
-    if (waiting.open === "confirm") return sort === "yes" ? act(waiting.heard.grant()) : undefined;
+    if (waiting.open === "confirm") return sort === "yes" ? waiting.go() : undefined;
     if (waiting.open === "choice") {
       const chosen = chooseFrom(waiting.heard, text, language, pack);
       return chosen === undefined
@@ -165,20 +186,17 @@ export function createConversation(
         : take(listen(waiting.heard.text, { chosen }), { chosen });
     }
     if (waiting.open === "slot") return fill(waiting, text, heard);
-    const said = codeOf(text);
-    if (said === undefined) return undefined;
-    if (isSameCode(said, book.code ?? "")) {
-      home.codes.wrong = 0;
-      return act(waiting.heard.grant());
+    const said = home.code.read(text, language);
+    if (said.length === 0) return undefined;
+    switch (home.code.try(said)) {
+      case "right":
+        return waiting.go();
+      case "wrong":
+        ask(waiting);
+        return told(heard, "code", speak(pack.replies.wrongCode));
+      case "locked":
+        return locked(heard);
     }
-    if (++home.codes.wrong < mostWrong) {
-      ask(waiting);
-      return told(heard, "code", speak(pack.replies.wrongCode));
-    }
-    open = undefined;
-    home.codes.wrong = 0;
-    home.codes.lockedUntil = home.elapsed() + lockTime;
-    return locked(heard);
   };
 
   /** Takes words for the slot that was asked for, unless they are a command of their own. */
@@ -199,15 +217,16 @@ export function createConversation(
 
   return {
     say(text) {
-      if (open && home.elapsed() > open.until) open = undefined;
-      const waiting = open;
+      if (memory.open && home.elapsed() > memory.open.until) memory.open = undefined;
+      const waiting = memory.open;
+      const isForCode = waiting?.open === "code";
       // Whatever may be a code is nobody's to read again, whether it was asked for or not.
-      const said = book.code === undefined ? undefined : codeOf(text);
-      const isCode =
-        said !== undefined && (waiting?.open !== "slot" || isSameCode(said, book.code ?? ""));
-      const heard = listen(isCode && waiting?.open === "code" ? "" : text);
+      const said = book.code === undefined ? [] : home.code.read(text, language);
+      const isCode = said.length > 0 && (waiting?.open !== "slot" || home.code.is(said));
+      const heard = listen(isCode && isForCode ? "" : text);
       const at = context.at === undefined ? {} : { at: context.at };
-      home.record({ event: "heard", text: isCode ? "…" : text, ...at, language });
+      const shown = isForCode ? home.code.mask(text, "all") : text;
+      home.record({ event: "heard", text: isCode ? "…" : shown, ...at, language });
       const sort = sortOf(text);
       const asked = home.asking(context.at);
       const index = asked && answerTo(asked.step, text, language);
@@ -215,59 +234,46 @@ export function createConversation(
         const performed = asked.answer(index);
         return { heard, outcome: "act", performed, reply: performed.reply };
       }
-      // Another command takes the place of the question, as if nobody had answered.
-      if (asked && heard.outcome !== "unknown") asked.answer(undefined);
+      // Whatever else is said closes the question, as if nobody had answered.
+      asked?.answer(undefined);
       // The code fills no slot, since the reply might repeat it.
       const isAnswer = waiting && !(isCode && waiting.open === "slot");
       const answered = isAnswer ? answer(waiting, text, sort, heard) : undefined;
       if (answered) return answered;
+      memory.open = undefined;
       if (heard.outcome !== "unknown") {
         const intent = "intent" in heard ? { intent: heard.intent } : {};
         home.record({ event: "understood", outcome: describeOutcome(heard), ...intent });
         return take(heard);
       }
       if (sort === "again") {
+        const { last } = memory;
         return last === undefined
           ? told(heard, "unknown", speak(pack.replies.nothingToRepeat))
           : take(listen(last.text, last.answered), last.answered);
       }
-      if (sort === "undo") {
-        return undoLast(heard);
-      }
-      open = undefined;
+      if (sort === "undo") return undoLast(heard);
       return told(heard, "unknown", heard.reply);
     },
   };
 
   /** Taking back is a command of its own, with the guards of what it does. */
   function undoLast(heard: Heard): Turn {
-    const effects = undo.map(({ device, property, from }): Effect => {
+    const effects = memory.undo.map(({ device, property, from }): Effect => {
       return { device, set: { [property]: from } };
     });
     const { access, effects: left } = guard(effects, book.devices, new Set());
     if (left.length === 0) return told(heard, "unknown", speak(pack.replies.nothingToUndo));
-    undo = [];
-    const back = {
-      version: heard.version,
-      text: heard.text,
-      language,
-      why: heard.why,
-      intent: "undo",
-      slots: {},
-      effects: left,
-      skipped: [],
-      about: [...new Set(left.map(({ device }) => device))],
+    memory.undo = [];
+    const go = (): Turn => {
+      memory.open = undefined;
+      const performed = home.undo(left, { grant: access, heard }, speak(pack.replies.undone));
+      memory.undo = performed.changes;
+      memory.it = [...new Set(left.map(({ device }) => device))];
+      home.record({ event: "said", text: performed.reply, where: context.at ?? "everywhere" });
+      return { heard, outcome: "act", performed, reply: performed.reply };
     };
-    const done: Heard = { ...back, outcome: "act", reply: speak(pack.replies.undone) };
-    const before = last;
-    const turn = take(
-      access === "free"
-        ? done
-        : { ...back, outcome: access, reply: speak(pack.replies[access]), grant: () => done },
-    );
-    // "Again" repeats what was done, not that it was taken back.
-    last = before;
-    return turn;
+    return access === "free" ? go() : guarded(heard, access, go, speak(pack.replies[access]));
   }
 }
 
@@ -279,24 +285,23 @@ export const nothingDone: Performed = {
   reply: "",
 };
 
-/** What tells answers and codes in a language; made once, since it is the same in every home. */
-interface Listener {
-  sortOf: (text: string) => Sort | undefined;
-  codeOf: (text: string) => string | undefined;
-}
+/** What tells answers in a language; made once, since it is the same in every home. */
+const sorters = new Map<LanguagePack, (text: string) => Sort | undefined>();
 
-const listeners = new Map<LanguagePack, Listener>();
-
-function listenerFor(pack: LanguagePack): Listener {
-  let listener = listeners.get(pack);
-  if (!listener) {
-    listener = {
-      sortOf: createChooser(Object.entries(pack.conversation), pack.language) as Listener["sortOf"],
-      codeOf: createCodeReader(pack),
-    };
-    listeners.set(pack, listener);
+function sorterFor(pack: LanguagePack): (text: string) => Sort | undefined {
+  const { yes, no, cancel, again, undo } = pack.conversation;
+  let sorter = sorters.get(pack);
+  if (!sorter) {
+    const choices = [
+      ["yes", yes],
+      ["no", no],
+      ["cancel", cancel],
+      ["again", again],
+      ["undo", undo],
+    ] as const;
+    sorters.set(pack, (sorter = createChooser<Sort>(choices, pack.language)));
   }
-  return listener;
+  return sorter;
 }
 
 /** Which of the answers to a step's question was given; undefined when it is none of them. */
@@ -320,33 +325,6 @@ function createChooser<T>(
     const utterance = prepareUtterance(text, words, lexicon, new Set());
     return read(utterance, 0).find(({ end }) => end === words.length)?.value;
   };
-}
-
-/** A code in digits, spoken one by one or as numbers. */
-function createCodeReader(pack: LanguagePack): (text: string) => string | undefined {
-  const numbers = createNumberReader(pack);
-  return (text) => {
-    const words = splitWords(text, pack.language).map((word) => word.text);
-    let digits = "";
-    for (let at = 0; at < words.length;) {
-      const [first] = numbers(words, at).filter(
-        ({ value }) => Number.isInteger(value) && value >= 0,
-      );
-      if (!first) return undefined;
-      digits += /^\d+$/.test(words[at] ?? "") ? (words[at] ?? "") : String(first.value);
-      at = first.end;
-    }
-    return digits === "" ? undefined : digits;
-  };
-}
-
-/** Compared to the end whatever differs, so that the time taken tells nothing. */
-function isSameCode(said: string, code: string): boolean {
-  let difference = said.length ^ code.length;
-  for (let at = 0; at < Math.max(said.length, code.length, 16); at++) {
-    difference |= (said.charCodeAt(at) || 0) ^ (code.charCodeAt(at) || 0);
-  }
-  return difference === 0 && code !== "";
 }
 
 /** The choice that an answer names: by words of its own, or by its place. */

@@ -28,6 +28,29 @@ export type LogEvent =
   | { event: "branch"; branch: string; by?: string }
   | { event: "presence"; person: string; is: "home" | "away" };
 
+/** An event with another form of each text in it that somebody may have said. */
+export function mapTexts(event: LogEvent, change: (text: string) => string): LogEvent {
+  switch (event.event) {
+    case "heard":
+    case "said":
+    case "notified":
+    case "sent":
+      return { ...event, text: change(event.text) };
+    case "called":
+      return typeof event.with === "string" ? { ...event, with: change(event.with) } : event;
+    case "failed":
+    case "refused":
+      return { ...event, what: change(event.what) };
+    case "understood":
+      return { ...event, outcome: change(event.outcome) };
+    case "started":
+    case "skipped":
+      return { ...event, because: change(event.because) };
+    default:
+      return event;
+  }
+}
+
 /** A log entry in one line, without its time. */
 export function printEvent(event: LogEvent): string {
   switch (event.event) {

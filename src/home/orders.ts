@@ -1,19 +1,24 @@
+import { accessTo, exceeds } from "../hearing/access.ts";
 import type { Effect, When } from "../hearing/outcome.ts";
-import type { State, Value } from "../phrasebook/property.ts";
-import { type Fault, simulateDevices } from "./devices.ts";
+import type { VoiceAccess } from "../phrasebook/kinds.ts";
+import { type State, type Value, checkValue, explainValueProblem } from "../phrasebook/property.ts";
+import type { Cause, Orderer } from "./cause.ts";
+import { type DeviceResult, type Fault, simulateDevices } from "./devices.ts";
+import { createMovements } from "./movements.ts";
 import type { Scene } from "./scene.ts";
 
-/** Who orders something: the routine or intent whose steps do. */
-interface Orderer {
-  of: string;
-}
+/** What became of an order: a device that does not answer fails, a guard refuses. */
+export type Ordered = "done" | "failed" | "refused";
 
 /** What reaches the devices of a home, and what they come to. */
 export interface Orders {
-  /** Orders something of a device, now or at its when; whether the device answered. */
-  order: (effect: Effect, by?: Orderer) => boolean;
+  /**
+   * Orders something of a device, now or at its when. Every order of a home comes through here,
+   * and none does more than what set it off was granted.
+   */
+  order: (effect: Effect, by: Orderer) => Ordered;
   /** Properties of a device have other values. */
-  apply: (device: string, values: State, by?: Orderer) => void;
+  apply: (device: string, values: State, by: Orderer) => void;
   /** The state that a device has, or is on its way to. */
   heading: (device: string) => State;
   fault: (device: string, fault: Fault | undefined) => void;
@@ -24,21 +29,20 @@ export interface Orders {
 /** What others want to know of. */
 export interface Watcher {
   /** Some state is another one than before. */
-  changed: () => void;
-  pressed: (button: string) => void;
+  changed: (cause: Cause) => void;
+  pressed: (button: string, cause: Cause) => void;
 }
 
 export function createOrders(
   scene: Scene,
-  faults: Readonly<Record<string, Fault>>,
+  faults: Readonly<Record<string, Fault | undefined>>,
   watcher: Watcher,
 ): Orders {
   const { book, store, timers, elapsed, record, gathered } = scene;
-  const broken = new Map(Object.entries(faults));
+  const broken = new Map<string, Fault>();
+  for (const [device, each] of Object.entries(faults)) if (each) broken.set(device, each);
   const devices = simulateDevices(book, store, broken);
-  const coming = new Map<string, State>();
-  let arrives = 0;
-  const told = (by: Orderer | undefined): { by?: string } => (by ? { by: by.of } : {});
+  const told = ({ of }: Orderer): { by?: string } => (of === undefined ? {} : { by: of });
 
   const apply: Orders["apply"] = (device, values, by) => {
     for (const [property, to] of Object.entries(values)) {
@@ -47,78 +51,109 @@ export function createOrders(
       store.set(device, property, to);
       record({ event: "changed", device, property, from, to, ...told(by) });
     }
-    watcher.changed();
+    watcher.changed(by.cause);
   };
+  const movements = createMovements(scene, apply);
 
-  const orderNow = (effect: Effect, by: Orderer | undefined): boolean => {
+  const orderNow = (effect: Effect, by: Orderer): Ordered => {
     const { device } = effect;
-    const result = devices.order(effect);
+    const problem = problemOf(scene, effect);
+    const result: DeviceResult =
+      problem === undefined ? devices.order(effect) : { ok: false, what: problem };
     if (!result.ok) {
       record({ event: "failed", device, what: result.what, ...told(by) });
       gathered().failed.push(device);
-      return false;
+      return "failed";
     }
+    scene.did({ effect, values: result.values, elapsed: elapsed(), cause: by.cause });
     if ("call" in effect) {
       const input = effect.with === undefined ? {} : { with: effect.with };
       gathered().calls.push({ device, call: effect.call, ...input });
       record({ event: "called", device, action: effect.call, ...input, ...told(by) });
-      if (effect.call === "press") watcher.pressed(device);
-      return true;
+      if (effect.call === "press") watcher.pressed(device, by.cause);
+      if (effect.call === "stop") movements.stop(device, by);
+      return "done";
     }
     for (const [property, to] of Object.entries(result.values)) {
       const from = store.get(device)[property] ?? to;
       if (from !== to) gathered().changes.push({ device, property, from, to });
     }
-    if (result.takes === 0) apply(device, result.values, by);
-    else {
-      const at = elapsed() + result.takes;
-      arrives = Math.max(arrives, at);
-      coming.set(device, { ...coming.get(device), ...result.values });
-      timers.add(at, () => {
-        coming.delete(device);
-        apply(device, result.values, by);
-      });
-    }
-    return true;
+    if (result.takes === 0) {
+      movements.end(device, Object.keys(result.values));
+      apply(device, result.values, by);
+    } else movements.begin(device, result.values, result.takes, by);
+    return "done";
   };
 
   const lengthOf = ({ for: length, until }: When): number | undefined =>
     length ?? (until === undefined ? undefined : scene.secondsUntil(until));
 
   /** Begins something, and takes it back after a while if it is to last only that long. */
-  const begin = ({ when, ...effect }: Effect, by: Orderer | undefined): boolean => {
+  const begin = ({ when, ...effect }: Effect, by: Orderer): Ordered => {
     const { device } = effect;
     const before = store.get(device);
-    const worked = orderNow(effect, by);
+    const ordered = orderNow(effect, by);
     const length = when && lengthOf(when);
-    if (worked && length !== undefined && !("call" in effect)) {
+    if (ordered === "done" && length !== undefined && !("call" in effect)) {
       const values = "set" in effect ? effect.set : "nudge" in effect ? effect.nudge : effect.scale;
       const set: Record<string, Value> = {};
       for (const property of Object.keys(values)) {
         const value = before[property];
         if (value !== undefined) set[property] = value;
       }
-      timers.add(elapsed() + length, () => orderNow({ device, set }, by));
+      timers.add(elapsed() + length, () => order({ device, set }, by));
     }
-    return worked;
+    return ordered;
+  };
+
+  const order: Orders["order"] = (effect, by) => {
+    const { device } = effect;
+    const needs = accessTo(book.devices.get(device), effect);
+    if (exceeds(needs, by.cause.grant)) {
+      record({ event: "refused", what: whyNot(device, needs), ...told(by) });
+      return "refused";
+    }
+    const start = effect.when && startOf(scene, effect.when);
+    if (start === undefined) return begin(effect, by);
+    gathered().later.push(effect);
+    timers.add(elapsed() + start, () => begin(effect, by));
+    return "done";
   };
 
   return {
     apply,
-    order(effect, by) {
-      const start = effect.when && startOf(scene, effect.when);
-      if (start === undefined) return begin(effect, by);
-      gathered().later.push(effect);
-      timers.add(elapsed() + start, () => begin(effect, by));
-      return true;
-    },
-    heading: (device) => ({ ...store.get(device), ...coming.get(device) }),
+    order,
+    heading: (device) => ({ ...store.get(device), ...movements.heading(device) }),
     fault: (device, fault) => {
       if (fault) broken.set(device, fault);
       else broken.delete(device);
     },
-    moving: () => Math.max(0, arrives - elapsed()),
+    moving: movements.left,
   };
+}
+
+function whyNot(device: string, needs: VoiceAccess): string {
+  if (needs === "barred") return `voice is barred from ${device}`;
+  return `${device} needs ${needs === "code" ? "the code" : "a confirmation"}`;
+}
+
+/** Why no device of the home can do what an effect asks; undefined where one can. */
+function problemOf({ book }: Scene, effect: Effect): string | undefined {
+  const device = book.devices.get(effect.device);
+  if (!device) return "there is no such device";
+  if ("call" in effect) {
+    return device.actions.includes(effect.call) ? undefined : `it cannot ${effect.call}`;
+  }
+  const isSet = "set" in effect;
+  const values = isSet ? effect.set : "nudge" in effect ? effect.nudge : effect.scale;
+  for (const [property, value] of Object.entries(values)) {
+    const schema = device.properties.get(property);
+    if (!schema || schema.readOnly) return `it has no ${property} to set`;
+    const check = isSet ? checkValue(schema, value) : undefined;
+    if (check?.ok === false) return `its ${property} ${explainValueProblem(check.problem)}`;
+    if (!isSet && !Number.isFinite(value)) return `its ${property} cannot change by ${value}`;
+  }
+  return undefined;
 }
 
 /** Seconds until something is to begin; undefined for at once. */

@@ -1,10 +1,11 @@
 import { answerQuestion } from "../hearing/answer.ts";
-import type { Heard, HeardCommand, SlotValue } from "../hearing/outcome.ts";
+import type { Effect, Heard, HeardCommand, SlotValue } from "../hearing/outcome.ts";
 import { replyTo, told } from "../hearing/spoken.ts";
 import type { AskStep, Intent, Routine, Step } from "../phrasebook/model.ts";
 import type { Value } from "../phrasebook/property.ts";
 import { printDuration } from "../time/duration.ts";
 import { slotDefault } from "../phrasebook/slots.ts";
+import { type Cause, unspoken } from "./cause.ts";
 import { type Orders, startOf } from "./orders.ts";
 import { type Run, type World, deepest, doSteps, holdsFor } from "./run.ts";
 import type { Performed, Scene } from "./scene.ts";
@@ -13,18 +14,28 @@ import { createVoice } from "./voice.ts";
 /** What runs in a home: routines and the steps of intents, one after another or side by side. */
 export interface Routines {
   /** Sets a routine off, unless its condition or another run of it stands in the way. */
-  start: (routine: Routine, because: string, cause: Cause, slots?: Slots) => void;
+  start: (routine: Routine, start: Start) => void;
   /** Does what was heard. */
   perform: (heard: Heard) => void;
+  /** Sets devices as somebody said who takes something back, and says what came of it. */
+  undo: (effects: readonly Effect[], cause: Cause & { heard: Heard }, reply: string) => void;
   /** What steps are asking at a voicepoint. */
   asking: (at: string | undefined) => Asking | undefined;
 }
 
-/** Whether somebody meant it: by hand, by a button or by a phrase; or it came by itself. */
-export type Cause = "meant" | "by itself";
+/** What sets a routine off. */
+export interface Start {
+  /** As the log tells it. */
+  because: string;
+  /** Whether somebody meant it: by hand, by a button or by a phrase; or it came by itself. */
+  isMeant: boolean;
+  cause: Cause;
+  /** Values for its slots, which nobody says anything for. */
+  slots?: Readonly<Record<string, Value>>;
+}
 
-/** Values for the slots of a routine that nobody says anything for. */
-type Slots = Readonly<Record<string, Value>>;
+/** Most steps of routines and intents that are on their way at once. */
+const mostGoing = 200;
 
 /** A question that steps wait for the answer of. */
 export interface Asking {
@@ -43,6 +54,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   const going = new Map<string, Going[]>();
   const queued = new Map<string, (() => void)[]>();
   const asking = new Map<string, Asking>();
+  let underWay = 0;
   /** When a routine last did all that it does. */
   const rested = new Map<string, number>();
   const { speechIn, speak, say, endWith } = createVoice(scene, orders);
@@ -71,14 +83,8 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     book,
     state: store.get,
     order: orders.order,
+    spend: scene.spend,
     stepsOf,
-    refuse(device, needs, run) {
-      const what =
-        needs === "barred"
-          ? `voice is barred from ${device}`
-          : `${device} needs ${needs === "code" ? "the code" : "a confirmation"}`;
-      record({ event: "refused", what, ...by(run) });
-    },
     tell(question, run) {
       const { pack, language, states } = speechIn(run.language);
       say(answerQuestion(book, pack, language, question, states), "voicepoint", run);
@@ -98,6 +104,8 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       record({ event: "sent", to, text, method, retain, ...by(run) });
     },
     hear(step, run) {
+      // To hear something takes longer than any other step.
+      if (!scene.spend(10)) return false;
       if (run.depth >= deepest) {
         record({ event: "refused", what: `“${step.phrase}” goes round in a circle`, ...by(run) });
         return false;
@@ -115,7 +123,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
         return false;
       }
       const { failed, changes, calls, later } = scene.gather(() => {
-        performAt(heard, run.depth + 1);
+        performAt(heard, run.depth + 1, run.cause);
       });
       const outer = gathered();
       outer.changes.push(...changes);
@@ -134,6 +142,12 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
 
   /** Takes steps on until they wait, and again when that is over. */
   const goOn = (run: Run, steps: readonly Step[], ended: (ok: boolean) => void): (() => void) => {
+    if (underWay >= mostGoing) {
+      record({ event: "refused", what: "too much is on its way at once", ...by(run) });
+      ended(false);
+      return () => undefined;
+    }
+    underWay++;
     const program = doSteps(world, run, steps);
     const place = run.at ?? "";
     let cancel: (() => void) | undefined;
@@ -143,6 +157,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       if (isStopped) return;
       const next = program.next(resume);
       if (next.done) {
+        underWay--;
         ended(next.value);
         return;
       }
@@ -152,12 +167,16 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
         cancel = timers.add(elapsed() + value.seconds, advance);
         return;
       }
-      say(speak(value.step.text, run), "voicepoint", run);
+      let isOpen = true;
       const goOnWith = (answered?: { answer: number }): void => {
+        if (!isOpen) return;
+        isOpen = false;
         cancel?.();
         asking.delete(place);
         advance(answered);
       };
+      scene.question(run.at, goOnWith);
+      say(speak(value.step.text, run), "voicepoint", run);
       cancel = timers.add(elapsed() + value.step.within, goOnWith);
       question = {
         step: value.step,
@@ -172,6 +191,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     advance();
     return () => {
       isStopped = true;
+      underWay--;
       cancel?.();
       if (asking.get(place) === question) asking.delete(place);
     };
@@ -192,7 +212,11 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     steps = stepsOf(routine, run),
   ): void => {
     const { id } = routine;
-    if (!routine.enabled || !steps) return;
+    if (!routine.enabled) return;
+    if (!steps) {
+      if (run.isSpoken) say(speechIn(run.language).pack.replies.cannot, "voicepoint", run);
+      return;
+    }
     const stands = obstacle(routine);
     if (stands === "queued") {
       const waiting = queued.get(id) ?? [];
@@ -230,14 +254,17 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     });
   };
 
-  const newRun = (of: string, more: Partial<Run> = {}): Run => ({
+  const newRun = (of: string, more: Partial<Run>): Run => ({
     of,
-    language: book.languages[0] ?? "en",
+    language: more.cause?.heard?.language ?? book.languages[0] ?? "en",
+    ...(more.cause?.heard?.at === undefined ? {} : { at: more.cause.heard.at }),
     isSpoken: false,
-    grant: "all",
+    cause: unspoken,
+    isTrusted: false,
     done: new Set(),
     failed: new Set(),
     skipped: new Set(),
+    refused: new Set(),
     hasSpoken: false,
     depth: 0,
     ...more,
@@ -248,13 +275,14 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     heard: Heard & { outcome: "act" },
     { runs: id = "", slots, steps }: Pick<HeardCommand, "runs" | "slots" | "steps">,
     depth: number,
+    cause: Cause,
   ): void => {
     const routine = book.routines.get(id);
     const intent = book.intents.get(id);
-    const { language, granted = "free" } = heard;
+    const { language } = heard;
     const at = heard.at === undefined ? {} : { at: heard.at };
-    const grant = routine?.trusted ? "all" : granted;
-    const run = newRun(id, { slots, language, isSpoken: true, grant, depth, ...at });
+    const trust = trusted(routine, cause);
+    const run = newRun(id, { slots, language, isSpoken: true, depth, ...trust, ...at });
     if (routine) start(routine, run, `“${heard.text}”`, steps);
     else if (intent) {
       const computed = steps ?? stepsOf(intent, run);
@@ -265,14 +293,16 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     }
   };
 
-  const performAt = (heard: Heard, depth: number): void => {
+  const performAt = (heard: Heard, depth: number, cause: Cause): void => {
     if (heard.outcome !== "act") {
       const isAnswer = heard.outcome === "answer";
       gathered().reply = isAnswer ? replyTo(speechIn(heard.language), heard) : heard.reply;
       return;
     }
     const failed = new Set<string>();
-    for (const effect of heard.effects) if (!orders.order(effect)) failed.add(effect.device);
+    for (const effect of heard.effects) {
+      if (orders.order(effect, { cause }) !== "done") failed.add(effect.device);
+    }
     const speech = speechIn(heard.language);
     const programs = (heard.commands ?? [heard]).filter(({ runs }) => runs !== undefined);
     // Steps speak for themselves; what was said beside them is answered first.
@@ -284,39 +314,53 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     }
     for (const program of programs) {
       const begin = (): void => {
-        runSpoken(heard, program, depth);
+        runSpoken(heard, program, depth, cause);
       };
       const later = program.when && startOf(scene, program.when);
       if (later === undefined) begin();
       else timers.add(elapsed() + later, begin);
     }
     if (programs.length > 0) return;
-    const devices = [...new Set(heard.effects.map(({ device }) => device))];
-    const done = devices.filter((device) => !failed.has(device));
-    // Taking something back is no intent, and brings its reply along.
-    gathered().reply = book.intents.has(heard.intent)
-      ? replyTo(speech, heard, failed)
-      : told(speech, heard.reply, { done, failed: [...failed], skipped: [] });
+    gathered().reply = replyTo(speech, heard, failed);
   };
 
   return {
-    start: (routine, because, cause, given = {}) => {
+    start: (routine, { because, isMeant, cause, slots: given = {} }) => {
       const last = rested.get(routine.id);
       const isResting = last !== undefined && elapsed() - last < routine.rest;
-      if (cause === "by itself" && isResting && routine.enabled) {
+      if (!isMeant && isResting && routine.enabled) {
         const ago = printDuration(Math.round(elapsed() - last));
         record({ event: "skipped", routine: routine.id, because: `all was done ${ago} ago` });
         return;
       }
       const slots: Record<string, SlotValue> = {};
       for (const [name, value] of Object.entries(given)) slots[name] = { value, words: "" };
-      start(routine, newRun(routine.id, { slots }), because);
+      start(routine, newRun(routine.id, { slots, ...trusted(routine, cause) }), because);
     },
     perform: (heard) => {
-      performAt(heard, 0);
+      const granted = "granted" in heard ? heard.granted : undefined;
+      performAt(heard, 0, { grant: granted ?? "free", heard });
+    },
+    undo(effects, cause, reply) {
+      const sets = { done: new Set<string>(), failed: new Set<string>() };
+      for (const effect of effects) {
+        const isDone = orders.order(effect, { cause }) === "done";
+        sets[isDone ? "done" : "failed"].add(effect.device);
+      }
+      const results = { done: [...sets.done], failed: [...sets.failed], skipped: [] };
+      gathered().reply = told(speechIn(cause.heard.language), reply, results);
     },
     asking: (at) => asking.get(at ?? ""),
   };
+}
+
+/** A trusted routine does all that its steps say, whatever set it off. */
+function trusted(
+  routine: Pick<Routine, "trusted"> | undefined,
+  cause: Cause,
+): Pick<Run, "cause" | "isTrusted"> {
+  const isTrusted = routine?.trusted === true;
+  return { isTrusted, cause: isTrusted ? { ...cause, grant: "all" } : cause };
 }
 
 /** What slots stand for that nobody says anything for. */

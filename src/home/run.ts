@@ -1,6 +1,5 @@
 import { devicesNamed } from "../hearing/targets.ts";
 import { targetDevices } from "../hearing/orders.ts";
-import { accessTo, isStricter } from "../hearing/access.ts";
 import type { Effect, Question, SlotValue } from "../hearing/outcome.ts";
 import { questionAbout } from "../hearing/question.ts";
 import { type Conditions, holds } from "../phrasebook/condition.ts";
@@ -18,9 +17,10 @@ import type {
   Step,
   TargetReference,
 } from "../phrasebook/model.ts";
-import type { VoiceAccess } from "../phrasebook/kinds.ts";
 import { type State, type Value, checkValue, landed, otherValue } from "../phrasebook/property.ts";
 import { valueOf } from "./arithmetic.ts";
+import type { Cause } from "./cause.ts";
+import type { Ordered } from "./orders.ts";
 
 /** Steps on their way: what they were set off with, and what came of them so far. */
 export interface Run {
@@ -30,22 +30,23 @@ export interface Run {
   language: string;
   /** The voicepoint that set it off. */
   at?: string;
-  /** Whether somebody's voice did. */
+  /** Whether somebody waits for an answer to what they said. */
   isSpoken: boolean;
-  /** What speech was granted when it was set off; guards hold beyond it. */
-  grant: Grant;
+  /** What set it off: guards hold beyond what that was granted. */
+  cause: Cause;
+  /** Whether a routine of it is trusted beyond the guards of devices. */
+  isTrusted: boolean;
   done: Set<string>;
   failed: Set<string>;
-  /** Devices that cannot do it, or that speech was not granted. */
+  /** Devices that cannot do it. */
   skipped: Set<string>;
+  /** Devices that what set it off was not granted. */
+  refused: Set<string>;
   /** Whether its steps have said something, which is reply enough. */
   hasSpoken: boolean;
   /** Routines that run within one another, so that a circle ends. */
   depth: number;
 }
-
-/** The strictest guard that was answered, or all of them where no speech or a trusted one is. */
-export type Grant = "free" | "confirm" | "code" | "all";
 
 /** What a run waits for. */
 export type Pause = { pause: "wait"; seconds: number } | { pause: "ask"; step: AskStep };
@@ -57,10 +58,9 @@ export type Resume = { answer: number } | undefined;
 export interface World {
   book: Phrasebook;
   state: (device: string) => State;
-  /** Whether the device answered. */
-  order: (effect: Effect, run: Run) => boolean;
-  /** An order goes beyond what was granted. */
-  refuse: (device: string, needs: VoiceAccess, run: Run) => void;
+  order: (effect: Effect, run: Run) => Ordered;
+  /** Takes a step; false once steps at one moment have no end. */
+  spend: (steps: number) => boolean;
   /** The steps of a routine, which a function may compute; undefined when that fails. */
   stepsOf: (routine: Routine, run: Run) => readonly Step[] | undefined;
   tell: (question: Question, run: Run) => void;
@@ -99,6 +99,7 @@ export function* doSteps(
 
 function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, Resume> {
   const { book, state } = world;
+  if (!world.spend(1)) return false;
   switch (step.step) {
     case "order":
       return doOrders(world, run, step.orders);
@@ -137,7 +138,13 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
       const resume = yield { pause: "ask", step };
       const answer = resume && step.answers[resume.answer];
       world.branch(answer ? `answer ${resume.answer + 1}` : "silence", run);
-      return yield* doSteps(world, run, answer?.steps ?? step.silence);
+      if (!answer) return yield* doSteps(world, run, step.silence);
+      // Whoever answers speaks: what nobody said so far goes on with a yes, and no further.
+      const { cause, isTrusted } = run;
+      if (cause.grant === "all" && !isTrusted) run.cause = { grant: "confirm" };
+      const worked = yield* doSteps(world, run, answer.steps);
+      run.cause = cause;
+      return worked;
     }
     case "run": {
       const id =
@@ -147,12 +154,16 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
       if (!holdsFor(routine.condition, state)) return true;
       const steps = world.stepsOf(routine, run);
       if (!steps) return false;
-      const { grant } = run;
+      const { cause, isTrusted } = run;
       run.depth++;
-      if (routine.trusted) run.grant = "all";
+      if (routine.trusted) {
+        run.cause = { ...cause, grant: "all" };
+        run.isTrusted = true;
+      }
       if (routine.moment.size > 0) world.moment(routine.moment, run);
       const worked = yield* doSteps(world, run, steps);
-      run.grant = grant;
+      run.cause = cause;
+      run.isTrusted = isTrusted;
       run.depth--;
       return worked;
     }
@@ -193,25 +204,13 @@ function doOrders(world: World, run: Run, orders: readonly Order[]): boolean {
   }
   let ok = true;
   for (const { device, effect } of effects) {
-    if (effect && !isGranted(world, run, device, effect)) {
-      run.skipped.add(device.id);
-      ok = false;
-      continue;
-    }
-    const worked = effect !== undefined && world.order(effect, run);
-    (worked ? run.done : run.failed).add(device.id);
-    ok &&= worked;
+    const ordered = effect === undefined ? "failed" : world.order(effect, run);
+    const sets = { done: run.done, failed: run.failed, refused: run.refused };
+    sets[ordered].add(device.id);
+    // To speech, what it is barred from does not exist, and so is no part of what did not work.
+    ok &&= ordered === "done" || (ordered === "refused" && device.voice === "barred");
   }
   return ok;
-}
-
-/** Whatever was worked out when it was set off, no order goes beyond what speech was granted. */
-function isGranted(world: World, run: Run, device: Device, effect: Effect): boolean {
-  if (run.grant === "all") return true;
-  const needs = accessTo(device, effect);
-  const isSo = !isStricter(needs, run.grant);
-  if (!isSo) world.refuse(device.id, needs, run);
-  return isSo;
 }
 
 /** A slot was settled on ids when it was heard. */

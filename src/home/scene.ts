@@ -3,8 +3,10 @@ import type { State, Value } from "../phrasebook/property.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
 import { parseLocal } from "../time/local.ts";
 import type { Book } from "./book.ts";
-import type { LogEntry, LogEvent } from "./log.ts";
+import { type Code, createCode } from "./code.ts";
+import { type LogEntry, type LogEvent, mapTexts } from "./log.ts";
 import { type StateStore, createStates } from "./states.ts";
+import type { Cause } from "./cause.ts";
 import { type Timers, createTimers } from "./timers.ts";
 import { instantOf, localOf } from "./zone.ts";
 
@@ -37,6 +39,16 @@ export interface Performed {
   reply: string;
 }
 
+/** An order that a device took. */
+export interface Deed {
+  effect: Effect;
+  /** The values that it came to. */
+  values: State;
+  /** Seconds since the home began. */
+  elapsed: number;
+  cause: Cause;
+}
+
 /** The same, while it is gathered. */
 export interface Gathered {
   changes: Change[];
@@ -49,6 +61,7 @@ export interface Gathered {
 /** What all parts of a simulated home share: its states, its clock and its log. */
 export interface Scene {
   book: Book;
+  code: Code;
   store: StateStore;
   timers: Timers;
   /** Seconds since the home began. */
@@ -61,6 +74,14 @@ export interface Scene {
   secondsUntil: (point: string) => number;
   record: (event: LogEvent) => void;
   log: () => readonly LogEntry[];
+  /** Keeps what a device did. */
+  did: (deed: Deed) => void;
+  /** All that devices were ordered and did, in that order. */
+  deeds: () => readonly Deed[];
+  /** Opens a question at a voicepoint, and closes the one that was open there: one is heard last. */
+  question: (at: string | undefined, close: () => void) => void;
+  /** Takes a step; false once steps at one moment have no end. */
+  spend: (steps: number) => boolean;
   /** Lets everything happen up to a number of seconds from now. */
   pass: (seconds: number) => void;
   /** What the call that is under way has done so far. */
@@ -70,6 +91,9 @@ export interface Scene {
 }
 
 const usualTime = "2026-01-05T09:00";
+
+/** Most steps that are taken at one moment: what goes on without end does end. */
+const mostSteps = 10_000;
 
 /** What a home is like when it begins. */
 export interface SceneOptions {
@@ -81,8 +105,24 @@ export interface SceneOptions {
 
 export function createScene(book: Book, { states = {}, time = usualTime }: SceneOptions): Scene {
   const zone = book.place?.timezone ?? "UTC";
-  const timers = createTimers();
   const log: { elapsed: number; event: LogEvent }[] = [];
+  const code = createCode(book, () => elapsed);
+  const withoutCode = (event: LogEvent): LogEvent =>
+    book.code === undefined ? event : mapTexts(event, code.mask);
+  const deeds: Deed[] = [];
+  const endless = (): void => {
+    log.push({ elapsed, event: { event: "refused", what: "it goes on without end" } });
+  };
+  const timers = createTimers(endless);
+  let steps = 0;
+  let depth = 0;
+  const questions = new Map<string, () => void>();
+  const spend = (count: number): boolean => {
+    const before = steps;
+    steps += count;
+    if (before <= mostSteps && steps > mostSteps) endless();
+    return steps <= mostSteps;
+  };
   let gathered = nothing();
   let origin: number | undefined;
   /** Instants are worked out when something asks for the time: most homes are never asked. */
@@ -92,6 +132,7 @@ export function createScene(book: Book, { states = {}, time = usualTime }: Scene
   const localTime = (): string => localOf(now(), zone);
   return {
     book,
+    code,
     store: createStates(book, book.initialStates, readGivenStates(states, book.devices)),
     timers,
     elapsed: () => elapsed,
@@ -104,12 +145,26 @@ export function createScene(book: Book, { states = {}, time = usualTime }: Scene
       return seconds < 0 && !isMoment ? seconds + 86_400 : Math.max(0, seconds);
     },
     record: (event) => {
-      log.push({ elapsed, event });
+      log.push({ elapsed, event: withoutCode(event) });
     },
+    did: (deed) => {
+      deeds.push(deed);
+    },
+    deeds: () => deeds,
+    question(at = "", close) {
+      // What is closed may ask something itself before it ends.
+      for (let open = questions.get(at); open && spend(1); open = questions.get(at)) {
+        questions.delete(at);
+        open();
+      }
+      questions.set(at, close);
+    },
+    spend,
     log: () =>
       log.map(({ elapsed: at, event }) => ({ time: localOf(beginning() + at, zone), event })),
     pass: (seconds) => {
       timers.runUntil(elapsed + Math.max(0, seconds), (instant) => {
+        if (instant > elapsed) steps = 0;
         elapsed = instant;
       });
     },
@@ -117,7 +172,10 @@ export function createScene(book: Book, { states = {}, time = usualTime }: Scene
     gather(act) {
       const outer = gathered;
       gathered = nothing();
+      if (depth === 0) steps = 0;
+      depth++;
       act();
+      depth--;
       const inner = gathered;
       gathered = outer;
       return inner;

@@ -1,21 +1,30 @@
 import type { HearContext } from "../hearing/context.ts";
+import { heardBy } from "../hearing/hear.ts";
 import type { Heard } from "../hearing/outcome.ts";
+import { WrongUse, unknownId } from "../source/wrong-use.ts";
 import type { State, Value } from "../phrasebook/property.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
 import { parseDuration } from "../time/duration.ts";
 import type { Book } from "./book.ts";
-import { type Conversation, type Listening, createConversation } from "./converse.ts";
+import { unspoken } from "./cause.ts";
+import {
+  type Conversation,
+  type Listening,
+  type Memory,
+  createConversation,
+  newMemory,
+} from "./converse.ts";
 import type { Fault } from "./devices.ts";
 import type { LogEntry } from "./log.ts";
 import { createOrders } from "./orders.ts";
 import { createRoutines } from "./routines.ts";
-import { type Performed, type SceneOptions, createScene } from "./scene.ts";
+import { type Deed, type Performed, type SceneOptions, createScene } from "./scene.ts";
 import { createTriggers } from "./triggers.ts";
 
 /** What a simulated home starts from. */
 export interface SimulateOptions extends SceneOptions {
   /** How devices misbehave. */
-  faults?: Readonly<Record<string, Fault>>;
+  faults?: Readonly<Record<string, Fault | undefined>>;
   /** Who is not at home. */
   away?: readonly string[];
 }
@@ -49,8 +58,12 @@ export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait">, L
   wait: (seconds: number) => void;
   /** Lets time pass until a time of day, `18:30`, comes next, or a local time. */
   waitUntil: (point: string) => void;
+  /** Seconds until a local time, or until a time of day comes next. */
+  secondsUntil: (point: string) => number;
   /** Lets what is moving come to where it goes. */
   settle: () => void;
+  /** All that devices were ordered and did. */
+  deeds: () => readonly Deed[];
 }
 
 /**
@@ -59,15 +72,45 @@ export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait">, L
  */
 export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHome {
   const home = createHome(book, options);
+  const { converse, set, press, presence, fault, states, time, log } = home;
   return {
-    ...home,
-    perform: (heard) => Promise.resolve(home.perform(heard)),
-    run: (routine, slots) => Promise.resolve(home.run(routine, slots)),
-    wait: (duration) => {
-      home.wait(typeof duration === "number" ? duration : (parseDuration(duration) ?? 0));
-      return Promise.resolve();
-    },
+    converse,
+    set,
+    press,
+    presence,
+    fault,
+    states,
+    time,
+    log,
+    perform: (heard) => promised(() => home.perform(heardBy(book, heard))),
+    run: (routine, slots) =>
+      promised(() => {
+        if (book.routines.has(routine)) return home.run(routine, slots);
+        throw unknownId("routine", routine, book.routines.keys());
+      }),
+    wait: (duration) =>
+      promised(() => {
+        home.wait(secondsOf(duration));
+      }),
   };
+}
+
+/** What is wrong with a call rejects its promise, and is never thrown past it. */
+function promised<T>(act: () => T): Promise<T> {
+  return new Promise((resolve) => {
+    resolve(act());
+  });
+}
+
+/** Longest time that passes in one call: what is asked for by mistake does not take for ever. */
+const longestWait = 1100 * 86_400;
+
+function secondsOf(duration: unknown): number {
+  const seconds = typeof duration === "string" ? parseDuration(duration) : duration;
+  if (typeof seconds === "number" && seconds >= 0 && seconds <= longestWait) return seconds;
+  const what = typeof duration === "string" ? `"${duration}"` : String(duration);
+  const fix = 'write seconds, or a duration such as "25m", of three years at most';
+  throw new WrongUse(`a home cannot wait ${what}: ${fix}`, "wrong-duration");
 }
 
 /** Makes a home whose calls end at once, as suites need it. */
@@ -75,16 +118,16 @@ export function createHome(book: Book, options: SimulateOptions): Home {
   const scene = createScene(book, options);
   const { store, timers, elapsed } = scene;
   const orders = createOrders(scene, options.faults ?? {}, {
-    changed: () => {
-      triggers.changed();
+    changed: (cause) => {
+      triggers.changed(cause);
     },
-    pressed: (button) => {
-      triggers.pressed(button);
+    pressed: (button, cause) => {
+      triggers.pressed(button, cause);
     },
   });
   const routines = createRoutines(scene, orders);
   const triggers = createTriggers(scene, options.away ?? [], routines.start);
-  const sessions = new Map<string, Conversation>();
+  const memories = new Map<string, Memory>();
 
   /** A call from outside, with what it sets off at once. */
   const around = (act: () => void): Performed =>
@@ -99,11 +142,14 @@ export function createHome(book: Book, options: SimulateOptions): Home {
 
   const home: Home = {
     converse: (context = {}) => {
+      const { at } = context;
+      if (at !== undefined && !book.voicepoints.has(at)) {
+        throw unknownId("voicepoint", at, book.voicepoints.keys());
+      }
       // A voicepoint has one memory, whoever speaks to it.
-      const key = `${context.at ?? ""} ${context.language ?? ""}`;
-      let session = sessions.get(key);
-      if (!session) sessions.set(key, (session = createConversation(book, home, context)));
-      return session;
+      let memory = memories.get(at ?? "");
+      if (!memory) memories.set(at ?? "", (memory = newMemory()));
+      return createConversation(book, home, context, memory);
     },
     perform: (heard) => {
       let reply = "";
@@ -117,7 +163,8 @@ export function createHome(book: Book, options: SimulateOptions): Home {
     run: (id, slots) =>
       around(() => {
         const routine = book.routines.get(id);
-        if (routine) routines.start(routine, "by hand", "meant", slots);
+        const how = { because: "by hand", isMeant: true, cause: unspoken };
+        if (routine) routines.start(routine, slots ? { ...how, slots } : how);
       }),
     wait,
     waitUntil: (point) => {
@@ -127,12 +174,12 @@ export function createHome(book: Book, options: SimulateOptions): Home {
       const known = readGivenStates({ [device]: values }, book.devices).get(device);
       if (!known) return;
       around(() => {
-        orders.apply(device, known);
+        orders.apply(device, known, { cause: unspoken });
       });
     },
     press: (button) => {
       around(() => {
-        triggers.pressed(button);
+        triggers.pressed(button, unspoken);
       });
     },
     presence: (person, is) => {
@@ -146,9 +193,20 @@ export function createHome(book: Book, options: SimulateOptions): Home {
     time: scene.localTime,
     log: scene.log,
     record: scene.record,
+    deeds: scene.deeds,
+    secondsUntil: scene.secondsUntil,
     elapsed,
-    codes: { wrong: 0, lockedUntil: -1 },
+    code: scene.code,
     asking: routines.asking,
+    question: scene.question,
+    undo: (effects, cause, reply) => {
+      let said = "";
+      const performed = around(() => {
+        routines.undo(effects, cause, reply);
+        said = scene.gathered().reply;
+      });
+      return { ...performed, reply: said };
+    },
     settle: () => {
       const left = orders.moving();
       if (left > 0) wait(left);

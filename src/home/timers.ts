@@ -6,10 +6,11 @@ export interface Timers {
   runUntil: (instant: number, reach: (instant: number) => void) => void;
 }
 
-/** Most things that are done at one instant, so that what sets itself off without end does end. */
+/** Most things at one instant that things at that instant add: what sets itself off does end. */
 const mostAtOnce = 1000;
 
-export function createTimers(): Timers {
+/** @param endless Told when things at one instant go on without end; what is left of them is dropped. */
+export function createTimers(endless: () => void): Timers {
   let waiting: { instant: number; order: number; act: () => unknown }[] = [];
   let order = 0;
   return {
@@ -24,8 +25,9 @@ export function createTimers(): Timers {
       };
     },
     runUntil(instant, reach) {
-      let acts = 0;
+      let added = 0;
       let last = -Infinity;
+      let border = 0;
       for (;;) {
         const next = waiting.shift();
         if (!next) break;
@@ -33,9 +35,12 @@ export function createTimers(): Timers {
           waiting.unshift(next);
           break;
         }
-        acts = next.instant === last ? acts + 1 : 0;
-        last = next.instant;
-        if (acts > mostAtOnce) continue;
+        if (next.instant !== last) {
+          [last, border, added] = [next.instant, order, 0];
+        } else if (next.order >= border && ++added >= mostAtOnce) {
+          if (added === mostAtOnce) endless();
+          continue;
+        }
         reach(next.instant);
         next.act();
       }

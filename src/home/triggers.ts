@@ -1,5 +1,6 @@
 import type { Routine } from "../phrasebook/model.ts";
-import type { Cause } from "./routines.ts";
+import { type Cause, unspoken } from "./cause.ts";
+import type { Start } from "./routines.ts";
 import { holdsFor } from "./run.ts";
 import type { Scene } from "./scene.ts";
 import { type ClockTrigger, nextFiring } from "./schedule.ts";
@@ -7,17 +8,18 @@ import { type ClockTrigger, nextFiring } from "./schedule.ts";
 /** What sets routines off by itself. */
 export interface Triggers {
   /** Some state is another one than before. */
-  changed: () => void;
-  pressed: (button: string) => void;
+  changed: (cause: Cause) => void;
+  pressed: (button: string, cause: Cause) => void;
   presence: (person: string, is: "home" | "away") => void;
   /** Sets the triggers of clock and sun, once time begins to pass. */
   begin: () => void;
 }
 
-/** Starts a routine, and says why. */
-type Start = (routine: Routine, because: string, cause: Cause) => void;
-
-export function createTriggers(scene: Scene, away: readonly string[], start: Start): Triggers {
+export function createTriggers(
+  scene: Scene,
+  away: readonly string[],
+  start: (routine: Routine, start: Start) => void,
+): Triggers {
   const { book, store, timers, elapsed, now, record } = scene;
   const zone = book.place?.timezone ?? "UTC";
   const absent = new Set(away);
@@ -25,13 +27,9 @@ export function createTriggers(scene: Scene, away: readonly string[], start: Sta
   const held = new Set<string>();
   let hasBegun = false;
 
-  const setOff = (
-    is: (trigger: Routine["triggers"][number]) => boolean,
-    because: string,
-    cause: Cause,
-  ): void => {
+  const setOff = (is: (trigger: Routine["triggers"][number]) => boolean, how: Start): void => {
     for (const routine of book.routines.values()) {
-      if (routine.triggers.some(is)) start(routine, because, cause);
+      if (routine.triggers.some(is)) start(routine, how);
     }
   };
 
@@ -49,14 +47,15 @@ export function createTriggers(scene: Scene, away: readonly string[], start: Sta
     const next = nextFiring(trigger, after, zone, book.place);
     if (next === undefined) return;
     timers.add(elapsed() + next - now(), () => {
-      start(routine, trigger.trigger === "time" ? "its time has come" : trigger.event, "by itself");
+      const because = trigger.trigger === "time" ? "its time has come" : trigger.event;
+      start(routine, { because, isMeant: false, cause: unspoken });
       setNext(routine, trigger, next);
     });
   };
 
   return {
     /** A state trigger fires when what it asks for begins to hold, or has held long enough. */
-    changed() {
+    changed(cause) {
       for (const { routine, trigger, key } of stateTriggers) {
         if (!holdsFor(trigger.states, store.get)) {
           held.delete(key);
@@ -66,21 +65,21 @@ export function createTriggers(scene: Scene, away: readonly string[], start: Sta
           held.add(key);
           const because = [...trigger.states.keys()].join(", ");
           const fire = (): void => {
-            start(routine, because, "by itself");
+            start(routine, { because, isMeant: false, cause });
           };
           if (trigger.lasting === 0) timers.add(elapsed(), fire);
           else holding.set(key, timers.add(elapsed() + trigger.lasting, fire));
         }
       }
     },
-    pressed(button) {
+    pressed(button, cause) {
       // After what pressed it: a routine may press the very button that sets it off.
       timers.add(elapsed(), () => {
-        setOff(
-          (trigger) => trigger.trigger === "press" && trigger.device === button,
-          `${button} pressed`,
-          "meant",
-        );
+        setOff((trigger) => trigger.trigger === "press" && trigger.device === button, {
+          because: `${button} pressed`,
+          isMeant: true,
+          cause,
+        });
       });
     },
     presence(person, is) {
@@ -94,8 +93,7 @@ export function createTriggers(scene: Scene, away: readonly string[], start: Sta
       const change = { person, is, before, present, all };
       setOff(
         (trigger) => trigger.trigger === "presence" && isPresence(trigger.who, trigger.is, change),
-        `${person} is ${is}`,
-        "by itself",
+        { because: `${person} is ${is}`, isMeant: false, cause: unspoken },
       );
     },
     begin() {

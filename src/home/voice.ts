@@ -1,7 +1,8 @@
-import { replyIn } from "../hearing/reply.ts";
+import { formatReply, replyIn } from "../hearing/reply.ts";
 import {
   type Results,
   type Speech,
+  countDevices,
   slotVariables,
   speakReply,
   tellsFailures,
@@ -35,7 +36,7 @@ export function createVoice({ book, record, gathered }: Scene, orders: Orders): 
   const resultsOf = (run: Run): Results => ({
     done: [...run.done].filter((id) => !run.failed.has(id)),
     failed: [...run.failed],
-    skipped: [...run.skipped].filter((id) => !run.done.has(id)),
+    skipped: [...run.skipped, ...run.refused].filter((id) => !run.done.has(id)),
   });
   const speak = (replies: Replies, run: Run): string => {
     const reply = replyIn(replies, run.language);
@@ -64,6 +65,15 @@ export function createVoice({ book, record, gathered }: Scene, orders: Orders): 
     return told(speech, reply, resultsOf(run));
   };
 
+  /** What was left out for want of a guard that was answered; to speech, barred things are none. */
+  const withheldFrom = (run: Run): string => {
+    const ids = [...run.refused].filter((id) => book.devices.get(id)?.voice !== "barred");
+    if (ids.length === 0) return "";
+    const speech = speechIn(run.language);
+    const names = countDevices(speech, ids);
+    return formatReply(speech.pack.replies.withheld, run.language, { names });
+  };
+
   const endWith = (
     of: { reply: Replies; failed: Replies },
     run: Run,
@@ -72,7 +82,13 @@ export function createVoice({ book, record, gathered }: Scene, orders: Orders): 
   ): void => {
     const isWritten = of.reply.size > 0 || (!ok && of.failed.size > 0);
     const isSaid = ok && run.hasSpoken;
-    if (isWritten || (run.isSpoken && !isSaid)) say(replyAfter(of, run, ok), place, run);
+    const withheld = withheldFrom(run);
+    // A reply to something that was left out for a guard would not be true.
+    const isWhole = withheld === "" || run.failed.size > 0;
+    const reply =
+      isWhole && (isWritten || (run.isSpoken && !isSaid)) ? replyAfter(of, run, ok) : "";
+    const text = [reply, withheld].filter((part) => part !== "").join(" ");
+    if (text !== "") say(text, place, run);
   };
 
   return { speechIn, speak, say, endWith };

@@ -749,6 +749,7 @@ export const dutch: LanguagePack = {
     partly: "{$reply} {$names}: geen antwoord.",
     leftOut: "{$reply} Maar niet: {$names}.",
     notAll: "Niet alles is gelukt.",
+    withheld: "{$names} niet: dat moet apart gevraagd worden.",
     notNow: "Dat kan nu niet.",
     running: "Dat loopt al.",
     devices: "apparaten",

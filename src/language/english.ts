@@ -834,6 +834,7 @@ export const english: LanguagePack = {
     partly: "{$reply} {$names} did not answer.",
     leftOut: "{$reply} But not {$names}.",
     notAll: "Not all of that could be done.",
+    withheld: "Not {$names}: that has to be asked for itself.",
     notNow: "Not as things are now.",
     running: "That is under way already.",
     devices: "devices",

@@ -766,6 +766,7 @@ export const french: LanguagePack = {
     partly: "{$reply} {$names} : pas de réponse.",
     leftOut: "{$reply} Mais pas : {$names}.",
     notAll: "Tout n'a pas pu être fait.",
+    withheld: "Pas {$names} : cela doit être demandé à part.",
     notNow: "Ce n'est pas possible en ce moment.",
     running: "C'est déjà en cours.",
     devices: "appareils",

@@ -848,6 +848,7 @@ export const german: LanguagePack = {
     partly: "{$reply} {$names}: keine Antwort.",
     leftOut: "{$reply} Aber nicht: {$names}.",
     notAll: "Nicht alles davon ging.",
+    withheld: "{$names} nicht: das muss eigens gesagt werden.",
     notNow: "Das geht gerade nicht.",
     running: "Das läuft schon.",
     devices: "Geräte",

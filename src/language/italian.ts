@@ -770,6 +770,7 @@ export const italian: LanguagePack = {
     partly: "{$reply} {$names}: nessuna risposta.",
     leftOut: "{$reply} Ma non: {$names}.",
     notAll: "Non è stato possibile fare tutto.",
+    withheld: "{$names} no: va chiesto a parte.",
     notNow: "Adesso non è possibile.",
     running: "È già in corso.",
     devices: "dispositivi",

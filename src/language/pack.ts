@@ -130,6 +130,8 @@ export interface OutcomeReplies {
   leftOut: string;
   /** Some of the steps of something came to nothing. */
   notAll: string;
+  /** `$names` were left out, since what set it off was not granted what they need. */
+  withheld: string;
   /** A routine does not start: as things are, or since it runs already. */
   notNow: string;
   running: string;

@@ -757,6 +757,7 @@ export const spanish: LanguagePack = {
     partly: "{$reply} {$names}: sin respuesta.",
     leftOut: "{$reply} Pero no: {$names}.",
     notAll: "No se ha podido hacer todo.",
+    withheld: "{$names} no: eso hay que pedirlo aparte.",
     notNow: "Ahora mismo no se puede.",
     running: "Ya está en marcha.",
     devices: "aparatos",

@@ -321,7 +321,7 @@ function tokens(reader: Reader, text: string, span: Span): Pattern {
   if (words.length === 0) {
     throw new Stop(span[0], `"${text}" is never heard as a word`, "leave it out: nobody says it");
   }
-  return { type: "words", words, span };
+  return { type: "words", words, said: text, span };
 }
 
 /** `<2>`, `<0-3>`, `<1->`, with an optional probability (section 2.5). */

@@ -1,4 +1,12 @@
-import type { Pattern } from "./tree.ts";
+import type { Pattern, Words } from "./tree.ts";
+
+/** What a token gives to a phrase: the words that it is compared by, or what is written. */
+export type Spell = (words: Words) => readonly string[];
+
+const asCompared: Spell = ({ words }) => words;
+
+/** Tokens as they are written, so that free words keep their case. */
+export const asWritten: Spell = ({ words, said }) => (said === undefined ? words : [said]);
 
 /** Looks up what a reference stands for: undefined when there is no such thing. */
 export type Resolve = (name: string) => Pattern | undefined;
@@ -46,10 +54,14 @@ function most(repeat: Pattern & { type: "repeat" }): number {
  * The phrases that a pattern makes, each as its words, in the order written: an optional part is
  * first left out, then said. Lazy, so a caller may stop at any number.
  */
-export function* phrases(pattern: Pattern, resolve: Resolve): Generator<readonly string[]> {
+export function* phrases(
+  pattern: Pattern,
+  resolve: Resolve,
+  spell: Spell = asCompared,
+): Generator<readonly string[]> {
   switch (pattern.type) {
     case "words":
-      yield pattern.words;
+      yield spell(pattern);
       return;
     case "nothing":
       yield [];
@@ -58,35 +70,34 @@ export function* phrases(pattern: Pattern, resolve: Resolve): Generator<readonly
     case "garbage":
       return;
     case "sequence":
-      yield* inTurn(pattern.items, 0, resolve);
+      yield* inTurn(pattern.items, resolve, spell);
       return;
     case "choice":
-      for (const option of pattern.options) yield* phrases(option.pattern, resolve);
+      for (const option of pattern.options) yield* phrases(option.pattern, resolve, spell);
       return;
     case "repeat":
       for (let times = pattern.minimum; times <= most(pattern); times++) {
-        yield* inTurn(Array<Pattern>(times).fill(pattern.item), 0, resolve);
+        yield* inTurn(Array<Pattern>(times).fill(pattern.item), resolve, spell);
       }
       return;
     case "reference": {
       const target = resolve(pattern.name);
-      if (target) yield* phrases(target, resolve);
+      if (target) yield* phrases(target, resolve, spell);
       return;
     }
   }
 }
 
 function* inTurn(
-  items: readonly Pattern[],
-  from: number,
+  [item, ...rest]: readonly Pattern[],
   resolve: Resolve,
+  spell: Spell,
 ): Generator<readonly string[]> {
-  const item = items[from];
   if (!item) {
     yield [];
     return;
   }
-  for (const head of phrases(item, resolve)) {
-    for (const tail of inTurn(items, from + 1, resolve)) yield [...head, ...tail];
+  for (const head of phrases(item, resolve, spell)) {
+    for (const tail of inTurn(rest, resolve, spell)) yield [...head, ...tail];
   }
 }

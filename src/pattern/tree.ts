@@ -21,6 +21,8 @@ export type Pattern =
 export interface Words {
   type: "words";
   words: readonly string[];
+  /** As it is written, without its quotes; left out where it was made and not written. */
+  said?: string;
   span: Span;
 }
 

@@ -26,14 +26,16 @@ export function readDo(
     compute(input) {
       let computed: unknown;
       try {
-        computed = written(input);
+        // States are the home's own: a function may look at them, and change a copy.
+        computed = written({ ...input, state: (id) => ({ ...input.state(id) }) });
       } catch (error) {
-        const what = error instanceof Error ? error.message : String(error);
+        const what =
+          error instanceof Error ? error.message : "it threw something else than an error";
         return { ok: false, problem: `${place} failed: ${what}` };
       }
       // Nothing to do is an empty list; anything else that is no step is a mistake of the function.
       const findings: Finding[] = [];
-      const returned = definitionDocument(place, computed ?? null);
+      const returned = definitionDocument(place, computed ?? null, findings);
       const valid = validate(stepsSchema, returned, findings);
       if (valid === undefined && findings.length === 0) {
         return { ok: false, problem: `${place} returned no steps` };

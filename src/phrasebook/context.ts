@@ -2,6 +2,7 @@ import type { Finding, Severity } from "../source/finding.ts";
 import { nearest } from "../source/nearest.ts";
 import type { Position } from "../source/position.ts";
 import type { Document, Path } from "./document.ts";
+import { type Doubts, createDoubts } from "./doubts.ts";
 import type { Kind } from "./kinds.ts";
 
 /** What the readers of the sections share while a phrasebook is read. */
@@ -12,6 +13,13 @@ export interface Context {
   kinds: ReadonlyMap<string, Kind>;
   /** What is being read: what was written for the home, or what comes with Calm Phrase. */
   origin: "phrasebook" | "vocabulary";
+  /** Mistakes in what decides on guards. */
+  doubts: Doubts;
+}
+
+/** What readers share that read something beside a phrasebook, against it. */
+export function contextOf({ languages, kinds }: Pick<Context, "languages" | "kinds">): Context {
+  return { findings: [], languages, kinds, origin: "phrasebook", doubts: createDoubts() };
 }
 
 /** One entry of a section, with where it stands. */

@@ -1,8 +1,9 @@
 import { nearest } from "../source/nearest.ts";
 import { type Context, type Entry, report, reportUnknown } from "./context.ts";
+import { checkSafe, listValues, readGuards } from "./guards.ts";
 import type { Kind } from "./kinds.ts";
 import type { Device } from "./model.ts";
-import type { DataSchema, Value } from "./property.ts";
+import type { DataSchema } from "./property.ts";
 import { readNames } from "./said.ts";
 import type { DataSchemaDefinition, DeviceDefinition, KindDefinition } from "./schema.ts";
 
@@ -28,42 +29,39 @@ export function readDevice(
     );
     return undefined;
   }
+  const properties = readProperties(context, entry, kind);
+  const actions = [...new Set([...(kind.actions ?? []), ...(value.actions ?? [])])];
   return {
     type: "device",
     id,
     kind: value.kind,
     names,
-    properties: readProperties(context, entry, kind),
-    actions: [...new Set([...(kind.actions ?? []), ...(value.actions ?? [])])],
-    voice: value.voice ?? kind.voice ?? "free",
-    safe: value.safe ? listValues(value.safe) : (kind.safe ?? {}),
-    isVoiceWritten: value.voice !== undefined,
+    properties,
+    actions,
+    ...readGuards(context, entry, kind, { properties, actions }),
     at,
     ...(value.room === undefined ? {} : { room: value.room }),
   };
 }
 
-/** One value may stand for a list of one. */
-export function listValues(
-  safe: NonNullable<DeviceDefinition["safe"]>,
-): Record<string, readonly Value[]> {
-  return Object.fromEntries(
-    Object.entries(safe).map(([name, values]) => [name, Array.isArray(values) ? values : [values]]),
-  );
-}
-
 /** Reads a kind of the phrasebook's own: data in the words of Web of Things. */
-export function readKind(value: KindDefinition): Kind {
+export function readKind(context: Context, entry: Entry<KindDefinition>): Kind {
+  const { id, value } = entry;
   const properties = (written: KindDefinition["properties"]): Record<string, DataSchema> =>
     Object.fromEntries(
       Object.entries(written ?? {}).map(([name, own]) => [name, merge(undefined, own)]),
     );
+  const kind = { properties: properties(value.properties), optional: properties(value.optional) };
+  const all = new Map([...Object.entries(kind.properties), ...Object.entries(kind.optional)]);
+  const abilities = { properties: all, actions: value.actions ?? [] };
+  checkSafe(context, entry, abilities, { of: "kind", id });
   return {
-    properties: properties(value.properties),
-    ...(value.optional ? { optional: properties(value.optional) } : {}),
+    ...kind,
     ...(value.actions ? { actions: value.actions } : {}),
     ...(value.voice ? { voice: value.voice } : {}),
     ...(value.safe ? { safe: listValues(value.safe) } : {}),
+    ...(value["safe-actions"] ? { safeActions: value["safe-actions"] } : {}),
+    ...(value.bulk === undefined ? {} : { bulk: value.bulk }),
   };
 }
 

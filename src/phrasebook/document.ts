@@ -28,6 +28,12 @@ export interface Document {
   value: unknown;
   /** Whether the text is no YAML in places, so that the value holds what nobody wrote. */
   broken: boolean;
+  /** What was left out because it is no YAML, stands twice, or is more than is read. */
+  lost: readonly Path[];
+  /** Takes an item out of a list, so that the items after it keep their places. */
+  drop: (path: Path) => void;
+  /** A path in what is left, as it leads in what was written. */
+  written: (path: Path) => Path;
   /** Where the value at a path starts, or its nearest ancestor that was written down. */
   at: (path: Path) => Position;
   /** Where the key at the end of a path starts. */
@@ -41,7 +47,9 @@ const mostNodes = 2_000_000;
 
 /** Reads a YAML 1.2 file. What can be read is kept even when other parts cannot. */
 export function readDocument(source: Source, findings: Finding[]): Document {
-  if ("definition" in source) return definitionDocument(source.path, source.definition);
+  if ("definition" in source) {
+    return definitionDocument(source.path, source.definition, findings);
+  }
   const { path: file, text } = source;
   const lines = indexLines(text);
   const position = (offset: number): Position => ({ file, ...lines.at(Math.max(0, offset)) });
@@ -49,32 +57,46 @@ export function readDocument(source: Source, findings: Finding[]): Document {
     findings.push({ rule, severity: "error", message, fix, at: position(offset) });
   };
 
-  const { value, root, errors, hasAliases } = readYaml(text);
+  const { value, root, errors, hasAliases, lost, second } = readYaml(text);
   for (const { offset, message } of errors) {
     const fix = "mind indentation and brackets, and quote texts that have : # [ ] { } in them";
     report("yaml-syntax", offset, `this is no YAML: ${message}`, fix);
   }
-  const isTooLarge = hasAliases && root !== undefined && sizeOf(root, mostNodes) > mostNodes;
+  if (second !== undefined) {
+    const fix = "keep one document in a file: take the --- out, or make a file of each";
+    report("yaml-syntax", second, "a second document begins here, and is not read", fix);
+  }
+  const size = hasAliases && root !== undefined ? sizeOf(root, mostNodes) : 0;
+  const isTooLarge = size > mostNodes;
+  const twice = isTooLarge || !root ? [] : duplicateKeys(root);
   if (isTooLarge) {
     const fix = "write repeated parts as fragments instead of YAML aliases";
-    report("yaml-syntax", 0, "written out, the aliases make the file too large", fix);
-  } else if (root) {
-    for (const { text: key, start, first } of duplicateKeys(root)) {
-      findings.push({
-        rule: "defined-twice",
-        severity: "error",
-        message: `"${key}" stands twice in one map`,
-        fix: "keep one of them, or join what they say",
-        at: position(start),
-        also: [position(first)],
-      });
-    }
+    const what =
+      size === Infinity
+        ? "a part holds itself"
+        : "written out, the aliases make the file too large";
+    report("yaml-syntax", 0, what, fix);
   }
-  const broken = errors.length > 0 || isTooLarge;
+  for (const { path, start, first } of twice) {
+    findings.push({
+      rule: "defined-twice",
+      severity: "error",
+      message: `"${path.at(-1) ?? ""}" stands twice in one map`,
+      fix: "keep one of them, or join what they say",
+      at: position(start),
+      also: [position(first)],
+    });
+  }
+  const isAllLost = isTooLarge || second !== undefined;
   return {
     path: file,
     value: isTooLarge ? undefined : value,
-    broken,
+    broken: errors.length > 0 || isTooLarge,
+    lost: [
+      ...(isAllLost ? [[]] : []),
+      ...lost.map((key) => (key === "" ? [] : [key])),
+      ...twice.map(({ path }) => path),
+    ],
     ...places(root, text, position),
   };
 }
@@ -84,10 +106,11 @@ function places(
   root: YamlNode | undefined,
   text: string,
   position: (offset: number) => Position,
-): Pick<Document, "at" | "atKey" | "inside"> {
+): Pick<Document, "at" | "atKey" | "inside" | "drop" | "written"> {
+  const { written, drop } = createDrops();
   const find = (path: Path): { key?: YamlNode; value: YamlNode } | undefined => {
     let found: { key?: YamlNode; value: YamlNode } | undefined = root && { value: root };
-    for (const key of path) found = found && childOf(found.value, key);
+    for (const key of written(path)) found = found && childOf(found.value, key);
     return found;
   };
   const at = (path: Path): Position => {
@@ -101,6 +124,8 @@ function places(
   };
   return {
     at,
+    drop,
+    written,
     atKey: (path) => {
       const key = find(path)?.key;
       return key ? position(withQuote(text, key.start)) : at(path);
@@ -110,6 +135,37 @@ function places(
       if (node?.type !== "scalar" || node.start < 0) return at(path);
       const isVerbatim = text.startsWith(node.text, node.start);
       return position(node.start + (isVerbatim ? offset : 0));
+    },
+  };
+}
+
+/** Keeps which items were taken out of lists, to tell where those after them were written. */
+function createDrops(): { written: (path: Path) => Path; drop: Document["drop"] } {
+  const dropped = new Map<string, number[]>();
+  const keyOf = (path: Path): string => JSON.stringify(path.map(String));
+  const written = (path: Path): Path => {
+    if (dropped.size === 0) return path;
+    const place: PropertyKey[] = [];
+    for (const key of path) {
+      let index = key;
+      for (const gone of typeof key === "number" ? (dropped.get(keyOf(place)) ?? []) : []) {
+        if (typeof index === "number" && gone <= index) index++;
+      }
+      place.push(index);
+    }
+    return place;
+  };
+  return {
+    written,
+    drop(path) {
+      const place = written(path);
+      const index = place.at(-1);
+      if (typeof index !== "number") return;
+      const list = keyOf(place.slice(0, -1));
+      dropped.set(
+        list,
+        [...(dropped.get(list) ?? []), index].sort((a, b) => a - b),
+      );
     },
   };
 }
@@ -131,10 +187,30 @@ export function writtenKeys({ value }: Document, path: Path): string[] {
 }
 
 /** A definition has no lines; its path in the object takes their place. */
-export function definitionDocument(file: string, definition: unknown): Document {
+export function definitionDocument(
+  file: string,
+  definition: unknown,
+  findings: Finding[],
+): Document {
+  const { written, drop } = createDrops();
   const at = (path: Path): Position => {
-    const place = path.map(String).join(".");
+    const place = written(path).map(String).join(".");
     return { file: place === "" ? file : `${file}#${place}`, line: 0, column: 0 };
   };
-  return { path: file, value: definition, broken: false, at, atKey: at, inside: at };
+  const places = { drop, written, at, atKey: at, inside: at };
+  if (!holdsItself(definition)) {
+    return { path: file, value: definition, broken: false, lost: [], ...places };
+  }
+  const fix = "write maps and lists that end";
+  const message = "a part holds itself";
+  findings.push({ rule: "wrong-value", severity: "error", message, fix, at: at([]) });
+  return { path: file, value: undefined, broken: true, lost: [[]], ...places };
+}
+
+/** Deepest that maps and lists of a definition may hold one another. */
+const deepest = 200;
+
+function holdsItself(value: unknown, depth = 0): boolean {
+  if (typeof value !== "object" || value === null) return false;
+  return depth > deepest || Object.values(value).some((each) => holdsItself(each, depth + 1));
 }

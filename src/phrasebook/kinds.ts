@@ -6,6 +6,13 @@ import type { DataSchema, Value } from "./property.ts";
  */
 export type VoiceAccess = "free" | "confirm" | "code" | "barred";
 
+const strictness: readonly VoiceAccess[] = ["free", "confirm", "code", "barred"];
+
+/** Whether one guard asks for more than another. */
+export function isStricter(one: VoiceAccess, other: VoiceAccess): boolean {
+  return strictness.indexOf(one) > strictness.indexOf(other);
+}
+
 /** What a device is: the properties and actions that it has unless the device says otherwise. */
 export interface Kind {
   /** Properties that every device of the kind has. */
@@ -18,6 +25,13 @@ export interface Kind {
   voice?: VoiceAccess;
   /** Values that are free all the same, because they make the home safer. */
   safe?: Readonly<Record<string, readonly Value[]>>;
+  /** Actions that are free all the same; only under the kind's own guard, or a milder one. */
+  safeActions?: readonly string[];
+  /**
+   * Whether "everything", a place or a kind takes it along, unless that makes the home safer: always
+   * when left out, never, or only while each of these properties is as its condition says.
+   */
+  bulk?: boolean | Readonly<Record<string, Value>>;
 }
 
 const power: DataSchema = { type: "string", enum: ["on", "off"], default: "off" };
@@ -48,7 +62,7 @@ export const kinds: Readonly<Record<string, Kind>> = {
     },
   },
   plug: { properties: { power } },
-  pump: { properties: { power } },
+  pump: { properties: { power }, bulk: false },
   fan: {
     properties: { power, speed: percent },
     optional: { oscillate: { type: "string", enum: ["on", "off"], default: "off" } },
@@ -91,12 +105,14 @@ export const kinds: Readonly<Record<string, Kind>> = {
     actions: ["stop"],
     voice: "confirm",
     safe: { position: [0] },
+    safeActions: ["stop"],
   },
   valve: { properties: { flow: power } },
   lock: {
     properties: { locked: { type: "boolean", default: true } },
     voice: "confirm",
     safe: { locked: [true] },
+    bulk: false,
   },
   alarm: {
     properties: {
@@ -104,8 +120,9 @@ export const kinds: Readonly<Record<string, Kind>> = {
     },
     voice: "code",
     safe: { armed: ["home", "away", "night"] },
+    bulk: false,
   },
-  camera: { properties: { power, recording: power } },
+  camera: { properties: { power, recording: power }, bulk: false },
   sensor: {
     properties: {},
     optional: {
@@ -143,6 +160,7 @@ export const kinds: Readonly<Record<string, Kind>> = {
       battery: { ...percent, readOnly: true, default: 100 },
     },
     actions: ["start", "pause", "dock"],
+    bulk: { activity: "not cleaning" },
   },
   appliance: {
     properties: {
@@ -156,6 +174,7 @@ export const kinds: Readonly<Record<string, Kind>> = {
     },
     optional: { program: { type: "string", enum: [], default: "" } },
     actions: ["start", "stop"],
+    bulk: { activity: "not running" },
   },
   locator: { properties: {}, actions: ["chime"] },
 };

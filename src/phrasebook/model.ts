@@ -5,7 +5,7 @@ import type { Position } from "../source/position.ts";
 import type { Kind, VoiceAccess } from "./kinds.ts";
 import type { DataSchema, Value } from "./property.ts";
 import type { StepInput } from "./schema.ts";
-import type { Conditions } from "./condition.ts";
+import type { Condition, Conditions } from "./condition.ts";
 
 /** A checked phrasebook: everything about one home's voice control. */
 export interface Phrasebook {
@@ -90,8 +90,14 @@ export interface Device extends Named {
   voice: VoiceAccess;
   /** Values that are free whatever `voice` says, because they make the home safer. */
   safe: Readonly<Record<string, readonly Value[]>>;
+  /** Actions that are free whatever `voice` says. */
+  safeActions: readonly string[];
   /** Whether the phrasebook says so, rather than the kind. */
   isVoiceWritten: boolean;
+  /** The mistake for which voice is barred from it, until that is mended. */
+  doubt?: Position;
+  /** Whether commands to everything, a place or a kind take it along, and while what holds. */
+  bulk: boolean | Readonly<Record<string, Condition>>;
 }
 
 /** A word for devices of a kind. */

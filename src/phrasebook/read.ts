@@ -1,10 +1,11 @@
 import { packFor, packs } from "../language/packs.ts";
 import { vocabularyIds } from "../language/vocabulary.ts";
-import { compareFindings } from "../source/finding.ts";
-import { type Context, type Entry, report, reportUnknown } from "./context.ts";
+import { type Finding, compareFindings } from "../source/finding.ts";
+import { type Context, type Entry, contextOf, report, reportUnknown } from "./context.ts";
 import { readDevice, readKind } from "./devices.ts";
 import { type Document, type Source, readDocument, writtenKeys } from "./document.ts";
 import { readIntent } from "./intents.ts";
+import { applyVoiceRules, barDoubted } from "./guards.ts";
 import { type Kind, kinds } from "./kinds.ts";
 import type {
   Device,
@@ -28,7 +29,6 @@ import { readNames, readPatterns, saidTexts } from "./said.ts";
 import { type KindDefinition, type PhrasebookDefinition, phrasebookSchema } from "./schema.ts";
 import { validate } from "./validate.ts";
 import { vocabularyFor } from "./vocabulary.ts";
-import { applyVoiceRules } from "./voice.ts";
 
 interface File {
   document: Document;
@@ -38,20 +38,28 @@ interface File {
 /**
  * Reads the files of a phrasebook into one checked model. Never throws: every problem is a
  * finding, and what can be used is.
+ *
+ * @param found What is wrong about files and folders that could not be read.
  */
-export function readSources(sources: readonly Source[]): Phrasebook {
-  const context: Context = {
-    findings: [],
-    languages: ["en"],
-    kinds: new Map(Object.entries(kinds)),
-    origin: "phrasebook",
-  };
+export function readSources(
+  sources: readonly Source[],
+  found: readonly Finding[] = [],
+): Phrasebook {
+  const context = contextOf({ languages: ["en"], kinds: new Map(Object.entries(kinds)) });
+  context.findings.push(...found);
+  // What could not be read at all may hold any guard.
+  for (const { severity, at } of found) {
+    if (severity === "error") context.doubts.add({ of: "everything" }, at);
+  }
   const files: File[] = [];
   let isPartial = false;
   for (const source of sources) {
     const document = readDocument(source, context.findings);
     isPartial ||= document.broken;
-    const content = validate(phrasebookSchema, document, context.findings);
+    for (const path of document.lost) context.doubts.left(document, path);
+    const content = validate(phrasebookSchema, document, context.findings, (path) => {
+      context.doubts.left(document, path);
+    });
     if (content) files.push({ document, content });
   }
   const name = single(context, files, "phrasebook") ?? "Home";
@@ -78,6 +86,7 @@ export function readSources(sources: readonly Source[]): Phrasebook {
   );
   const groups = readGroups(context, files, devices);
   applyVoiceRules(context, files, devices, { rooms, zones, groups });
+  barDoubted(context, devices, { rooms, zones, groups });
   reportSharedIds(context, [rooms, zones, devices, groups]);
 
   const fragments = new Map<string, Fragment>();
@@ -256,6 +265,7 @@ function section<Name extends SectionName>(
         const message = `"${id}" is defined twice under ${name}`;
         const fix = "give one of them another id, or join what they say";
         report(context, "defined-twice", at, message, fix, { also: [first.at] });
+        context.doubts.left(document, path);
         continue;
       } else if (first) {
         continue;
@@ -309,12 +319,14 @@ const noIds = {
 
 function readKinds(context: Context, entries: readonly Entry<KindDefinition>[]): Map<string, Kind> {
   const known = new Map(Object.entries(kinds));
-  for (const { id, value, at } of entries) {
+  for (const entry of entries) {
+    const { id, value, at } = entry;
     if (known.has(id) && value.replaces !== true) {
       const fix = "write replaces: true, or give it another id";
       report(context, "defined-twice", at, `"${id}" is a kind that comes with Calm Phrase`, fix);
+      context.doubts.add({ of: "kind", id }, at);
     }
-    known.set(id, readKind(value));
+    known.set(id, readKind(context, entry));
   }
   return known;
 }
@@ -363,6 +375,7 @@ function checkIds(
   return ids.filter((id, index) => {
     if (known.has(id)) return true;
     reportUnknown(context, document.at([...path, key, index]), what, id, known);
+    context.doubts.left(document, [...path, key, index]);
     return false;
   });
 }
@@ -383,9 +396,11 @@ function readZones(
     return { type: "zone", id, names: readNames(context, entry, value), rooms, at };
   });
   const fix = "take one of them out of the other's zones";
-  for (const [id, rooms] of openNests(context, "zones", nests, fix)) {
-    const zone = zones.get(id);
-    if (zone) zones.set(id, { ...zone, rooms });
+  const opened = openNests(context, "zones", nests, fix);
+  for (const zone of zones.values()) {
+    const rooms = opened.get(zone.id);
+    if (rooms) zones.set(zone.id, { ...zone, rooms });
+    else context.doubts.add({ of: "zone", id: zone.id }, zone.at);
   }
   return zones;
 }
@@ -409,6 +424,7 @@ function readGroups(
   const opened = openNests(context, "groups", nests, fix);
   for (const group of groups.values()) {
     const held = opened.get(group.id);
+    if (!held) context.doubts.add({ of: "group", id: group.id }, group.at);
     if (held) groups.set(group.id, { ...group, devices: held });
     else groups.delete(group.id);
   }

@@ -86,7 +86,12 @@ const access = {
       error: "write a map from property to the values that are always free: { locked: true }",
     }),
   ),
+  "safe-actions": z.optional(z.array(text, { error: "write a list of actions: [stop]" })),
 };
+
+const bulkSchema = z.union([z.boolean(), z.record(z.string(), valueSchema)], {
+  error: "write true, false, or the states in which it goes along: { activity: not running }",
+});
 
 export const deviceSchema = z.strictObject(
   {
@@ -94,6 +99,7 @@ export const deviceSchema = z.strictObject(
     kind: z.string({ error: `write a kind: one of ${Object.keys(kinds).join(", ")}` }),
     room: z.optional(reference),
     ...access,
+    bulk: z.optional(bulkSchema),
     actions: z.optional(texts),
     properties: z.optional(
       z.union([texts, z.record(z.string(), z.nullable(dataSchema))], {
@@ -361,6 +367,7 @@ const kindSchema = z.strictObject(
     actions: z.optional(texts),
     said: z.optional(z.strictObject({ one: z.optional(saidSchema), many: z.optional(saidSchema) })),
     ...access,
+    bulk: z.optional(bulkSchema),
     replaces: z.optional(z.literal(true)),
   },
   { error: "write a map with properties: { properties: { power: { enum: [on, off] } } }" },
@@ -429,8 +436,8 @@ const voiceRuleSchema = z.strictObject(
     zone: z.optional(reference),
     group: z.optional(reference),
     name: z.optional(text),
+    ...access,
     voice: voiceSchema,
-    safe: access.safe,
   },
   { error: "write a rule: { kind: plug, room: kiln-room, voice: barred }" },
 );

@@ -12,11 +12,14 @@ const mostRounds = 8;
 /**
  * Holds a document against a schema. Whatever does not fit is reported, all of it, and left out,
  * so that the rest can be used.
+ *
+ * @param leave Told of each part that is left out, by its path in what was written.
  */
 export function validate<T>(
   schema: z.ZodMiniType<T>,
   document: Document,
   findings: Finding[],
+  leave: (path: Path) => void = () => undefined,
 ): T | undefined {
   if (document.value === undefined || document.value === null) return undefined;
   const first = schema.safeParse(document.value);
@@ -25,15 +28,14 @@ export function validate<T>(
   let rest: unknown = copy(document.value);
   let issues = flatten(first.error.issues);
   for (let round = 0; round < mostRounds; round++) {
-    if (!document.broken) findings.push(...describe(issues, schema, document));
-    if (issues.some(({ path, issue }) => path.length === 0 && issue.code !== "unrecognized_keys")) {
-      return undefined;
-    }
-    for (const { issue, path } of issues) {
-      const keys = issue.code === "unrecognized_keys" ? issue.keys : undefined;
-      rest = keys
-        ? keys.reduce((value: unknown, key) => without(value, [...path, key]), rest)
-        : without(rest, path);
+    if (!document.broken) findings.push(...describe(issues, schema, document, rest));
+    const parts = partsOf(issues);
+    for (const path of parts) leave(document.written(path));
+    if (parts.some((path) => path.length === 0)) return undefined;
+    // Later items first, so that the places of those before them stay as they are.
+    for (const path of parts.reverse()) {
+      rest = without(rest, path);
+      document.drop(path);
     }
     const next = schema.safeParse(rest);
     if (next.success) return next.data;
@@ -41,7 +43,30 @@ export function validate<T>(
     issues = flatten(next.error.issues).filter(({ issue }) => !isMissing(issue, rest));
     if (issues.length === 0) issues = flatten(next.error.issues).map(parentOf);
   }
+  leave([]);
   return undefined;
+}
+
+/** The parts that issues are about, each once, in the order of their places. */
+function partsOf(issues: readonly Located[]): Path[] {
+  const parts = issues.flatMap(({ issue, path }): Path[] =>
+    issue.code === "unrecognized_keys" ? issue.keys.map((key) => [...path, key]) : [path],
+  );
+  const distinct = new Map(parts.map((path) => [JSON.stringify(path.map(String)), path]));
+  return [...distinct.values()].sort(comparePaths);
+}
+
+function comparePaths(a: Path, b: Path): number {
+  for (const [index, key] of a.entries()) {
+    const other = b[index];
+    if (other === undefined) return 1;
+    if (key === other) continue;
+    const both = [key, other].map(Number);
+    const [one = NaN, two = NaN] = both;
+    if (Number.isNaN(one) || Number.isNaN(two)) return String(key) < String(other) ? -1 : 1;
+    return one - two;
+  }
+  return a.length - b.length;
 }
 
 interface Located {
@@ -84,7 +109,7 @@ function parentOf({ issue, path }: Located): Located {
   return { issue, path: path.slice(0, -1), silent: true };
 }
 
-function describe(issues: Located[], schema: Schema, document: Document): Finding[] {
+function describe(issues: Located[], schema: Schema, document: Document, rest: unknown): Finding[] {
   const unknown = issues.flatMap(({ issue, path, silent }) =>
     issue.code === "unrecognized_keys" && !silent
       ? issue.keys.map((key) => {
@@ -113,24 +138,29 @@ function describe(issues: Located[], schema: Schema, document: Document): Findin
   });
   for (const { issue, path, silent } of issues) {
     if (silent || issue.code === "unrecognized_keys") continue;
-    const missing = isMissing(issue, document.value, path);
+    const missing = isMissing(issue, rest, path);
     if (missing && misspelled.has(JSON.stringify(path.map(String)))) continue;
-    findings.push(describeOne(issue, path, missing, document));
+    findings.push(
+      missing ? describeMissing(issue, path, document) : describeOne(issue, path, document, rest),
+    );
   }
   return findings;
 }
 
-function describeOne(issue: Issue, path: Path, missing: boolean, document: Document): Finding {
+function describeMissing({ message }: Issue, path: Path, document: Document): Finding {
+  const key = String(path.at(-1));
+  const at = document.atKey(path.slice(0, -1));
+  return {
+    rule: "missing-key",
+    severity: "error",
+    message: `"${key}" is missing`,
+    fix: message,
+    at,
+  };
+}
+
+function describeOne(issue: Issue, path: Path, document: Document, rest: unknown): Finding {
   const key = String(path.at(-1) ?? "this file");
-  if (missing) {
-    return {
-      rule: "missing-key",
-      severity: "error",
-      message: `"${key}" is missing`,
-      fix: issue.message,
-      at: document.atKey(path.slice(0, -1)),
-    };
-  }
   if (issue.code === "invalid_key") {
     return {
       rule: "wrong-id",
@@ -141,7 +171,7 @@ function describeOne(issue: Issue, path: Path, missing: boolean, document: Docum
     };
   }
   const allowed = allowedValues(issue)?.map(String);
-  const written = valueAt(document.value, path);
+  const written = valueAt(rest, path);
   const near = allowed && nearest(printScalar(written), allowed);
   return {
     rule: "wrong-value",

@@ -1,7 +1,13 @@
 import { type Context, report, reportUnknown } from "./context.ts";
 import type { Document, Path } from "./document.ts";
 import type { Device } from "./model.ts";
-import { type DataSchema, type Value, checkValue, explainValueProblem } from "./property.ts";
+import {
+  type DataSchema,
+  type Value,
+  type ValueProblem,
+  checkValue,
+  explainValueProblem,
+} from "./property.ts";
 
 /** The schema of a property written at a path, reported when the device has none. */
 export function knownProperty(
@@ -47,10 +53,14 @@ export function checkWritten(
 ): boolean {
   const check = checkValue(schema, written);
   if (check.ok) return true;
-  const property = String(path.at(-1));
-  const why = explainValueProblem(check.problem);
-  report(context, "wrong-value", document.at(path), `${property} ${why}`, allowed(schema));
+  const message = explain(String(path.at(-1)), check.problem);
+  report(context, "wrong-value", document.at(path), message, allowed(schema));
   return false;
+}
+
+/** Says why a property cannot hold a value. */
+export function explain(property: string, problem: ValueProblem): string {
+  return `${property} ${explainValueProblem(problem)}`;
 }
 
 export function allowed(schema: DataSchema): string {

@@ -47,6 +47,10 @@ export interface Yaml {
   errors: readonly YamlError[];
   /** Whether parts stand for other parts, so that a few lines can mean very many. */
   hasAliases: boolean;
+  /** Keys of top-level sections that could not be read; empty for one whose key cannot be told. */
+  lost: readonly string[];
+  /** Where a second document of the file begins, which is not read. */
+  second?: number;
 }
 
 /** Syntax errors that are told of one file. */
@@ -58,6 +62,7 @@ const mostErrors = 20;
  */
 export function readYaml(text: string): Yaml {
   const errors: YamlError[] = [];
+  const lost: string[] = [];
   const lines = indexLines(text);
   let readable = text;
   while (errors.length < mostErrors) {
@@ -69,21 +74,42 @@ export function readYaml(text: string): Yaml {
         json: true,
       });
       const hasAliases = events.some(({ type }) => type === EVENT_ID.ALIAS);
-      return { value: value[0], root: buildTree(events, readable), errors, hasAliases };
+      const root = buildTree(events, readable);
+      const second = value.length > 1 ? { second: startOfSecond(readable) } : {};
+      return { value: value[0], root, errors, hasAliases, lost, ...second };
     } catch (error) {
       if (!(error instanceof YAMLException)) throw error;
       const offset = Math.min(error.mark?.position ?? 0, Math.max(0, text.length - 1));
       errors.push({ offset, message: error.reason });
-      const rest = withoutSection(readable, offset, lines);
+      const { rest, key } = withoutSection(readable, offset, lines);
       if (rest === readable) break;
+      lost.push(key);
       readable = rest;
     }
   }
-  return { value: undefined, root: undefined, errors, hasAliases: false };
+  return { value: undefined, root: undefined, errors, hasAliases: false, lost: [""] };
+}
+
+/** Where the marker stands that begins a second document (YAML 1.2, section 9.1.4). */
+function startOfSecond(text: string): number {
+  const markers = [...text.matchAll(/^(?:---|\.\.\.)(?=\s|$)/gmu)].map(({ index }) => index);
+  return (
+    markers.find((index) => text.slice(0, index).replace(/^\s*(?:#.*|%.*)?$/gmu, "") !== "") ?? 0
+  );
+}
+
+/** The key that a section begins with, quoted or not; empty where it begins otherwise. */
+function keyOf(line: string): string {
+  const found = /^(?:"([^"\\]*)"|'([^']*)'|([^\s:#{["'?&*!|>%@`-][^\s:#]*))\s*:/u.exec(line);
+  return found?.[1] ?? found?.[2] ?? found?.[3] ?? "";
 }
 
 /** The text with the top-level section around an offset blanked out, so that offsets stay. */
-function withoutSection(text: string, offset: number, lines: LineIndex): string {
+function withoutSection(
+  text: string,
+  offset: number,
+  lines: LineIndex,
+): { rest: string; key: string } {
   const isTop = (line: number): boolean => /^[^\s#]/.test(text.slice(lines.start(line)));
   const last = lines.at(text.length).line;
   let first = lines.at(offset).line;
@@ -93,7 +119,9 @@ function withoutSection(text: string, offset: number, lines: LineIndex): string 
   let next = first + 1;
   while (next <= last && (!isTop(next) || lines.start(next) <= offset)) next++;
   const [start, end] = [lines.start(first), lines.start(next)];
-  return text.slice(0, start) + text.slice(start, end).replace(/[^\n]/g, " ") + text.slice(end);
+  const section = text.slice(start, end);
+  const rest = text.slice(0, start) + section.replace(/[^\n]/g, " ") + text.slice(end);
+  return { rest, key: keyOf(section) };
 }
 
 /** Nested nodes of the parser's flat events; an alias is the node that it stands for. */
@@ -162,41 +190,52 @@ export function childOf(
   return node.index.get(String(key));
 }
 
-/** Keys that stand more than once in one map, each with where it stood first. */
-export function duplicateKeys(root: YamlNode): { text: string; start: number; first: number }[] {
-  const found: { text: string; start: number; first: number }[] = [];
+/** A key that stands more than once in one map, with where it stood first. */
+export interface DuplicateKey {
+  /** The keys and indexes that lead to it; it is the last of them. */
+  path: readonly (string | number)[];
+  start: number;
+  first: number;
+}
+
+/** Keys that stand more than once in one map. */
+export function duplicateKeys(root: YamlNode): DuplicateKey[] {
+  const found: DuplicateKey[] = [];
   const seen = new Set<YamlNode>();
-  const visit = (node: YamlNode): void => {
+  const visit = (node: YamlNode, path: readonly (string | number)[]): void => {
     if (node.type === "scalar" || seen.has(node)) return;
     seen.add(node);
     if (node.type === "list") {
-      node.items.forEach(visit);
+      for (const [index, item] of node.items.entries()) visit(item, [...path, index]);
       return;
     }
     const starts = new Map<string, number>();
     for (const { key, value } of node.entries) {
-      visit(value);
+      const text = key.type === "scalar" ? key.text : "";
+      visit(value, [...path, text]);
       if (key.type !== "scalar") continue;
-      const first = starts.get(key.text);
-      if (first === undefined) starts.set(key.text, key.start);
-      else found.push({ text: key.text, start: key.start, first });
+      const first = starts.get(text);
+      if (first === undefined) starts.set(text, key.start);
+      else found.push({ path: [...path, text], start: key.start, first });
     }
   };
-  visit(root);
+  visit(root, []);
   return found;
 }
 
-/** How many nodes a tree has once its aliases are written out, or more than `most`. */
+/** How many nodes a tree has once its aliases are written out; without end for one in itself. */
 export function sizeOf(root: YamlNode, most: number): number {
   let size = 0;
+  const within = new Set<YamlNode>();
   const visit = (node: YamlNode): void => {
+    if (within.has(node)) size = Infinity;
     if (size > most) return;
     size++;
-    if (node.type === "list") node.items.forEach(visit);
-    if (node.type === "map")
-      node.entries.forEach(({ value }) => {
-        visit(value);
-      });
+    if (node.type === "scalar") return;
+    within.add(node);
+    for (const child of node.type === "list" ? node.items : node.entries.map(({ value }) => value))
+      visit(child);
+    within.delete(node);
   };
   visit(root);
   return size;

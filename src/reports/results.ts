@@ -42,6 +42,6 @@ function printFailure(result: CaseResult, paint: Paint): string[] {
     lines.push(paint.good(`      expected  ${wrap(expected, 16).trimStart()}`));
     lines.push(paint.bad(`      actual    ${wrap(actual, 16).trimStart()}`));
   }
-  const why = printWhy(heard, paint).map((line) => (line === "" ? "" : `  ${line}`));
+  const why = (heard ? printWhy(heard, paint) : []).map((line) => (line === "" ? "" : `  ${line}`));
   return [...lines, ...why];
 }

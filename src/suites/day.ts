@@ -1,31 +1,42 @@
 import type { Book } from "../home/book.ts";
+import type { Fault } from "../home/devices.ts";
 import type { LogEntry } from "../home/log.ts";
 import { createHome } from "../home/simulate.ts";
-import { type Context, report, reportUnknown } from "../phrasebook/context.ts";
+import { contextOf, report, reportUnknown } from "../phrasebook/context.ts";
 import { type SourceText, readDocument } from "../phrasebook/document.ts";
-import { readStates } from "../phrasebook/states.ts";
+import { type States, readStates } from "../phrasebook/states.ts";
 import { validate } from "../phrasebook/validate.ts";
 import type { Finding } from "../source/finding.ts";
 import { isDate, laterDate } from "../time/local.ts";
-import { checkFaults, checkHappening, happen } from "./happenings.ts";
-import { type DayDefinition, daySchema } from "./schema.ts";
+import { type Happening, happen, readFaults, readHappening } from "./happenings.ts";
+import { type Reading, expandPlaces } from "./places.ts";
+import { daySchema } from "./schema.ts";
 
 /** A day that is played through: what people do and sensors measure, hour by hour. */
 export interface Day {
   name: string;
   file: string;
-  definition: DayDefinition;
+  /** The day that it is meant for, `2026-03-02`. */
+  date?: string;
+  /** Where and in which language it is spoken. */
+  at?: string;
+  language?: string;
+  given: States;
+  /** Who is not at home when it begins. */
+  away: readonly string[];
+  faults: Readonly<Record<string, Fault | undefined>>;
+  happenings: readonly Happening[];
 }
 
 /** Reads day files; findings hold what is wrong with them. */
 export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
-  const { languages, kinds } = book;
-  const context: Context = { findings: [], languages, kinds, origin: "phrasebook" };
+  const context = contextOf(book);
   const days = book.daySources.flatMap((source: SourceText): Day[] => {
     const document = readDocument(source, context.findings);
+    const reading: Reading = { context, book, document };
     const definition = validate(daySchema, document, context.findings);
     if (!definition) return [];
-    const { at, date, away = [], given = {}, faults = {}, happenings } = definition;
+    const { day, at, language, date, away = [], given = {}, faults = {}, happenings } = definition;
     if (date !== undefined && !isDate(date)) {
       const message = `"${date}" is no day of the calendar`;
       report(context, "wrong-value", document.at(["date"]), message, "write another date");
@@ -38,12 +49,9 @@ export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
       const place = document.at(["away", index]);
       reportUnknown(context, place, "person", person, book.people.keys());
     }
-    readStates(context, document, ["given"], given, book.devices);
-    checkFaults(context, book, document, ["faults"], faults);
     let last = "";
-    for (const [index, happening] of happenings.entries()) {
+    const read = happenings.map((happening, index) => {
       const path = ["happenings", index];
-      checkHappening(context, book, document, path, happening);
       const { time = last } = happening;
       if (time < last) {
         const message = `${time} is before ${last}, which stands above it`;
@@ -51,8 +59,22 @@ export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
         report(context, "wrong-value", document.at([...path, "time"]), message, fix);
       }
       last = time;
-    }
-    return [{ name: definition.day, file: source.path, definition }];
+      return readHappening(reading, path, happening);
+    });
+    const expanded = expandPlaces(reading, ["given"], given);
+    return [
+      {
+        name: day,
+        file: source.path,
+        ...(date === undefined ? {} : { date }),
+        ...(at === undefined ? {} : { at }),
+        ...(language === undefined ? {} : { language }),
+        given: readStates(context, document, ["given"], expanded, book.devices),
+        away,
+        faults: readFaults(reading, ["faults"], faults),
+        happenings: read,
+      },
+    ];
   });
   return { days, problems: context.findings };
 }
@@ -64,18 +86,18 @@ export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
  * @param day What happens beside the triggers of the home.
  */
 export function runDay(book: Book, date: string, day?: Day): readonly LogEntry[] {
-  const { at, language, given, away, faults = {}, happenings = [] } = day?.definition ?? {};
+  const { at, language, given = [], away, faults = {}, happenings = [] } = day ?? {};
   const home = createHome(book, {
     time: `${date}T00:00`,
-    ...(given === undefined ? {} : { states: given }),
+    states: Object.fromEntries(given),
     ...(away === undefined ? {} : { away }),
   });
   const context = {
     ...(at === undefined ? {} : { at }),
     ...(language === undefined ? {} : { language }),
   };
-  happen(book, home, { faults }, context);
-  for (const happening of happenings) happen(book, home, happening, context);
+  for (const [device, fault] of Object.entries(faults)) home.fault(device, fault);
+  for (const happening of happenings) happen(home, happening, context);
   // The day on which clocks change is an hour longer or shorter.
   home.waitUntil(`${laterDate(date, 1)}T00:00`);
   return home.log();

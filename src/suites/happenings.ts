@@ -1,86 +1,115 @@
 import type { Heard } from "../hearing/outcome.ts";
-import type { Book } from "../home/book.ts";
 import { type Turn, nothingDone } from "../home/converse.ts";
 import type { Fault } from "../home/devices.ts";
 import type { Performed } from "../home/scene.ts";
 import type { Home } from "../home/simulate.ts";
-import { type Context, report, reportUnknown } from "../phrasebook/context.ts";
-import type { Document, Path } from "../phrasebook/document.ts";
-import { readStates } from "../phrasebook/states.ts";
+import { report, reportUnknown } from "../phrasebook/context.ts";
+import type { Path } from "../phrasebook/document.ts";
+import { type States, readStates } from "../phrasebook/states.ts";
 import { parseDuration } from "../time/duration.ts";
 import { parseFault } from "./faults.ts";
+import { type Reading, expandPlaces } from "./places.ts";
 import type { HappeningDefinition } from "./schema.ts";
 
-/** Checks what is to happen against the home. */
-export function checkHappening(
-  context: Context,
-  book: Book,
-  document: Document,
-  path: Path,
-  happening: HappeningDefinition,
-): void {
-  const { at, run, press, presence, set = {}, faults = {}, wait } = happening;
-  const known = (
-    key: string,
-    what: string,
-    id: string | undefined,
-    ids: Iterable<string>,
-  ): void => {
-    const all = [...ids];
-    if (id === undefined || all.includes(id)) return;
-    reportUnknown(context, document.at([...path, key]), what, id, all);
-  };
-  if (wait !== undefined) checkDuration(context, document, [...path, "wait"], wait);
-  known("at", "voicepoint", at, book.voicepoints.keys());
-  known("run", "routine", run, book.routines.keys());
-  const buttons = [...book.devices.values()].filter(({ actions }) => actions.includes("press"));
-  known(
-    "press",
-    "button",
-    press,
-    buttons.map(({ id }) => id),
-  );
-  if (presence !== undefined) {
-    const [who, is] = presence.trim().split(/\s+/);
-    if (is === "home" || is === "away") {
-      known("presence", "person", who, ["everyone", ...book.people.keys()]);
-    } else {
-      const fix = "write mara home, or everyone away";
-      const message = `"${presence}" tells no presence`;
-      report(context, "wrong-value", document.at([...path, "presence"]), message, fix);
-    }
-  }
-  readStates(context, document, [...path, "set"], set, book.devices);
-  checkFaults(context, book, document, [...path, "faults"], faults);
+/** Something that happens in a home: at once, or when a time of day comes next. */
+export interface Happening {
+  /** `18:30`. */
+  time?: string;
+  /** The voicepoint of what is said. */
+  at?: string;
+  hear?: string;
+  /** The routine that somebody runs by hand. */
+  run?: string;
+  /** States from outside. */
+  set: States;
+  /** The button that somebody presses. */
+  press?: string;
+  presence?: { people: readonly string[]; is: "home" | "away" };
+  /** How devices misbehave from now on; undefined for one that does no longer. */
+  faults: Readonly<Record<string, Fault | undefined>>;
+  /** Seconds that pass after it. */
+  wait: number;
+  /** In a few words. */
+  text: string;
 }
 
-/** Reports what is no duration; a time that passes has to be one. */
-export function checkDuration(
-  context: Context,
-  document: Document,
+/** Reads what is to happen, held against the home. */
+export function readHappening(
+  reading: Reading,
+  path: Path,
+  written: HappeningDefinition,
+): Happening {
+  const { context, book, document } = reading;
+  const { time, at, hear, run, press, presence, set = {}, faults = {}, wait } = written;
+  if (Object.keys(written).every((key) => key === "at")) {
+    const fix = "write what happens: { wait: 25m }";
+    report(context, "wrong-value", document.at(path), "nothing happens here", fix);
+  }
+  const known = (key: string, what: string, id: string | undefined, all: Iterable<string>) => {
+    const ids = [...all];
+    if (id === undefined || ids.includes(id)) return;
+    reportUnknown(context, document.at([...path, key]), what, id, ids);
+  };
+  known("at", "voicepoint", at, book.voicepoints.keys());
+  known("run", "routine", run, book.routines.keys());
+  const buttons = [...book.devices.values()].flatMap(({ id, actions }) =>
+    actions.includes("press") ? [id] : [],
+  );
+  known("press", "button", press, buttons);
+  const under = [...path, "set"];
+  const expanded = expandPlaces(reading, under, set);
+  const who = presence === undefined ? undefined : readPresence(reading, path, presence);
+  return {
+    ...(time === undefined ? {} : { time }),
+    ...(at === undefined ? {} : { at }),
+    ...(hear === undefined ? {} : { hear }),
+    ...(run === undefined ? {} : { run }),
+    ...(press === undefined ? {} : { press }),
+    ...(who ? { presence: who } : {}),
+    set: readStates(context, document, under, expanded, book.devices),
+    faults: readFaults(reading, [...path, "faults"], faults),
+    wait: wait === undefined ? 0 : readLength(reading, [...path, "wait"], wait),
+    text: describe(written),
+  };
+}
+
+function readPresence(
+  { context, book, document }: Reading,
   path: Path,
   written: string,
-): void {
-  if (parseDuration(written) !== undefined) return;
+): Happening["presence"] {
+  const [who = "", is] = written.trim().split(/\s+/);
+  const place = document.at([...path, "presence"]);
+  if (is !== "home" && is !== "away") {
+    const fix = "write mara home, or everyone away";
+    report(context, "wrong-value", place, `"${written}" tells no presence`, fix);
+    return undefined;
+  }
+  const people = [...book.people.keys()];
+  if (who === "everyone") return { people, is };
+  if (!book.people.has(who)) reportUnknown(context, place, "person", who, ["everyone", ...people]);
+  return { people: [who], is };
+}
+
+/** Seconds of a duration; what is none is reported. */
+export function readLength({ context, document }: Reading, path: Path, written: string): number {
+  const seconds = parseDuration(written);
+  if (seconds !== undefined) return seconds;
   const fix = "write a duration such as 25m";
   report(context, "wrong-value", document.at(path), `"${written}" is no duration`, fix);
+  return 0;
 }
 
 /** Faults as written, each of a device that there is. */
-export function checkFaults(
-  context: Context,
-  book: Book,
-  document: Document,
+export function readFaults(
+  { context, book, document }: Reading,
   path: Path,
   written: Readonly<Record<string, string>>,
-): Record<string, Fault> {
-  const faults: Record<string, Fault> = {};
+): Record<string, Fault | undefined> {
+  const faults: Record<string, Fault | undefined> = {};
   for (const [id, text] of Object.entries(written)) {
-    if (!book.devices.has(id)) {
-      reportUnknown(context, document.atKey([...path, id]), "device", id, book.devices.keys());
-    }
-    const fault = parseFault(text);
-    if (fault) faults[id] = fault;
+    if (book.devices.has(id)) faults[id] = parseFault(text);
+    else reportUnknown(context, document.atKey([...path, id]), "device", id, book.devices.keys());
   }
   return faults;
 }
@@ -94,35 +123,27 @@ export interface Happened {
 
 /** Makes something happen in a home, once its time of day has come. */
 export function happen(
-  book: Book,
   home: Home,
-  happening: HappeningDefinition,
+  { time, at, hear, run, set, press, presence, faults, wait }: Happening,
   context: { at?: string; language?: string },
 ): Happened {
-  const { time, hear, run, set = {}, press, presence, faults = {}, wait } = happening;
   if (time !== undefined) home.waitUntil(time);
-  for (const [device, text] of Object.entries(faults)) home.fault(device, parseFault(text));
+  for (const [device, fault] of Object.entries(faults)) home.fault(device, fault);
   let happened: Happened = { performed: nothingDone };
   if (hear !== undefined) {
-    const at = happening.at ?? context.at;
-    const talk = home.converse({ ...context, ...(at === undefined ? {} : { at }) });
+    const talk = home.converse(at === undefined ? context : { ...context, at });
     const { heard, outcome, performed, reply } = talk.say(hear);
     happened = { heard, outcome, performed: { ...performed, reply } };
   }
   if (run !== undefined) happened = { performed: home.run(run) };
-  for (const [device, values] of Object.entries(set)) home.set(device, values);
+  for (const [device, values] of set) home.set(device, values);
   if (press !== undefined) home.press(press);
-  const [who = "", is] = (presence ?? "").split(" ");
-  const people = who === "everyone" ? [...book.people.keys()] : [who];
-  for (const person of is === "home" || is === "away" ? people : []) {
-    home.presence(person, is === "home" ? "home" : "away");
-  }
-  if (wait !== undefined) home.wait(parseDuration(wait) ?? 0);
+  for (const person of presence?.people ?? []) home.presence(person, presence?.is ?? "home");
+  home.wait(wait);
   return happened;
 }
 
-export function describeHappening(happening: HappeningDefinition): string {
-  const { time, hear, run, press, presence, wait, set, faults } = happening;
+function describe({ time, hear, run, press, presence, wait, set, faults }: HappeningDefinition) {
   return [
     time,
     hear,

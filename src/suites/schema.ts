@@ -76,6 +76,9 @@ const expectSchema = z.union(
     z.strictObject(
       {
         ...effect,
+        also: z.optional(
+          z.literal("anything", { error: "write anything, or leave it out: nothing else is done" }),
+        ),
         outcome: z.optional(z.enum(outcomes, { error: `write one of ${outcomes.join(", ")}` })),
         commands: z.optional(commandsSchema),
         asks: z.optional(text),

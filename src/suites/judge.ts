@@ -1,0 +1,269 @@
+import { describeOutcome, printWhen } from "../hearing/describe.ts";
+import type { Heard, HeardCommand } from "../hearing/outcome.ts";
+import type { Turn } from "../home/converse.ts";
+import { type LogEntry, printEvent } from "../home/log.ts";
+import type { Home } from "../home/simulate.ts";
+import { matchesGlob } from "../pattern/glob.ts";
+import { type Conditions, holds, printCondition } from "../phrasebook/condition.ts";
+import type { Value } from "../phrasebook/property.ts";
+import { parseDuration } from "../time/duration.ts";
+import { printClock } from "../time/local.ts";
+import { doneBy, isDone, isWhen, printDone, printExpected, tellsEffect } from "./effect.ts";
+import type { CommandExpectation, Expectation } from "./expectation.ts";
+
+/** One expectation that does not hold. */
+export interface Failure {
+  /** What was looked at. */
+  about:
+    | "case"
+    | "outcome"
+    | "intent"
+    | "effect"
+    | "slot"
+    | "commands"
+    | "same as"
+    | "reply"
+    | "reason"
+    | "home"
+    | "routine"
+    | "branch"
+    | "told"
+    | "sent"
+    | "log"
+    | "never";
+  expected: string;
+  actual: string;
+}
+
+/** Notes an expectation that does not hold. */
+export type Check = (
+  about: Failure["about"],
+  holds: boolean,
+  expected: string,
+  actual: string,
+) => void;
+
+/** What came of what was said, or of what happened. */
+export interface Came {
+  heard: Heard;
+  /** What was said comes to this in a conversation; left out where nothing was said. */
+  outcome?: Turn["outcome"];
+  reply: string;
+  home: Home;
+  /** How many orders devices had taken before. */
+  since: number;
+}
+
+/** Judges all that can be told once it has happened; what is to come later is judged then. */
+export function judge(expect: Expectation, came: Came, check: Check): void {
+  const { heard, outcome = heard.outcome, reply, home } = came;
+  const described = outcome === heard.outcome ? describeOutcome(heard) : outcome;
+  if (expect.outcome !== undefined) {
+    check("outcome", outcome === expect.outcome, expect.outcome, described);
+  }
+  if (expect.asks !== undefined) {
+    const asked = heard.outcome === "ask" && heard.slot === expect.asks;
+    check("outcome", asked, `ask: ${expect.asks}`, described);
+  }
+  judgeCommands(expect, came, described, check);
+  if (expect.reply !== undefined) {
+    check("reply", matchesGlob(expect.reply, reply), expect.reply, reply);
+  }
+  if (expect.reason !== undefined) {
+    const { reason } = expect;
+    const isRefused = heard.outcome === "refuse";
+    const actual = isRefused ? heard.reason : described;
+    check("reason", isRefused && matchesGlob(reason, actual), reason, actual);
+  }
+  if (expect.routine !== undefined) {
+    const ran = home
+      .log()
+      .flatMap(({ event }) => (event.event === "started" ? [event.routine] : []));
+    const isSo = ran.includes(expect.routine);
+    check("routine", isSo, expect.routine, ran.join(", ") || "no routine ran");
+  }
+  // Most cases say nothing of it, and its times take a while to work out.
+  if (expect.branches ?? expect.told ?? expect.sent ?? expect.log) {
+    judgeLog(expect, home.log(), check);
+  }
+  for (const [device, conditions] of expect.home ?? []) {
+    for (const [property, condition] of Object.entries(conditions)) {
+      const value = home.state(device)[property];
+      const actual = `${device} ${property}: ${value ?? "nothing"}`;
+      const expected = `${device} ${property}: ${printCondition(condition)}`;
+      check("home", value !== undefined && holds(condition, value), expected, actual);
+    }
+  }
+}
+
+/** The commands of which an effect is expected. */
+export function effectsExpected(expect: Expectation): readonly CommandExpectation[] {
+  const all = [expect, ...(expect.commands ?? [])];
+  return all.some(tellsEffect) ? all.filter(tellsEffect) : [];
+}
+
+/**
+ * An effect is as expected only if the home did it: speech has to come to `act`, and devices to
+ * have taken just those orders, whatever set them off.
+ */
+function judgeCommands(expect: Expectation, came: Came, described: string, check: Check): void {
+  const { heard, outcome, home, since } = came;
+  const actual = commandsOf(heard);
+  const { commands } = expect;
+  if (commands) {
+    const isAsMany = actual.length === commands.length;
+    check("commands", isAsMany, `${commands.length} commands`, `${actual.length}: ${described}`);
+    for (const [index, wanted] of isAsMany ? commands.entries() : []) {
+      const command = actual[index];
+      if (command) judgeUnderstood(wanted, [command], described, check);
+    }
+  }
+  judgeUnderstood(expect, actual, described, check);
+  const effects = effectsExpected(expect);
+  if (effects.length === 0) return;
+  const expected = printExpected(effects, expect.also);
+  if (outcome !== undefined && outcome !== "act") {
+    check("effect", false, expected, described);
+    return;
+  }
+  if (effects.some(({ when }) => when)) return;
+  const done = doneBy(home.deeds().slice(since), home.state);
+  const isSo = isDone(effects, done, expect.also === undefined);
+  const failed = failuresIn(home);
+  const said = printDone(done, effects);
+  check("effect", isSo, expected, failed === "" ? said : `${said} (${failed})`);
+}
+
+/** What did not answer, since that is why something was not done. */
+function failuresIn(home: Home): string {
+  const lines = home
+    .log()
+    .flatMap(({ event }) =>
+      event.event === "failed" || event.event === "refused" ? [printEvent(event)] : [],
+    );
+  return [...new Set(lines)].join(", ");
+}
+
+export function commandsOf(heard: Heard): readonly HeardCommand[] {
+  if (!("slots" in heard) || heard.outcome === "ask") {
+    const { intent = "", slots = {} } = heard as Partial<HeardCommand>;
+    return "intent" in heard ? [{ intent, slots, effects: [], skipped: [] }] : [];
+  }
+  if (heard.commands) return heard.commands;
+  const isAnswer = heard.outcome === "answer";
+  const { intent, slots } = heard;
+  return [
+    {
+      intent,
+      slots,
+      effects: isAnswer ? [] : heard.effects,
+      skipped: isAnswer ? [] : heard.skipped,
+      ...(isAnswer || heard.when === undefined ? {} : { when: heard.when }),
+    },
+  ];
+}
+
+/** What a command was understood as: its intent, its slots, and when it is to be done. */
+function judgeUnderstood(
+  expect: CommandExpectation,
+  commands: readonly HeardCommand[],
+  described: string,
+  check: Check,
+): void {
+  const [first] = commands;
+  if (expect.intent !== undefined) {
+    check("intent", first?.intent === expect.intent, expect.intent, first?.intent ?? described);
+  }
+  // Without effects, a when is expected of whatever is done; with them, a missing one as well.
+  if (expect.when ?? (tellsEffect(expect) && commands.length > 0)) {
+    const whens = commands.flatMap(({ when, effects }) =>
+      effects.length === 0 ? [when] : effects.map((effect) => effect.when),
+    );
+    const isSo = whens.every((when) => isWhen(expect.when, when));
+    const expected = expect.when ? printWhen(expect.when) : "at once";
+    const isUnderstood = whens.length > 0 || expect.when === undefined;
+    check("effect", isSo && isUnderstood, expected, described);
+  }
+  for (const [name, value] of Object.entries(expect.slots ?? {})) {
+    const actual = first?.slots[name]?.value;
+    const seconds = typeof value === "string" ? parseDuration(value) : undefined;
+    const isSo = actual === value || (seconds !== undefined && actual === seconds);
+    check("slot", isSo, `${name}: ${value}`, printSlot(name, actual, described));
+  }
+}
+
+function printSlot(name: string, value: Value | undefined, described: string): string {
+  return value === undefined ? `${name}: nothing (${described})` : `${name}: ${value}`;
+}
+
+/** What happened in the home beside its states. */
+function judgeLog(expect: Expectation, log: readonly LogEntry[], check: Check): void {
+  const { branches, told = {}, sent = {}, log: lines = [] } = expect;
+  if (branches) {
+    const went = log.flatMap(({ event }) => (event.event === "branch" ? [event.branch] : []));
+    const isSo =
+      went.length === branches.length && branches.every((branch, index) => went[index] === branch);
+    check("branch", isSo, branches.join(", "), went.join(", ") || "no branch");
+  }
+  const judgeTexts = (
+    about: "told" | "sent",
+    globs: Readonly<Record<string, string>>,
+    textsTo: (place: string) => string[],
+  ): void => {
+    for (const [place, glob] of Object.entries(globs)) {
+      const texts = textsTo(place);
+      const isSo = texts.some((text) => matchesGlob(glob, text));
+      check(about, isSo, `${place}: ${glob}`, `${place}: ${texts.join("; ") || "nothing"}`);
+    }
+  };
+  judgeTexts("told", told, (person) =>
+    log.flatMap(({ event }) =>
+      event.event === "notified" && event.person === person ? [event.text] : [],
+    ),
+  );
+  judgeTexts("sent", sent, (place) =>
+    log.flatMap(({ event }) => (event.event === "sent" && event.to === place ? [event.text] : [])),
+  );
+  for (const { line, clock, within } of lines) {
+    const isTime = (time: string): boolean =>
+      clock === undefined || Math.abs(secondsOf(time) - clock) <= within;
+    const alike = log.filter(({ event }) => matchesGlob(line, printEvent(event)));
+    const isThere = alike.some(({ time }) => isTime(time));
+    const shown = alike.length > 0 ? alike : log.slice(-6);
+    const actual = shown.map(({ time, event }) => `${time.slice(11)} ${printEvent(event)}`);
+    const at = clock === undefined ? "" : `${printClock(clock)} `;
+    check("log", isThere, at + line, actual.join("; ") || "nothing happened");
+  }
+}
+
+/** Seconds since the day began. */
+function secondsOf(time: string): number {
+  const [hours = 0, minutes = 0, seconds = 0] = time.slice(11).split(":").map(Number);
+  return hours * 3600 + minutes * 60 + seconds;
+}
+
+/** Looks at the log for a moment at which what must never hold did. */
+export function judgeNever(never: Conditions, home: Home, check: Check): void {
+  const states = new Map<string, Record<string, Value>>();
+  const isBroken = (device: string): boolean =>
+    Object.entries(never.get(device) ?? {}).some(([property, condition]) => {
+      const value = states.get(device)?.[property] ?? home.state(device)[property];
+      return value !== undefined && holds(condition, value);
+    });
+  let isTold = false;
+  const tell = (device: string, time: string): void => {
+    const expected = Object.entries(never.get(device) ?? {})
+      .map(([property, condition]) => `never ${device} ${property}: ${printCondition(condition)}`)
+      .join(", ");
+    isTold = true;
+    check("never", false, expected, `it was so at ${time}`);
+  };
+  for (const { time, event } of home.log()) {
+    if (event.event !== "changed" || !never.has(event.device)) continue;
+    states.set(event.device, { ...states.get(event.device), [event.property]: event.to });
+    if (isBroken(event.device)) tell(event.device, time);
+  }
+  for (const device of never.keys()) {
+    if (!isTold && isBroken(device)) tell(device, home.time());
+  }
+}

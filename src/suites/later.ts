@@ -1,0 +1,97 @@
+import { printWhen } from "../hearing/describe.ts";
+import type { Heard } from "../hearing/outcome.ts";
+import type { Deed } from "../home/scene.ts";
+import type { Home } from "../home/simulate.ts";
+import type { State } from "../phrasebook/property.ts";
+import { doneBy, isDone, printDone, printExpected } from "./effect.ts";
+import type { CommandExpectation, Expectation } from "./expectation.ts";
+import { type Check, effectsExpected } from "./judge.ts";
+
+/** Something that is to be done or undone later, which is judged once its time has come. */
+export interface Later {
+  /** Seconds since the home began. */
+  due: number;
+  judge: () => void;
+}
+
+/**
+ * What an utterance with a when has still to come to: each effect at its time, nothing else, and
+ * what is to last a while back again after it.
+ *
+ * @param before States as they were before it was said.
+ */
+export function expectLater(
+  expect: Expectation,
+  heard: Heard,
+  { home, before }: { home: Home; before: (device: string) => State },
+  check: Check,
+): Later[] {
+  const effects = effectsExpected(expect);
+  if (heard.outcome !== "act" || !effects.some(({ when }) => when)) return [];
+  const now = home.elapsed();
+  const mine = (): readonly Deed[] => home.deeds().filter(({ cause }) => cause.heard === heard);
+  const begun = effects.map((effect) => {
+    const { when = {} } = effect;
+    const start = when.in ?? (when.at === undefined ? 0 : home.secondsUntil(when.at));
+    const until = when.until === undefined ? undefined : home.secondsUntil(when.until);
+    const end = when.for === undefined ? until : start + when.for;
+    return { effect, start: now + start, ...(end === undefined ? {} : { end: now + end }) };
+  });
+  const lasting = begun.flatMap(({ effect, end }) => (end === undefined ? [] : [{ effect, end }]));
+  const last = Math.max(...begun.map(({ start }) => start));
+  const isNear = (deed: Deed, instant: number): boolean => Math.abs(deed.elapsed - instant) < 1;
+  const isBack = (deed: Deed): boolean => lasting.some(({ end }) => isNear(deed, end));
+  return [
+    ...begun.map(({ effect, start }): Later => {
+      const judge = (): void => {
+        const done = doneBy(mine().filter((deed) => isNear(deed, start)));
+        const isSo = isDone([effect], done, false);
+        check("effect", isSo, printExpected([effect]), printDone(done, [effect]));
+      };
+      return { due: start, judge };
+    }),
+    {
+      due: last,
+      judge: () => {
+        const done = doneBy(mine().filter((deed) => !isBack(deed)));
+        const isSo = isDone(effects, done, expect.also === undefined);
+        check("effect", isSo, printExpected(effects, expect.also), printDone(done, effects));
+      },
+    },
+    ...lasting.map(({ effect, end }): Later => {
+      return {
+        due: end,
+        judge: () => {
+          judgeBack(
+            effect,
+            mine().filter((deed) => isNear(deed, end)),
+            before,
+            check,
+          );
+        },
+      };
+    }),
+  ];
+}
+
+/** What lasts a while ends as it was before. */
+function judgeBack(
+  { set = new Map(), when = {} }: CommandExpectation,
+  deeds: readonly Deed[],
+  before: (device: string) => State,
+  check: Check,
+): void {
+  for (const [device, properties] of set) {
+    for (const property of Object.keys(properties)) {
+      const wanted = before(device)[property];
+      const value = deeds.find(({ effect }) => effect.device === device)?.values[property];
+      const what = `${device} ${property} ${printWhen(when)}, and then`;
+      check(
+        "effect",
+        value === wanted,
+        `${what} ${wanted ?? ""}`,
+        `${what} ${value ?? "the same"}`,
+      );
+    }
+  }
+}
