@@ -4,12 +4,17 @@ import { checkPhrasebook } from "../survey/check.ts";
 import { readDays } from "../suites/day.ts";
 import { readSuites } from "../suites/suite.ts";
 import { exit } from "./exit.ts";
-import { loadBook } from "./load.ts";
+import { type BookOptions, loadBook } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 
+export interface CheckOptions extends BookOptions {
+  json?: boolean;
+}
+
 /** `calm-phrase check`: everything that is wrong with a phrasebook, its suites and its days. */
-export async function check(folder: string, { json }: { json?: boolean }): Promise<number> {
-  const book = await loadBook(folder);
+export async function check(folder: string, options: CheckOptions): Promise<number> {
+  const { json } = options;
+  const book = await loadBook(folder, options);
   const all = [
     ...book.problems,
     ...checkPhrasebook(book),

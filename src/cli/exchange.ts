@@ -1,7 +1,6 @@
 import { WrongUse } from "../source/wrong-use.ts";
 import { mkdir, readFile, readdir, stat, writeFile } from "node:fs/promises";
-import { extname, join } from "node:path";
-import { dump } from "js-yaml";
+import { dirname, extname, join } from "node:path";
 import type { Book } from "../home/book.ts";
 import { grammarOf } from "../exchange/home-grammar.ts";
 import { definitionFromGrammar } from "../exchange/grammar-definition.ts";
@@ -9,16 +8,22 @@ import { printJsgf } from "../exchange/jsgf.ts";
 import { parseSrgsXml, printSrgsXml } from "../exchange/srgs.ts";
 import { matchLanguage } from "../language/packs.ts";
 import { parseGrammar, printGrammar } from "../pattern/grammar.ts";
+import { mergeSections, printYaml } from "../exchange/merge.ts";
+import { readText } from "../node/text.ts";
 import { devicesFromCsv, devicesToCsv } from "../exchange/csv.ts";
 import { definitionOf } from "../exchange/definition.ts";
 import type { Taken } from "../exchange/taken.ts";
 import { devicesFromThings, thingFromDevice } from "../exchange/things.ts";
 import { exit } from "./exit.ts";
-import { loadBook } from "./load.ts";
-import { print, printJson } from "./output.ts";
+import { type BookOptions, loadBook } from "./load.ts";
+import { complain, printData, printJson } from "./output.ts";
 
 export interface ImportOptions {
   to?: string;
+  /** Writes over a file that is there. */
+  force?: boolean;
+  /** Adds to a file that is there. */
+  merge?: boolean;
   json?: boolean;
   language?: string;
 }
@@ -30,39 +35,70 @@ export async function importFile(path: string, options: ImportOptions): Promise<
   if (options.json) {
     printJson({ version: 1, devices, skipped });
   } else {
-    await writeYaml({ devices }, options.to);
+    await writeYaml({ devices }, options);
     const count = `${Object.keys(devices).length} devices taken, ${skipped.length} parts left out`;
-    process.stderr.write(`${count}\n`);
-    for (const { where, reason } of skipped) process.stderr.write(`  ${where}  ${reason}\n`);
+    complain(count);
+    for (const { where, reason } of skipped) complain(`  ${where}  ${reason}`);
   }
   return skipped.length > 0 ? exit.failed : exit.fine;
 }
 
-async function importGrammar(path: string, { to, json }: ImportOptions): Promise<number> {
-  let text: string;
-  try {
-    text = await readFile(path, "utf8");
-  } catch {
-    throw new WrongUse(`there is no file "${path}"`);
-  }
+async function importGrammar(path: string, options: ImportOptions): Promise<number> {
+  const text = await textOf(path);
   const parsed = text.trimStart().startsWith("<") ? parseSrgsXml(text) : parseGrammar(text);
   if (!parsed.ok) {
     const { error } = parsed;
     const line = "offset" in error ? text.slice(0, error.offset).split("\n").length : error.line;
     const where = line === undefined ? path : `${path}:${line}`;
-    process.stderr.write(`${where}  ${error.message}\n  ${error.fix}\n`);
+    complain(`${where}  ${error.message}\n  ${error.fix}`);
     return exit.failed;
   }
   const definition = definitionFromGrammar(parsed.grammar);
-  if (json) printJson({ version: 1, ...definition });
-  else await writeYaml(definition, to);
+  if (options.json) printJson({ version: 1, ...definition });
+  else await writeYaml({ ...definition }, options);
   return exit.fine;
 }
 
-async function writeYaml(content: object, to: string | undefined): Promise<void> {
-  const yaml = dump(content, { lineWidth: 100, noRefs: true });
-  if (to === undefined) print(yaml.trimEnd());
-  else await writeFile(to, yaml);
+/** Writes what was taken; a file that is there is neither lost nor changed unless that is said. */
+async function writeYaml(
+  content: Readonly<Record<string, unknown>>,
+  { to, force = false, merge = false }: ImportOptions,
+): Promise<void> {
+  if (force && merge) throw new WrongUse("write --force or --merge, not both");
+  if (to === undefined) {
+    printData(printYaml(content).trimEnd());
+    return;
+  }
+  const before = await existing(to);
+  if (before === undefined || force) {
+    await writeText(printYaml(content), to);
+    return;
+  }
+  if (!merge) {
+    const fix = "write --merge to add to it, or --force to write over it";
+    throw new WrongUse(`"${to}" is there already: ${fix}`);
+  }
+  const merged = mergeSections(before, content);
+  if (!merged.ok) throw new WrongUse(`"${to}" cannot be added to: ${merged.reason}`);
+  await writeText(merged.text, to);
+  for (const kept of merged.kept) complain(`  ${kept}  is in ${to} already, and stays as it is`);
+}
+
+/** The text of a file; undefined when there is none. */
+async function existing(path: string): Promise<string | undefined> {
+  try {
+    await stat(path);
+  } catch {
+    return undefined;
+  }
+  return textOf(path);
+}
+
+/** The text of a file that somebody names. */
+async function textOf(path: string): Promise<string> {
+  const read = await readText(path, path);
+  if (read.ok) return read.text;
+  throw new WrongUse(`${path}: ${read.finding.message}; ${read.finding.fix ?? ""}`);
 }
 
 async function take(path: string, language: string | undefined): Promise<Taken> {
@@ -86,7 +122,7 @@ async function take(path: string, language: string | undefined): Promise<Taken> 
   for (const name of files) {
     const file = name === "" ? path : join(path, name);
     try {
-      const content = JSON.parse(await readFile(file, "utf8")) as unknown;
+      const content = JSON.parse(await textOf(file)) as unknown;
       // A file may hold one thing or a list of them.
       for (const thing of [content].flat()) things.push({ file, thing });
     } catch (error) {
@@ -98,7 +134,7 @@ async function take(path: string, language: string | undefined): Promise<Taken> 
   return { devices: taken.devices, skipped: [...broken, ...taken.skipped] };
 }
 
-export interface ExportOptions {
+export interface ExportOptions extends BookOptions {
   as: string;
   to?: string;
   language?: string;
@@ -112,7 +148,7 @@ export async function exportHome(folder: string, options: ExportOptions): Promis
   if (!formats.includes(as)) {
     throw new WrongUse(`"${as}" is no format: write --as with one of ${formats.join(", ")}`);
   }
-  const book = await loadBook(folder);
+  const book = await loadBook(folder, options);
   if (as !== "csv" && as !== "td") return exportGrammar(book, options);
   const devices = Object.fromEntries(
     [...book.devices].map(([id, device]) => [
@@ -151,7 +187,7 @@ async function exportGrammar(book: Book, { as, to, language }: ExportOptions): P
     await writeText(text, to);
     if (withoutFreeWords.length > 0) {
       const rules = withoutFreeWords.map((name) => `<${name}>`).join(", ");
-      process.stderr.write(`JSGF has no free words: phrases with them are left out of ${rules}\n`);
+      complain(`JSGF has no free words: phrases with them are left out of ${rules}`);
     }
     return exit.fine;
   }
@@ -160,6 +196,10 @@ async function exportGrammar(book: Book, { as, to, language }: ExportOptions): P
 }
 
 async function writeText(text: string, to: string | undefined): Promise<void> {
-  if (to === undefined) print(text.trimEnd());
-  else await writeFile(to, text);
+  if (to === undefined) {
+    printData(text.trimEnd());
+    return;
+  }
+  await mkdir(dirname(to), { recursive: true });
+  await writeFile(to, text);
 }

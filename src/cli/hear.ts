@@ -3,10 +3,10 @@ import type { Book } from "../home/book.ts";
 import { printHeard } from "../reports/heard.ts";
 import { parseLocal } from "../time/local.ts";
 import { exit, isDone } from "./exit.ts";
-import { loadBook, mentionErrors } from "./load.ts";
+import { type BookOptions, loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 
-export interface HearOptions {
+export interface HearOptions extends BookOptions {
   in: string;
   at?: string;
   language?: string;
@@ -16,7 +16,7 @@ export interface HearOptions {
 
 /** `calm-phrase hear`: one phrase explained, or a prompt where the home keeps its state. */
 export async function hear(phrase: string | undefined, options: HearOptions): Promise<number> {
-  const book = await loadBook(options.in);
+  const book = await loadBook(options.in, options);
   const context = hearContext(book, options);
   mentionErrors(book);
   if (phrase === undefined) {

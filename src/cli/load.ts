@@ -1,27 +1,50 @@
 import { WrongUse } from "../source/wrong-use.ts";
-import type { Book } from "../home/book.ts";
-import { openPhrasebook, phrasebookFiles } from "../node/open.ts";
+import { type Book, readPhrasebook } from "../home/book.ts";
+import { readFolder } from "../node/open.ts";
 import { countFindings } from "../reports/findings.ts";
+import { printPosition } from "../source/position.ts";
+import { complain } from "./output.ts";
+
+/** Options of every command that opens a phrasebook. */
+export interface BookOptions {
+  /** Folders beside it that may be read. */
+  allow?: string[];
+}
 
 /** Opens the phrasebook that a command is about. */
-export async function loadBook(folder: string): Promise<Book> {
-  let files: string[];
-  try {
-    files = await phrasebookFiles(folder);
-  } catch {
-    throw new WrongUse(`there is no folder or file "${folder}"`);
-  }
-  if (files.length === 0) {
+export async function loadBook(folder: string, { allow = [] }: BookOptions): Promise<Book> {
+  const { sources, findings } = await readFolder(folder, allow);
+  if (sources.length + findings.length === 0) {
     throw new WrongUse(
       `there is no phrasebook in "${folder}": name another folder with --in, or begin one with calm-phrase new`,
     );
   }
-  return openPhrasebook(folder);
+  return readPhrasebook(sources, findings);
 }
 
 /** Says that a phrasebook has errors, where the command goes on regardless. */
 export function mentionErrors(book: Book): void {
   const errors = book.problems.filter(({ severity }) => severity === "error");
   if (errors.length === 0) return;
-  process.stderr.write(`The phrasebook has ${countFindings(errors)}: see calm-phrase check\n\n`);
+  complain(`The phrasebook has ${countFindings(errors)}: see calm-phrase check`);
+  for (const line of describeDoubts(book)) complain(line);
+  complain("");
+}
+
+/** Devices that are listed for one mistake. */
+const mostListed = 5;
+
+/** What voice is barred from because of mistakes in guards, a line for each mistake. */
+function describeDoubts({ devices }: Book): string[] {
+  const byPlace = new Map<string, string[]>();
+  for (const { id, doubt } of devices.values()) {
+    if (!doubt) continue;
+    const place = printPosition(doubt);
+    byPlace.set(place, [...(byPlace.get(place) ?? []), id]);
+  }
+  return [...byPlace].map(([place, ids]) => {
+    const more = ids.length > mostListed ? ` and ${ids.length - mostListed} more` : "";
+    const names = ids.slice(0, mostListed).join(", ") + more;
+    return `A guard may be meant at ${place}: until that is mended, voice is barred from ${names}`;
+  });
 }

@@ -1,18 +1,27 @@
 #!/usr/bin/env node
+import { complain } from "./output.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { Command, CommanderError } from "commander";
 import { exit } from "./exit.ts";
-import type { ExportOptions } from "./exchange.ts";
+import type { ExportOptions, ImportOptions } from "./exchange.ts";
+import type { CheckOptions } from "./check.ts";
 import type { HearOptions } from "./hear.ts";
 import type { SayableOptions } from "./sayable.ts";
 import type { TestOptions } from "./test.ts";
 import type { DayOptions, RunOptions } from "./timeline.ts";
+
+const allowed = "folders beside it that its uses may read, such as ../house-style";
 
 /** Each command is loaded when it is called, so that none waits for another's packages. */
 function createProgram(done: (code: number) => void): Command {
   const program = new Command("calm-phrase")
     .description("Voice control for homes, written as plain files and proved in text.")
     .exitOverride()
+    .configureOutput({
+      writeErr: (text) => {
+        complain(text.trimEnd());
+      },
+    })
     .showHelpAfterError("See --help for what can be written.")
     .configureHelp({ helpWidth: 100 });
 
@@ -31,9 +40,10 @@ function createProgram(done: (code: number) => void): Command {
     .command("check")
     .description("find everything that is wrong with a phrasebook and its suites")
     .argument("[folder]", "folder or file of the phrasebook", ".")
+    .option("--allow <folder...>", allowed)
     .option("--json", "print the findings as JSON")
     .addHelpText("after", "\nExamples:\n  calm-phrase check\n  calm-phrase check homes/mill --json")
-    .action(async (folder: string, options: { json?: boolean }) => {
+    .action(async (folder: string, options: CheckOptions) => {
       const { check } = await import("./check.ts");
       done(await check(folder, options));
     });
@@ -46,6 +56,7 @@ function createProgram(done: (code: number) => void): Command {
     .option("--at <voicepoint>", "where it is heard")
     .option("--language <tag>", "language that it is said in, such as de")
     .option("--time <time>", "local time there, such as 2026-03-02T18:05")
+    .option("--allow <folder...>", allowed)
     .option("--json", "print the outcome and the why as JSON")
     .addHelpText(
       "after",
@@ -65,6 +76,7 @@ Examples:
     .description("run the suites of a phrasebook")
     .argument("[folder]", "folder of the phrasebook", ".")
     .option("--only <suite...>", "names of the suites to run")
+    .option("--allow <folder...>", allowed)
     .option("--json", "print the results as JSON")
     .addHelpText(
       "after",
@@ -80,6 +92,7 @@ Examples:
     .description("list what can be said to a home, and what voice may do")
     .argument("[folder]", "folder or file of the phrasebook", ".")
     .option("--language <tag>", "language of the list, such as de")
+    .option("--allow <folder...>", allowed)
     .option("--json", "print the list as JSON")
     .addHelpText("after", "\nExamples:\n  calm-phrase sayable\n  calm-phrase sayable --language de")
     .action(async (folder: string, options: SayableOptions) => {
@@ -98,6 +111,7 @@ Examples:
     .option("--fault <fault...>", "devices that misbehave, such as kiln-light=offline")
     .option("--slot <value...>", "values for its slots, such as length=30m")
     .option("--dry", "print what it would do and ask, and do nothing")
+    .option("--allow <folder...>", allowed)
     .option("--json", "print what happened as JSON")
     .addHelpText(
       "after",
@@ -114,6 +128,7 @@ Examples:
     .argument("[date]", "the day, such as 2026-03-02")
     .option("--in <folder>", "folder or file of the phrasebook", ".")
     .option("--script <day>", "a *.day.yaml of the phrasebook: what people do and sensors measure")
+    .option("--allow <folder...>", allowed)
     .option("--json", "print what happened as JSON")
     .addHelpText(
       "after",
@@ -132,13 +147,15 @@ Examples:
       "a .csv table, a .json Thing Description or a folder of these, or a .abnf or .xml grammar",
     )
     .option("--to <file>", "YAML file to write; printed when left out")
+    .option("--merge", "add to that file, changing nothing that stands there")
+    .option("--force", "write over that file")
     .option("--language <tag>", "language of the names in a table that say none")
     .option("--json", "print devices and what was left out as JSON")
     .addHelpText(
       "after",
       "\nExamples:\n  calm-phrase import devices.csv --to home/devices.yaml\n  calm-phrase import things/",
     )
-    .action(async (path: string, options: { to?: string; json?: boolean; language?: string }) => {
+    .action(async (path: string, options: ImportOptions) => {
       const { importFile } = await import("./exchange.ts");
       done(await importFile(path, options));
     });
@@ -150,6 +167,7 @@ Examples:
     )
     .argument("[folder]", "folder or file of the phrasebook", ".")
     .requiredOption("--as <format>", "csv, td, srgs, srgs-xml or jsgf")
+    .option("--allow <folder...>", allowed)
     .option("--to <path>", "file (a folder for td) to write; printed when left out")
     .option("--language <tag>", "language of a grammar, such as de; the first one when left out")
     .addHelpText(
@@ -189,8 +207,10 @@ async function main(): Promise<number> {
     return code;
   } catch (error) {
     if (error instanceof CommanderError) return error.exitCode === 0 ? exit.fine : exit.wrongUse;
-    if (!(error instanceof WrongUse)) throw error;
-    process.stderr.write(`calm-phrase: ${error.message}\n`);
+    // What the system does not allow is told as it says so, in one line.
+    const isTold = error instanceof WrongUse || (error instanceof Error && "syscall" in error);
+    if (!isTold) throw error;
+    complain(`calm-phrase: ${error.message}`);
     return exit.wrongUse;
   }
 }

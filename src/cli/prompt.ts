@@ -8,7 +8,7 @@ import type { Paint } from "../reports/paint.ts";
 import { printTimeline } from "../reports/timeline.ts";
 import { parseDuration } from "../time/duration.ts";
 import { exit, isDone } from "./exit.ts";
-import { paintFor, print } from "./output.ts";
+import { paintFor, print, printJsonLine } from "./output.ts";
 
 /** A conversation at the prompt, line by line, in one simulated home. */
 export async function converse(
@@ -48,7 +48,7 @@ export async function converse(
         const { heard, outcome, reply, performed } = turn;
         const { changes } = performed;
         const { about, why } = heard;
-        print(JSON.stringify({ ...heard, outcome, reply, about, why, changes }));
+        printJsonLine({ ...heard, outcome, reply, about, why, changes });
       } else print(`${printTurn(shown, turn, paint)}\n`);
     }
     if (isTerminal) lines.prompt();
@@ -72,7 +72,7 @@ async function pass(
   const before = home.log().length;
   await home.wait(duration);
   const passed = home.log().slice(before);
-  if (isJson) print(JSON.stringify({ time: home.time(), log: passed }));
+  if (isJson) printJsonLine({ time: home.time(), log: passed });
   else {
     print(`${paint.quiet(`it is ${home.time().slice(0, 16).replace("T", " ")}`)}\n`);
     if (passed.length > 0) print(`${printTimeline(book.name, passed, paint)}\n`);

@@ -2,17 +2,18 @@ import { WrongUse } from "../source/wrong-use.ts";
 import { printSayable } from "../reports/sayable.ts";
 import { listSayable } from "../survey/sayable.ts";
 import { exit } from "./exit.ts";
-import { loadBook, mentionErrors } from "./load.ts";
+import { type BookOptions, loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 
-export interface SayableOptions {
+export interface SayableOptions extends BookOptions {
   language?: string;
   json?: boolean;
 }
 
 /** `calm-phrase sayable`: what the people of a home can say, and what voice may do. */
-export async function sayable(folder: string, { language, json }: SayableOptions): Promise<number> {
-  const book = await loadBook(folder);
+export async function sayable(folder: string, options: SayableOptions): Promise<number> {
+  const { language, json } = options;
+  const book = await loadBook(folder, options);
   mentionErrors(book);
   const spoken = language ?? book.languages[0] ?? "en";
   const tag = book.languages.find((each) => each === spoken || each.split("-")[0] === spoken);

@@ -2,17 +2,18 @@ import { WrongUse } from "../source/wrong-use.ts";
 import { printResults } from "../reports/results.ts";
 import { runSuites } from "../suites/run.ts";
 import { exit } from "./exit.ts";
-import { loadBook, mentionErrors } from "./load.ts";
+import { type BookOptions, loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 
-export interface TestOptions {
+export interface TestOptions extends BookOptions {
   only?: string[];
   json?: boolean;
 }
 
 /** `calm-phrase test`: runs the suites of a phrasebook. */
-export async function test(folder: string, { only, json }: TestOptions): Promise<number> {
-  const book = await loadBook(folder);
+export async function test(folder: string, options: TestOptions): Promise<number> {
+  const { only, json } = options;
+  const book = await loadBook(folder, options);
   if (book.suiteSources.length === 0) {
     throw new WrongUse(`there is no suite in "${folder}": a suite is a file named *.suite.yaml`);
   }

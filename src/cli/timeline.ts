@@ -14,10 +14,10 @@ import { faultForm, parseFault } from "../suites/faults.ts";
 import { parseDuration } from "../time/duration.ts";
 import { parseLocal } from "../time/local.ts";
 import { exit } from "./exit.ts";
-import { loadBook, mentionErrors } from "./load.ts";
+import { type BookOptions, loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 
-export interface RunOptions {
+export interface RunOptions extends BookOptions {
   in: string;
   time?: string;
   for?: string;
@@ -30,7 +30,7 @@ export interface RunOptions {
 
 /** `calm-phrase run`: a routine on a simulated home, as a timeline. */
 export async function run(routine: string, options: RunOptions): Promise<number> {
-  const book = await loadBook(options.in);
+  const book = await loadBook(options.in, options);
   const found = book.routines.get(routine);
   if (!found) {
     const known = [...book.routines.keys()].join(", ");
@@ -113,7 +113,7 @@ function readFaults(book: Book, written: readonly string[]): Record<string, Faul
   return faults;
 }
 
-export interface DayOptions {
+export interface DayOptions extends BookOptions {
   in: string;
   script?: string;
   json?: boolean;
@@ -121,7 +121,7 @@ export interface DayOptions {
 
 /** `calm-phrase day`: everything that the triggers of a home do in one day. */
 export async function day(date: string | undefined, options: DayOptions): Promise<number> {
-  const book = await loadBook(options.in);
+  const book = await loadBook(options.in, options);
   mentionErrors(book);
   const { days, problems } = readDays(book);
   const script = options.script === undefined ? undefined : findDay(days, options.script);

@@ -1,5 +1,6 @@
 import { type VoiceAccess, isStricter } from "../phrasebook/kinds.ts";
 import type { Device } from "../phrasebook/model.ts";
+import { printPosition } from "../source/position.ts";
 import type { Effect, Skipped } from "./outcome.ts";
 
 /** What speech may do of what was asked. */
@@ -8,6 +9,17 @@ export interface Allowed {
   access: Exclude<VoiceAccess, "barred">;
   effects: Effect[];
   skipped: Skipped[];
+}
+
+/** Whether speech may know of a device at all: what it is barred from does not exist for it. */
+export function isKnown({ voice }: Device): boolean {
+  return voice !== "barred";
+}
+
+/** Why speech is barred from a device; for tools alone. */
+export function whyBarred({ id, doubt }: Device): string {
+  const until = doubt ? ` until ${printPosition(doubt)} is mended` : "";
+  return `voice is barred from ${id}${until}`;
 }
 
 /**
@@ -22,8 +34,9 @@ export function guard(
   const accessOf = (effect: Effect): VoiceAccess => accessTo(devices.get(effect.device), effect);
   const skipped: Skipped[] = [];
   const reachable = effects.filter((effect) => {
-    if (accessOf(effect) !== "barred") return true;
-    skipped.push({ device: effect.device, reason: `voice is barred from ${effect.device}` });
+    const device = devices.get(effect.device);
+    if (!device || isKnown(device)) return true;
+    skipped.push({ device: effect.device, reason: whyBarred(device) });
     return false;
   });
   const isBulk = ({ device: id }: Effect): boolean => {

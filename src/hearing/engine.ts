@@ -26,6 +26,7 @@ import type {
   SpokenPattern,
 } from "../phrasebook/model.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
+import { isKnown } from "./access.ts";
 import { createClockReader } from "./clock.ts";
 import { createDateReader } from "./dates.ts";
 import { createDurationReader } from "./durations.ts";
@@ -86,6 +87,7 @@ export function createEngine(book: Phrasebook, language: string): Engine {
     recogniseChoice(values, language, lexicon, fragment),
   );
 
+  const abilities = abilitiesOf(book);
   const rules: { intent: Intent; pattern: SpokenPattern; plan: Plan }[] = [];
   const compiled: Rule[] = [];
   for (const intent of book.intents.values()) {
@@ -96,8 +98,11 @@ export function createEngine(book: Phrasebook, language: string): Engine {
       return { refer: "slot", symbol: slotTypes.symbolOf(intent, slot) };
     };
     const plan = planIntent(intent);
+    const isAble = canBeDone(plan, abilities);
     for (const pattern of intent.patterns) {
       if (pattern.language !== language) continue;
+      // What nothing that speech knows of can do is not understood at all.
+      if (pattern.origin === "vocabulary" && !isAble) continue;
       rules.push({ intent, pattern, plan });
       compiled.push({ tree: pattern.tree, refer });
     }
@@ -167,6 +172,25 @@ export function createEngine(book: Phrasebook, language: string): Engine {
     starts,
     ends,
   };
+}
+
+/** The properties and actions of all devices that speech knows of. */
+function abilitiesOf({ devices }: Phrasebook): ReadonlySet<string> {
+  const abilities = new Set<string>();
+  for (const device of devices.values()) {
+    if (!isKnown(device)) continue;
+    for (const name of device.properties.keys()) abilities.add(name);
+    for (const action of device.actions) abilities.add(`${action}()`);
+  }
+  return abilities;
+}
+
+function canBeDone({ asked }: Plan, abilities: ReadonlySet<string>): boolean {
+  return [...asked.values()].every(
+    ({ properties, actions }) =>
+      properties.every((name) => abilities.has(name)) &&
+      actions.every((action) => abilities.has(`${action}()`)),
+  );
 }
 
 function fragmentsIn(book: Phrasebook, language: string) {

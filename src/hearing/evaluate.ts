@@ -3,6 +3,7 @@ import type { Utterance } from "../automaton/utterance.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
 import type {
   ComputedSteps,
+  Device,
   Intent,
   Order,
   Phrasebook,
@@ -12,7 +13,8 @@ import type {
   TellStep,
 } from "../phrasebook/model.ts";
 import { slotDefault } from "../phrasebook/slots.ts";
-import { guard } from "./access.ts";
+import { guard, isSafeEffect, whyBarred } from "./access.ts";
+import { takeAlong } from "./bulk.ts";
 import type { Engine } from "./engine.ts";
 import { narrow, placeOf } from "./expression.ts";
 import { type Filling, fillingsOf, nameWords } from "./fillings.ts";
@@ -197,8 +199,61 @@ function understand(
     const leans = reading.target.target === "it" || reading.target.target === "there";
     slots[slot.name] = { value: resolved.value, words, ...(leans ? { leans } : {}) };
   }
+  const stays = leaveBehind(intent, plan, slots, targets, speaker);
+  if (stays) return stays;
   const meaning = mean(book, intent, plan, slots, targets, speaker);
   return meaning.result === "missing" ? { ...meaning, slots } : meaning;
+}
+
+/** Takes out of targets what goes along with no command to many; refuses where nothing is left. */
+function leaveBehind(
+  intent: Intent,
+  plan: Plan,
+  slots: Record<string, SlotValue>,
+  targets: Map<string, Devices>,
+  { context }: Speaker,
+): Refusal | undefined {
+  // To ask about something changes nothing.
+  if (plan.tells.length > 0 && plan.orders.length === 0) return undefined;
+  for (const [name, target] of targets) {
+    const orders = plan.orders.filter(
+      (each) => each.target.refer === "slot" && each.target.slot === name,
+    );
+    const left = takeAlong(target, context.state, (device) =>
+      intent.compute
+        ? false
+        : orders.length > 0 && orders.every((order) => isSafer(device, order, slots)),
+    );
+    if (left === target) continue;
+    const [first] = target.devices;
+    if (left.devices.length === 0 && first) {
+      const reason = `${first.id} has to be named itself`;
+      return { result: "unfit", reason, because: { because: "alone", device: first.id } };
+    }
+    targets.set(name, left);
+    const before = slots[name];
+    if (before) slots[name] = { ...before, value: left.value };
+  }
+  return undefined;
+}
+
+/** Whether an order leaves a device in a state that is safe whatever guards it. */
+function isSafer(
+  device: Device,
+  order: Order,
+  slots: Readonly<Record<string, SlotValue>>,
+): boolean {
+  const { id } = device;
+  if (order.order === "call") return isSafeEffect(device, { device: id, call: order.action });
+  if (order.order !== "set") return false;
+  const value =
+    order.value.refer === "value"
+      ? order.value.value
+      : order.value.refer === "slot"
+        ? slots[order.value.slot]?.value
+        : undefined;
+  if (value === undefined) return false;
+  return isSafeEffect(device, { device: id, set: { [order.property]: value } });
 }
 
 function mean(
@@ -244,7 +299,9 @@ function computed(
     return [name, target ? target.devices.map(({ id }) => id) : value] as const;
   });
   const result = compute({ ...context, slots: Object.fromEntries(values) });
-  if (!result.ok) return { result: "refuse", reason: result.problem };
+  if (!result.ok) {
+    return { result: "refuse", reason: result.problem, because: { because: "broken" } };
+  }
   const { orders, tells, program } = planSteps(result.steps);
   if (program || intent.routine) {
     const meaning = run(book, intent, result.steps, slots, targets, context);
@@ -270,13 +327,13 @@ function readable(
 /** Steps that the home runs: what speech needs to set them off. */
 function run(
   book: Phrasebook,
-  { id, routine, reply }: Intent,
+  { id, routine, reply, failed }: Intent,
   steps: readonly Step[],
   slots: Readonly<Record<string, SlotValue>>,
   targets: ReadonlyMap<string, Devices>,
   context: Speaker["context"],
 ): Done | { result: "absent"; reason: string } {
-  const { access, device } = programAccess(
+  const { access, device, barred } = programAccess(
     book,
     steps,
     slots,
@@ -287,12 +344,17 @@ function run(
   if (access === "barred") {
     return { result: "absent", reason: `voice is barred from ${device ?? "it"}` };
   }
-  const skipped = [...targets.values()].flatMap((target) => target.skipped);
-  // Steps that run one routine and nothing else are that routine, with its own reply and condition.
-  const runs = reply.size > 0 ? undefined : onlyRoutine(steps, slots);
+  const skipped = [
+    ...[...targets.values()].flatMap((target) => target.skipped),
+    ...barred.map((each): Skipped => ({ device: each.id, reason: whyBarred(each) })),
+  ];
+  // An intent that runs one routine and says nothing of its own is that routine; a routine is itself.
+  const isOwn = routine !== undefined || reply.size > 0 || failed.size > 0;
+  const runs = isOwn ? undefined : onlyRoutine(steps, slots);
   return { result: "do", runs: runs ?? id, slots, targets, effects: [], skipped, access };
 }
 
+/** The routine that steps of an intent run and nothing else. */
 function onlyRoutine(
   [only, more]: readonly Step[],
   slots: Readonly<Record<string, SlotValue>>,

@@ -6,6 +6,7 @@ import { splitWords } from "../language/words.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { type Trie, createTrie } from "../lexicon/trie.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
+import { isKnown } from "./access.ts";
 import type { Holder, Names } from "./names.ts";
 
 /** What words name, before it is known what that comes to in the home. */
@@ -263,7 +264,7 @@ function connectiveTrie({ targets, language }: LanguagePack, lexicon: Lexicon): 
 
 function nounTrie(book: Phrasebook, pack: LanguagePack, lexicon: Lexicon): Trie<Noun> {
   const trie = createTrie<Noun>();
-  const used = new Set([...book.devices.values()].map(({ kind }) => kind));
+  const used = new Set([...book.devices.values()].filter(isKnown).map(({ kind }) => kind));
   for (const [kind, { one, many }] of Object.entries(pack.kinds)) {
     if (!used.has(kind)) continue;
     insert(trie, one, { kind, many: false }, pack.language, lexicon);

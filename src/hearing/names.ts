@@ -1,6 +1,7 @@
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { type Trie, createTrie } from "../lexicon/trie.ts";
 import type { Name, Nameable, Phrasebook } from "../phrasebook/model.ts";
+import { isKnown } from "./access.ts";
 
 /** Something under one of its names. */
 export interface Holder {
@@ -28,6 +29,7 @@ export function gatherNames(
   const holders: Holder[] = [];
   for (const map of [book.devices, book.groups, book.rooms, book.zones]) {
     for (const entity of map.values()) {
+      if (!isSpeakable(book, entity)) continue;
       for (const name of spokenNames(entity, language, book.languages[0] ?? language)) {
         const holder = { entity, name };
         holders.push(holder);
@@ -40,6 +42,13 @@ export function gatherNames(
     }
   }
   return { trie, holders };
+}
+
+/** What voice is barred from has no name for it, and neither has a group of nothing else. */
+function isSpeakable({ devices }: Phrasebook, entity: Nameable): boolean {
+  if (entity.type === "device") return isKnown(entity);
+  if (entity.type !== "group" || entity.devices.length === 0) return true;
+  return entity.devices.some((id) => devices.get(id)?.voice !== "barred");
 }
 
 /** What something is called in a language. */

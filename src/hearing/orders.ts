@@ -7,7 +7,7 @@ import type {
 } from "../phrasebook/model.ts";
 import { type Value, checkValue, explainValueProblem } from "../phrasebook/property.ts";
 import type { Because, Effect, Skipped, SlotValue } from "./outcome.ts";
-import { type Devices, devicesOf } from "./targets.ts";
+import { type Devices, devicesNamed, devicesOf } from "./targets.ts";
 
 /** Why nothing is done: a value that cannot be, or something that has no such thing at all. */
 export type Refusal =
@@ -170,5 +170,8 @@ export function targetDevices(
     zone: book.zones,
   };
   const entity = maps[target.refer].get(target.id);
-  return entity ? devicesOf(book, entity) : [];
+  const devices = entity ? devicesOf(book, entity) : [];
+  if (!target.except) return devices;
+  const without = new Set(target.except.flatMap((id) => devicesNamed(book, id)));
+  return devices.filter((device) => !without.has(device));
 }

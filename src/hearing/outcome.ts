@@ -172,6 +172,10 @@ export type Because =
   /** A property of a device, or a slot, cannot have the value. */
   | { because: "value"; device?: string; property: string; problem: ValueProblem }
   | { because: "unable"; device: string }
+  /** No command to many takes it along. */
+  | { because: "alone"; device: string }
+  /** A function that computes steps failed; what with is for its developer. */
+  | { because: "broken" }
   /** "It" or "here" stands for nothing. */
   | { because: "nowhere" }
   | { because: "past"; time: string };
@@ -198,10 +202,20 @@ export interface Why {
   readings: readonly ReadingWhy[];
   /** For `unknown`: what comes nearest, best first. */
   nearest: readonly NearMiss[];
+  /** For `unknown`: what was named that voice is barred from; to be told by tools alone. */
+  barred: readonly Barred[];
   /** Set when there were more readings than are looked at. */
   cut: boolean;
   /** Steps of the search for readings, which are bounded whatever is said. */
   steps: number;
+}
+
+/** A device that speech does not know, though it was named. */
+export interface Barred {
+  device: string;
+  reason: string;
+  /** Where its name is written. */
+  at: Position;
 }
 
 /** What one word of the utterance was taken for. */

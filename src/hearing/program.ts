@@ -1,7 +1,7 @@
 import { type VoiceAccess, isStricter } from "../phrasebook/kinds.ts";
 import type { Device, Order, Phrasebook, Routine, Step } from "../phrasebook/model.ts";
 import type { StepInput } from "../phrasebook/schema.ts";
-import { accessTo } from "./access.ts";
+import { accessTo, isKnown } from "./access.ts";
 import { targetDevices } from "./orders.ts";
 import type { SlotValue } from "./outcome.ts";
 import type { Devices } from "./targets.ts";
@@ -11,6 +11,8 @@ export interface ProgramAccess {
   access: VoiceAccess;
   /** The device that asks for it. */
   device?: string;
+  /** Devices of groups and places that voice is barred from, and that are left out. */
+  barred: readonly Device[];
 }
 
 /**
@@ -25,7 +27,8 @@ export function programAccess(
   isTrusted: boolean,
   context: Omit<StepInput, "slots">,
 ): ProgramAccess {
-  let strictest: ProgramAccess = { access: "free" };
+  let strictest: Omit<ProgramAccess, "barred"> = { access: "free" };
+  const barred = new Set<Device>();
   const seen = new Set<string>();
   const weigh = (device: Device, order: Order): void => {
     const access = orderAccess(device, order);
@@ -36,7 +39,13 @@ export function programAccess(
       switch (step.step) {
         case "order":
           for (const order of step.orders) {
-            for (const device of targetDevices(book, order.target, targets)) weigh(device, order);
+            const devices = targetDevices(book, order.target, targets);
+            const isOne = order.target.refer === "device" || order.target.refer === "slot";
+            // A group or place is what of it speech knows, if it knows any.
+            const known = isOne ? devices : devices.filter(isKnown);
+            const reached = known.length > 0 ? known : devices;
+            for (const device of devices) if (!reached.includes(device)) barred.add(device);
+            for (const device of reached) weigh(device, order);
           }
           break;
         case "if":
@@ -63,7 +72,7 @@ export function programAccess(
     }
   };
   if (!isTrusted) visit(steps);
-  return strictest;
+  return { ...strictest, barred: [...barred] };
 }
 
 /** Steps as a function computes them now; the home holds what it computes later to what is granted. */

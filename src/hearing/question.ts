@@ -1,5 +1,6 @@
 import type { Device, TellStep } from "../phrasebook/model.ts";
 import { type StateTest, stateTests } from "../phrasebook/state-words.ts";
+import { isKnown } from "./access.ts";
 import type { Question, SlotValue } from "./outcome.ts";
 
 type Slots = Readonly<Record<string, Pick<SlotValue, "value" | "words">>>;
@@ -10,7 +11,7 @@ export function questionAbout(
   slots: Slots,
   all: readonly Device[],
 ): Question | undefined {
-  const devices = all.filter(({ voice }) => voice !== "barred").map(({ id }) => id);
+  const devices = all.filter(isKnown).map(({ id }) => id);
   if (devices.length === 0) return undefined;
   if (tell.form === "value") {
     return { form: "value", devices, property: propertiesRead(tell, slots)[0] ?? "" };

@@ -10,6 +10,7 @@ import { type StateWord, stateWords } from "../language/vocabulary.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import type { ChoiceValue, NamedColour, Phrasebook } from "../phrasebook/model.ts";
 import type { Value } from "../phrasebook/property.ts";
+import { isKnown } from "./access.ts";
 import type { ClockReading } from "./clock.ts";
 import type { DateReading } from "./dates.ts";
 import type { TargetExpression } from "./expression.ts";
@@ -153,7 +154,9 @@ export function recogniseValue(
   lexicon: Lexicon,
 ): Recognise {
   const values = new Set(
-    [...book.devices.values()].flatMap(({ properties }) => properties.get(property)?.enum ?? []),
+    [...book.devices.values()]
+      .filter(isKnown)
+      .flatMap(({ properties }) => properties.get(property)?.enum ?? []),
   );
   const phrases = [...values].flatMap((value) => {
     const said = pack.values[property]?.[value] ?? [value];

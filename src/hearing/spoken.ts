@@ -16,6 +16,8 @@ export interface Speech {
   pack: LanguagePack;
   language: string;
   states: NonNullable<HearContext["states"]>;
+  /** Whether it is read by somebody, and not said: what voice is barred from is spoken of as well. */
+  isForEyes?: true;
 }
 
 const nothing: Failed = new Set();
@@ -97,13 +99,21 @@ export function tellsFailures(reply: Reply | undefined): boolean {
   return reply?.text.includes("$failed") === true;
 }
 
+/** To speech, what it is barred from does not exist. */
+function spoken({ book }: Speech, { done, failed, skipped }: Results): Results {
+  const known = (ids: readonly string[]): string[] =>
+    ids.filter((id) => book.devices.get(id)?.voice !== "barred");
+  return { done: known(done), failed: known(failed), skipped: known(skipped) };
+}
+
 /** A reply that is true of what was done, with what was not done after it. */
 export function told(
   speech: Speech,
   reply: string,
-  { done, failed }: Results,
+  results: Results,
   left: readonly string[] = [],
 ): string {
+  const { done, failed } = spoken(speech, results);
   const { replies } = speech.pack;
   let whole = reply;
   if (failed.length > 0) {
@@ -138,13 +148,12 @@ export function speakReply(
   speech: Speech,
   { text, states }: Reply,
   slots: Readonly<Record<string, unknown>>,
-  { done, failed, skipped }: Results,
+  results: Results,
 ): string {
+  const { done, failed, skipped } = speech.isForEyes ? results : spoken(speech, results);
   const { book, pack, language } = speech;
   const variables: Record<string, unknown> = { ...slots };
-  // To speech, what it is barred from does not exist.
-  const known = skipped.filter((id) => book.devices.get(id)?.voice !== "barred");
-  for (const [name, ids] of Object.entries({ done, failed, skipped: known })) {
+  for (const [name, ids] of Object.entries({ done, failed, skipped })) {
     // Most replies speak of none of these, and lists of names take a while to write.
     if (!text.includes(`$${name}`)) continue;
     variables[name] ??= namesOf(speech, ids);
@@ -268,6 +277,10 @@ function spokenReason(
     switch (each.because) {
       case "unable":
         return say(refusals.unable, { name: nameOf(each.device) });
+      case "alone":
+        return say(refusals.alone, { name: nameOf(each.device) });
+      case "broken":
+        return "";
       case "nowhere":
         return refusals.nowhere;
       case "past":
@@ -283,6 +296,7 @@ function spokenReason(
       }
     }
   });
+  if (reasons.length > 0 && reasons.every((each) => each === "")) return "";
   if (reasons.length > 0) return [...new Set(reasons)].slice(0, mostReasons).join("; ");
   return say(refusals.other, { reason: withNames(book, reason, language) });
 }

@@ -1,6 +1,7 @@
 import type { Device, Nameable, Phrasebook, TargetSlot } from "../phrasebook/model.ts";
 import type { StepInput } from "../phrasebook/schema.ts";
 import type { LocalTime } from "../time/local.ts";
+import { isKnown, whyBarred } from "./access.ts";
 import type { PlaceExpression, TargetExpression } from "./expression.ts";
 import type { Holder } from "./names.ts";
 import type { Because, Skipped } from "./outcome.ts";
@@ -11,9 +12,7 @@ export type Resolved =
   /** Several things have the name and nothing decides between them. */
   | { result: "choices"; options: readonly Devices[] }
   /** Nothing that was named can do it. */
-  | { result: "unfit"; reason: string; because?: Because }
-  /** Voice is barred from all that was named: to speech, it does not exist. */
-  | { result: "absent"; reason: string };
+  | { result: "unfit"; reason: string; because?: Because };
 
 export interface Devices {
   result: "devices";
@@ -26,6 +25,10 @@ export interface Devices {
   devices: readonly Device[];
   /** Devices that were named only together with others. */
   bulk: ReadonlySet<Device>;
+  /** Those of them that no name of a group gathers, but "everything", a place or a kind. */
+  along: ReadonlySet<Device>;
+  /** Whether they were asked for by what they are. */
+  isByKind: boolean;
   skipped: readonly Skipped[];
 }
 
@@ -130,7 +133,7 @@ function resolveExpression(
       }
       const [only] = before;
       const label = before.length === 1 && only?.names[0] ? only.names[0].text : "it";
-      return bulkOf(label, before, asked, before.length === 1);
+      return bulkOf(label, before, asked, before.length === 1 ? "single" : "several");
     }
     case "within": {
       const there = new Set<Nameable>(devicesIn(book, expression.place, speaker));
@@ -162,7 +165,6 @@ function resolveNamed(
 ): Resolved {
   const able: Devices[] = [];
   const unable: Skipped[] = [];
-  let barred: string | undefined;
   const seen = new Set<Nameable>();
   // Names first, so that something that bears the words as a name and an alias counts by the name.
   const ordered = [...holders].sort((a, b) => Number(a.name.alias) - Number(b.name.alias));
@@ -171,15 +173,16 @@ function resolveNamed(
     if (seen.has(entity) || entity.type !== (asked.slot.sort ?? entity.type)) continue;
     seen.add(entity);
     const sorted = sortDevices(devicesOf(book, entity), asked);
-    const isBarred = entity.type === "device" && entity.voice === "barred";
-    if (isBarred) barred = `voice is barred from ${entity.id}`;
-    else if (sorted.devices.length > 0) {
+    if (sorted.devices.length > 0) {
+      const isPlace = entity.type === "room" || entity.type === "zone";
       able.push({
         result: "devices",
         label: holder.name.text,
         value: entity.id,
         holders: [holder],
         bulk: new Set(entity.type === "device" ? [] : sorted.devices),
+        along: new Set(isPlace ? sorted.devices : []),
+        isByKind: false,
         ...sorted,
       });
     } else {
@@ -195,7 +198,6 @@ function resolveNamed(
   const [only] = left;
   if (only) return left.length === 1 ? only : { result: "choices", options: left };
   const [first] = unable;
-  if (!first && barred !== undefined) return { result: "absent", reason: barred };
   return first ? unfit(first) : { result: "unfit", reason: "nothing of that name can do it" };
 }
 
@@ -214,21 +216,22 @@ function resolveKind(
   speaker: Speaker,
 ): Resolved {
   const ofKind = devicesIn(book, place, speaker).filter(({ kind }) => kinds.includes(kind));
-  // What voice is barred from is no choice to be named in a question.
-  const able = sortDevices(ofKind, asked).devices.filter(({ voice }) => voice !== "barred");
+  const able = sortDevices(ofKind, asked).devices;
   const near = able.filter(({ room }) => room !== undefined && room === speaker.room);
   const isNear = place === undefined && !all && near.length > 0;
   const left = isNear ? ofKind.filter(({ room }) => room === speaker.room) : ofKind;
   const reached = isNear ? near : able;
   const label = kinds.join(" or ");
-  if (many) return bulkOf(label, left, asked);
-  if (reached.length <= 1) return bulkOf(label, reached.length === 1 ? reached : left, asked, true);
+  if (many) return bulkOf(label, left, asked, "kind");
+  if (reached.length <= 1) {
+    return bulkOf(label, reached.length === 1 ? reached : left, asked, "single");
+  }
   const options = reached.map((device): Devices => {
     const holder = { entity: device, name: device.names[0] };
     const name = holder.name?.text ?? device.id;
     const holders = holder.name ? [{ entity: device, name: holder.name }] : [];
-    const one = { label: name, value: device.id, devices: [device], holders };
-    return { result: "devices", ...one, bulk: new Set(), skipped: [] };
+    const one = { label: name, value: device.id, devices: [device], holders, isByKind: true };
+    return { result: "devices", ...one, bulk: new Set(), along: new Set(), skipped: [] };
   });
   return { result: "choices", options };
 }
@@ -250,7 +253,7 @@ function devicesIn(
 
 /** The devices that were spoken of last. */
 function spokenOf(book: Phrasebook, { it = [] }: Speaker): Device[] {
-  return it.flatMap((id) => book.devices.get(id) ?? []);
+  return it.flatMap((id) => book.devices.get(id) ?? []).filter(isKnown);
 }
 
 const nowhere: Because = { because: "nowhere" };
@@ -261,19 +264,27 @@ function unfit({ device, reason }: Skipped): Resolved {
 
 /** The first that voice is not barred from: reasons are spoken. */
 function firstUnable(all: readonly Device[], skipped: readonly Skipped[]): Skipped | undefined {
-  const barred = new Set(all.filter(({ voice }) => voice === "barred").map(({ id }) => id));
-  return skipped.find(({ device }) => !barred.has(device));
+  const known = new Set(all.filter(isKnown).map(({ id }) => id));
+  return skipped.find(({ device }) => known.has(device));
 }
 
-function bulkOf(label: string, all: readonly Device[], asked: Asked, isSingle = false): Resolved {
+/** @param sort Whether they were asked for one by one, by their kind, or by where they are. */
+function bulkOf(
+  label: string,
+  all: readonly Device[],
+  asked: Asked,
+  sort: "single" | "several" | "kind" | "place" = "place",
+): Resolved {
   const sorted = sortDevices(all, asked);
   if (sorted.devices.length === 0) {
     const first = firstUnable(all, sorted.skipped);
     return first ? unfit(first) : { result: "unfit", reason: `there is no ${label} to do it` };
   }
   const value = sorted.devices.map(({ id }) => id).join(" ");
-  const bulk = new Set(isSingle ? [] : sorted.devices);
-  return { result: "devices", label, value, holders: [], bulk, ...sorted };
+  const bulk = new Set(sort === "single" ? [] : sorted.devices);
+  const along = new Set(sort === "kind" || sort === "place" ? sorted.devices : []);
+  const isByKind = sort === "kind";
+  return { result: "devices", label, value, holders: [], bulk, along, isByKind, ...sorted };
 }
 
 function resolveList(
@@ -295,6 +306,8 @@ function resolveList(
     holders: parts.flatMap(({ holders }) => holders),
     devices: [...new Set(parts.flatMap(({ devices }) => devices))],
     bulk: new Set(parts.flatMap(({ bulk }) => [...bulk])),
+    along: new Set(parts.flatMap(({ along }) => [...along])),
+    isByKind: parts.every(({ isByKind }) => isByKind),
     skipped: parts.flatMap(({ skipped }) => skipped),
   };
 }
@@ -330,7 +343,7 @@ function sortDevices(
   const devices: Device[] = [];
   const skipped: Skipped[] = [];
   for (const device of all) {
-    const reason = inability(device, asked);
+    const reason = isKnown(device) ? inability(device, asked) : whyBarred(device);
     if (reason === undefined) devices.push(device);
     else skipped.push({ device: device.id, reason });
   }

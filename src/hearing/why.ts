@@ -1,4 +1,5 @@
 import type { Utterance } from "../automaton/utterance.ts";
+import { isKnown, whyBarred } from "./access.ts";
 import { listEffects } from "./describe.ts";
 import type { Composition } from "./compose.ts";
 import type { Engine } from "./engine.ts";
@@ -8,8 +9,9 @@ import { slotUnit } from "../phrasebook/slots.ts";
 import type { Meaning, Reading } from "./evaluate.ts";
 import type { TargetExpression } from "./expression.ts";
 import type { Filling } from "./fillings.ts";
-import type { Holder } from "./names.ts";
-import type { NearMiss, ReadingWhy, Why, WordRole } from "./outcome.ts";
+import { type Holder, spokenNames } from "./names.ts";
+import { clearReading } from "./understand.ts";
+import type { Barred, NearMiss, ReadingWhy, Why, WordRole } from "./outcome.ts";
 import type { Ranked } from "./rank.ts";
 
 /** Tells everything that led to an outcome. */
@@ -29,9 +31,24 @@ export function explain(
       ),
     ),
     nearest,
+    barred: commands.some(({ understood }) => clearReading(understood))
+      ? []
+      : barredIn(book, engine, utterance),
     cut: commands.some(({ understood }) => understood.paths.cut),
     steps: composition.steps,
   };
+}
+
+/** Devices that were named and that voice is barred from. */
+function barredIn(book: Phrasebook, { language }: Engine, { texts }: Utterance): Barred[] {
+  const said = ` ${texts.join(" ")} `;
+  return [...book.devices.values()].flatMap((device): Barred[] => {
+    if (isKnown(device)) return [];
+    const name = spokenNames(device, language, book.languages[0] ?? language).find(({ words }) =>
+      said.includes(` ${words.join(" ")} `),
+    );
+    return name ? [{ device: device.id, reason: whyBarred(device), at: name.at }] : [];
+  });
 }
 
 function wordRoles(

@@ -28,11 +28,11 @@ export interface Book extends Phrasebook {
  * @param found Findings about the files made before, such as folders that do not exist.
  */
 export function readPhrasebook(sources: readonly Source[], found: readonly Finding[] = []): Book {
-  const endsIn =
-    (ending: string) =>
+  const isOf =
+    (name: RegExp) =>
     (source: Source): source is SourceText =>
-      "text" in source && source.path.endsWith(ending);
-  const [isSuite, isDay] = [endsIn(".suite.yaml"), endsIn(".day.yaml")];
+      "text" in source && name.test(source.path);
+  const [isSuite, isDay] = [isOf(/\.suite\.ya?ml$/iu), isOf(/\.day\.ya?ml$/iu)];
   const book = readSources(
     sources.filter((source) => !isSuite(source) && !isDay(source)),
     found,

@@ -32,7 +32,8 @@ export function createCode({ code = "", languages }: Phrasebook, elapsed: () => 
     digits.reduce((found, each) => isSameCode(each, code) || found, false);
   const isIn = (digits: readonly string[]): boolean => digits.some((each) => each.includes(code));
   // Digits may have signs between them: "47-11".
-  const written = new RegExp([...code].map(escaped).join(String.raw`[^\p{L}\p{N}]*`), "gu");
+  const signs = Array.from(code, escaped);
+  const written = new RegExp(signs.join(String.raw`[^\p{L}\p{N}]*`), "gu");
   const packs = [...new Set(languages.flatMap((tag) => packFor(tag) ?? []))];
   return {
     read(text, language) {

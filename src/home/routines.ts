@@ -57,7 +57,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   let underWay = 0;
   /** When a routine last did all that it does. */
   const rested = new Map<string, number>();
-  const { speechIn, speak, say, endWith } = createVoice(scene, orders);
+  const { speechIn, speak, write, say, endWith } = createVoice(scene, orders);
   const by = (run: Run): { by: string } => ({ by: run.of });
 
   const stepsOf = (of: Routine | Intent, run: Run): readonly Step[] | undefined => {
@@ -97,7 +97,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     notify: (step, run) => {
       const tag = step.tag === undefined ? {} : { tag: step.tag };
       for (const person of step.people) {
-        record({ event: "notified", person, text: speak(step.text, run), ...tag, ...by(run) });
+        record({ event: "notified", person, text: write(step.text, run), ...tag, ...by(run) });
       }
     },
     send: ({ to, text, method, retain }, run) => {

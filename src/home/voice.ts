@@ -23,6 +23,8 @@ export interface Voice {
   speechIn: (language: string) => Speech;
   /** A reply in the words of a run. */
   speak: (replies: Replies, run: Run) => string;
+  /** The same for somebody to read. */
+  write: (replies: Replies, run: Run) => string;
   say: (text: string, place: string, run: Run) => void;
   /** The last words of steps; what nobody asked for and nobody wrote words for ends in silence. */
   endWith: (of: { reply: Replies; failed: Replies }, run: Run, ok: boolean, place: string) => void;
@@ -38,14 +40,16 @@ export function createVoice({ book, record, gathered }: Scene, orders: Orders): 
     failed: [...run.failed],
     skipped: [...run.skipped, ...run.refused].filter((id) => !run.done.has(id)),
   });
-  const speak = (replies: Replies, run: Run): string => {
+  const wordIn = (speech: Speech, replies: Replies, run: Run): string => {
     const reply = replyIn(replies, run.language);
     if (!reply) return "";
-    const speech = speechIn(run.language);
     const of = book.routines.get(run.of) ?? book.intents.get(run.of);
     const results = resultsOf(run);
     return speakReply(speech, reply, slotVariables(speech, of, run.slots, results), results);
   };
+  const speak: Voice["speak"] = (replies, run) => wordIn(speechIn(run.language), replies, run);
+  const write: Voice["write"] = (replies, run) =>
+    wordIn({ ...speechIn(run.language), isForEyes: true }, replies, run);
   const say = (text: string, place: string, run: Run): void => {
     const where = place === "voicepoint" ? (run.at ?? "everywhere") : place;
     if (where === "nowhere") return;
@@ -91,5 +95,5 @@ export function createVoice({ book, record, gathered }: Scene, orders: Orders): 
     if (text !== "") say(text, place, run);
   };
 
-  return { speechIn, speak, say, endWith };
+  return { speechIn, speak, write, say, endWith };
 }

@@ -733,6 +733,7 @@ export const dutch: LanguagePack = {
     atMost: "{$what} gaat tot {$maximum}, niet {$said}",
     oneOf: "{$what} kan {$choices} zijn, niet {$said}",
     unable: "{$name} kan dat niet",
+    alone: "{$name} moet apart genoemd worden",
     nowhere: "ik weet niet wat u bedoelt",
     past: "{$time} is voorbij",
     other: "",

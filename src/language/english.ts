@@ -818,6 +818,7 @@ export const english: LanguagePack = {
     atMost: "{$what} goes up to {$maximum}, not {$said}",
     oneOf: "{$what} can be {$choices}, not {$said}",
     unable: "{$name} cannot do that",
+    alone: "{$name} has to be named itself",
     nowhere: "I do not know what you mean",
     past: "{$time} has passed",
     other: "{$reason}",

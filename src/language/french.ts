@@ -750,6 +750,7 @@ export const french: LanguagePack = {
     atMost: "{$what} va jusqu'à {$maximum}, pas {$said}",
     oneOf: "{$what} peut être {$choices}, pas {$said}",
     unable: "{$name} ne sait pas faire cela",
+    alone: "il faut nommer {$name}",
     nowhere: "je ne sais pas de quoi vous parlez",
     past: "{$time} est passé",
     other: "",

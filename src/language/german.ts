@@ -832,6 +832,7 @@ export const german: LanguagePack = {
     atMost: "{$what} geht bis {$maximum}, nicht {$said}",
     oneOf: "{$what} kann {$choices} sein, nicht {$said}",
     unable: "{$name} kann das nicht",
+    alone: "{$name} muss eigens genannt werden",
     nowhere: "ich weiß nicht, was gemeint ist",
     past: "{$time} ist vorbei",
     other: "",

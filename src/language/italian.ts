@@ -754,6 +754,7 @@ export const italian: LanguagePack = {
     atMost: "{$what} arriva a {$maximum}, non {$said}",
     oneOf: "{$what} può essere {$choices}, non {$said}",
     unable: "{$name} non può farlo",
+    alone: "bisogna nominare {$name}",
     nowhere: "non so a che cosa ci si riferisce",
     past: "{$time} è già passato",
     other: "",

@@ -101,6 +101,8 @@ export interface Refusals {
   oneOf: string;
   /** `$name` has no such thing. */
   unable: string;
+  /** `$name` is taken along by no command to many. */
+  alone: string;
   /** Nobody knows what "it" or "here" stands for. */
   nowhere: string;
   /** `$time` is over. */

@@ -741,6 +741,7 @@ export const spanish: LanguagePack = {
     atMost: "{$what} llega hasta {$maximum}, no {$said}",
     oneOf: "{$what} puede ser {$choices}, no {$said}",
     unable: "{$name} no puede hacer eso",
+    alone: "hay que nombrar {$name}",
     nowhere: "no sé a qué se refiere",
     past: "{$time} ya ha pasado",
     other: "",

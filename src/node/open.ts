@@ -1,71 +1,118 @@
-import { readdir, readFile, stat } from "node:fs/promises";
+import { realpath } from "node:fs/promises";
 import { dirname, join, relative, resolve, sep } from "node:path";
 import { type Book, readPhrasebook } from "../home/book.ts";
 import { type SourceDefinition, type SourceText, readDocument } from "../phrasebook/document.ts";
 import type { Finding } from "../source/finding.ts";
+import { WrongUse } from "../source/wrong-use.ts";
+import { isWithin, listFolder } from "./folder.ts";
+import { readText } from "./text.ts";
 
 export interface OpenOptions {
   /** Definitions made with `definePhrasebook`, read together with the files. */
   definitions?: readonly SourceDefinition[];
+  /** Folders beside the phrasebook's own that `uses` may read. */
+  allow?: readonly string[];
 }
 
 /**
- * Reads every `.yaml` file in a folder and the folders in it, or one file, and the folders that
- * these use.
+ * Reads every YAML file in a folder and the folders in it, or one file, and the folders that these
+ * use, as long as those lie within the folder or one that is allowed.
  *
  * @param folder Path of a folder or of one phrasebook file.
- * @throws when there is no such folder or file, or it cannot be read.
+ * @throws WrongUse when there is no such folder or file.
  */
 export async function openPhrasebook(folder: string, options: OpenOptions = {}): Promise<Book> {
-  const sources = new Map<string, SourceText>();
-  const findings: Finding[] = [];
-  await gather(folder, sources, findings);
-  return readPhrasebook([...sources.values(), ...(options.definitions ?? [])], findings);
+  const { definitions = [], allow = [] } = options;
+  const { sources, findings } = await readFolder(folder, allow);
+  return readPhrasebook([...sources, ...definitions], findings);
 }
 
-/** The files of a folder, or the one file, in the order of their paths. */
-export async function phrasebookFiles(folder: string): Promise<string[]> {
-  if (!(await stat(folder)).isDirectory()) return [folder];
-  const entries = await readdir(folder, { recursive: true, withFileTypes: true });
-  return entries
-    .filter((entry) => entry.isFile() && /\.ya?ml$/.test(entry.name))
-    .map((entry) => join(entry.parentPath, entry.name))
-    .filter((file) => !file.split(sep).includes("node_modules"))
-    .sort();
-}
-
-/** Adds the files of a folder and of the folders that they use, each once. */
-async function gather(
+/** The files of a phrasebook as texts, and what is wrong with those that cannot be read. */
+export async function readFolder(
   folder: string,
-  sources: Map<string, SourceText>,
-  findings: Finding[],
-): Promise<void> {
-  for (const file of await phrasebookFiles(folder)) {
-    const key = resolve(file);
-    if (sources.has(key)) continue;
-    const source = { path: shown(file), text: await readFile(file, "utf8") };
-    sources.set(key, source);
-    for (const { path, used } of usedFolders(source)) {
-      try {
-        await gather(join(dirname(file), used), sources, findings);
-      } catch {
-        findings.push({
-          rule: "unknown-reference",
-          severity: "error",
-          message: `there is no folder "${used}" to use`,
-          fix: `name a folder as seen from ${shown(dirname(file)) || "this one"}`,
-          at: readDocument(source, []).at(path),
-        });
-      }
-    }
+  allow: readonly string[],
+): Promise<{ sources: SourceText[]; findings: Finding[] }> {
+  const gathering: Gathering = { sources: new Map(), findings: [], roots: [] };
+  for (const each of [folder, ...allow]) gathering.roots.push(await rootOf(each));
+  await gather(gathering, folder);
+  return { sources: [...gathering.sources.values()], findings: gathering.findings };
+}
+
+interface Gathering {
+  sources: Map<string, SourceText>;
+  findings: Finding[];
+  /** Real paths of the folders that may be read. */
+  roots: string[];
+}
+
+/** The real path of a folder; of a file, that of the folder that it lies in. */
+async function rootOf(folder: string): Promise<string> {
+  try {
+    const real = await realpath(folder);
+    return /\.ya?ml$/iu.test(real) ? dirname(real) : real;
+  } catch {
+    throw new WrongUse(`there is no folder or file "${folder}"`, "no-such-file");
   }
 }
 
-function usedFolders(source: SourceText): { path: (string | number)[]; used: string }[] {
-  // Most files use nothing, and reading one twice takes time.
-  if (!/^uses\s*:/m.test(source.text)) return [];
+/** Adds the files of a folder and of the folders that they use, each once. */
+async function gather(gathering: Gathering, folder: string): Promise<void> {
+  const { sources, findings, roots } = gathering;
+  const { files, findings: found } = await listFolder(folder, roots, shown);
+  findings.push(...found);
+  for (const file of files) {
+    const key = resolve(file);
+    if (sources.has(key)) continue;
+    const read = await readText(file, shown(file));
+    if (!read.ok) {
+      findings.push(read.finding);
+      continue;
+    }
+    const source = { path: shown(file), text: read.text };
+    sources.set(key, source);
+    for (const use of usedFolders(source)) await follow(gathering, file, source, use);
+  }
+}
+
+interface Use {
+  path: (string | number)[];
+  used: string;
+}
+
+/** Reads a folder that a file uses; one that is not there, or may not be read, is a finding. */
+async function follow(
+  gathering: Gathering,
+  file: string,
+  source: SourceText,
+  { path, used }: Use,
+): Promise<void> {
+  const folder = join(dirname(file), used);
+  const at = readDocument(source, []).at(path);
+  const report = (message: string, fix: string): void => {
+    gathering.findings.push({ rule: "unknown-reference", severity: "error", message, fix, at });
+  };
+  let real: string;
+  try {
+    real = await realpath(folder);
+  } catch {
+    const from = shown(dirname(file)) || "this one";
+    report(`there is no folder "${used}" to use`, `name a folder as seen from ${from}`);
+    return;
+  }
+  if (!gathering.roots.some((root) => isWithin(real, root))) {
+    const fix = "move it into the phrasebook's folder, or allow it: --allow, or the option allow";
+    report(`"${used}" lies outside of the phrasebook, and is not read`, fix);
+    return;
+  }
+  await gather(gathering, folder);
+}
+
+function usedFolders(source: SourceText): Use[] {
+  // Most files use nothing, and reading one twice takes time; a quoted key may be escaped.
+  if (!/uses|\\[xuU]/u.test(source.text)) return [];
   const { value } = readDocument(source, []);
-  const uses = typeof value === "object" && value !== null && "uses" in value ? value.uses : [];
+  const uses: unknown =
+    typeof value === "object" && value !== null && "uses" in value ? value.uses : [];
   if (!Array.isArray(uses)) return [];
   return uses.flatMap((used: unknown, index) =>
     typeof used === "string" ? [{ path: ["uses", index], used }] : [],

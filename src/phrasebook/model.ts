@@ -462,7 +462,13 @@ export type TellStep = {
 );
 
 export type TargetReference =
-  { refer: "device" | "group" | "room" | "zone"; id: string } | { refer: "slot"; slot: string };
+  | {
+      refer: "device" | "group" | "room" | "zone";
+      id: string;
+      /** Ids of what is left out of it: "workshop except kiln-vent". */
+      except?: readonly string[];
+    }
+  | { refer: "slot"; slot: string };
 
 export type ValueReference =
   | { refer: "value"; value: Value }

@@ -411,11 +411,24 @@ function readTarget(
     reportUnknown(context, at, "target slot", slot, names);
     return undefined;
   }
-  if (home.devices.has(key)) return { refer: "device", id: key };
-  if (home.groups.has(key)) return { refer: "group", id: key };
-  if (home.rooms.has(key)) return { refer: "room", id: key };
-  if (home.zones.has(key)) return { refer: "zone", id: key };
+  const [, id = "", without = ""] = exceptForm.exec(key) ?? [];
+  const except = without === "" ? [] : without.split(/\s*,\s*|\s+and\s+/u);
+  const [refer, ...others] = [id, ...except].map((each) => sortOf(home, each));
+  const unknown = [id, ...except].find((each) => sortOf(home, each) === undefined);
+  if (refer !== undefined && unknown === undefined) {
+    return others.length > 0 ? { refer, id, except } : { refer, id };
+  }
   const ids = [home.devices, home.groups, home.rooms, home.zones].flatMap((map) => [...map.keys()]);
-  reportUnknown(context, at, "device or group", key, ids);
+  reportUnknown(context, at, "device or group", unknown ?? key, ids);
   return undefined;
+}
+
+/** `workshop except kiln-vent and racks`. */
+const exceptForm = /^(\S+)(?:\s+except\s+(\S.*))?$/u;
+
+function sortOf(home: Home, id: string): Exclude<TargetReference["refer"], "slot"> | undefined {
+  if (home.devices.has(id)) return "device";
+  if (home.groups.has(id)) return "group";
+  if (home.rooms.has(id)) return "room";
+  return home.zones.has(id) ? "zone" : undefined;
 }

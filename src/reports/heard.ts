@@ -60,7 +60,7 @@ const mostDropped = 4;
 
 /** The words and what took them, the readings, and what comes nearest. */
 export function printWhy(heard: Heard, paint: Paint): string[] {
-  const { words, readings, nearest, cut } = heard.why;
+  const { words, readings, nearest, barred, cut } = heard.why;
   const lines: string[] = [];
   const kept = readings.filter((reading) => reading.kept);
   const dropped = readings.filter((reading) => !reading.kept);
@@ -85,6 +85,9 @@ export function printWhy(heard: Heard, paint: Paint): string[] {
   }
   if (best && best.skipped.length > 0) lines.push("", ...printSkipped(best, paint));
   if (cut) lines.push(paint.warn("  There are more readings than are looked at."));
+  for (const { reason, at } of barred) {
+    lines.push("", `  ${paint.warn("barred")}  ${reason}  ${paint.quiet(printPosition(at))}`);
+  }
   for (const miss of nearest) lines.push("", ...printMiss(miss, paint));
   return lines;
 }

@@ -162,7 +162,8 @@ function needsOf(book: Phrasebook, order: Order): string | undefined {
 }
 
 function referred(target: Order["target"]): string {
-  return target.refer === "slot" ? `$${target.slot}` : target.id;
+  if (target.refer === "slot") return `$${target.slot}`;
+  return target.except ? `${target.id} except ${target.except.join(" and ")}` : target.id;
 }
 
 function printOrder(order: Order): string {

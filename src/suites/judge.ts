@@ -245,17 +245,17 @@ function secondsOf(time: string): number {
 /** Looks at the log for a moment at which what must never hold did. */
 export function judgeNever(never: Conditions, home: Home, check: Check): void {
   const states = new Map<string, Record<string, Value>>();
+  const told: string[] = [];
   const isBroken = (device: string): boolean =>
     Object.entries(never.get(device) ?? {}).some(([property, condition]) => {
       const value = states.get(device)?.[property] ?? home.state(device)[property];
       return value !== undefined && holds(condition, value);
     });
-  let isTold = false;
   const tell = (device: string, time: string): void => {
     const expected = Object.entries(never.get(device) ?? {})
       .map(([property, condition]) => `never ${device} ${property}: ${printCondition(condition)}`)
       .join(", ");
-    isTold = true;
+    told.push(device);
     check("never", false, expected, `it was so at ${time}`);
   };
   for (const { time, event } of home.log()) {
@@ -264,6 +264,6 @@ export function judgeNever(never: Conditions, home: Home, check: Check): void {
     if (isBroken(event.device)) tell(event.device, time);
   }
   for (const device of never.keys()) {
-    if (!isTold && isBroken(device)) tell(device, home.time());
+    if (told.length === 0 && isBroken(device)) tell(device, home.time());
   }
 }

@@ -18,24 +18,24 @@ export interface Later {
  * What an utterance with a when has still to come to: each effect at its time, nothing else, and
  * what is to last a while back again after it.
  *
- * @param before States as they were before it was said.
+ * @param said When it was said, in seconds since the home began, and the states before it.
  */
 export function expectLater(
   expect: Expectation,
   heard: Heard,
-  { home, before }: { home: Home; before: (device: string) => State },
+  { home, now, before }: { home: Home; now: number; before: (device: string) => State },
   check: Check,
 ): Later[] {
   const effects = effectsExpected(expect);
   if (heard.outcome !== "act" || !effects.some(({ when }) => when)) return [];
-  const now = home.elapsed();
+  const until = (point: string): number => home.elapsed() + home.secondsUntil(point);
   const mine = (): readonly Deed[] => home.deeds().filter(({ cause }) => cause.heard === heard);
   const begun = effects.map((effect) => {
     const { when = {} } = effect;
-    const start = when.in ?? (when.at === undefined ? 0 : home.secondsUntil(when.at));
-    const until = when.until === undefined ? undefined : home.secondsUntil(when.until);
-    const end = when.for === undefined ? until : start + when.for;
-    return { effect, start: now + start, ...(end === undefined ? {} : { end: now + end }) };
+    const start = when.at === undefined ? now + (when.in ?? 0) : until(when.at);
+    const last = when.until === undefined ? undefined : until(when.until);
+    const end = when.for === undefined ? last : start + when.for;
+    return { effect, start, ...(end === undefined ? {} : { end }) };
   });
   const lasting = begun.flatMap(({ effect, end }) => (end === undefined ? [] : [{ effect, end }]));
   const last = Math.max(...begun.map(({ start }) => start));

@@ -100,10 +100,10 @@ function runCase(book: Book, each: Case): CaseResult {
     : { ...base, passed: false, failures, heard };
 }
 
-function homeOf(book: Book, { given, time, faults }: Omit<Case, "faults"> & Partial<Case>): Home {
+function homeOf(book: Book, { given, time, faults }: Case): Home {
   return createHome(book, {
     states: Object.fromEntries(given),
-    ...(faults ? { faults } : {}),
+    faults,
     ...(time === undefined ? {} : { time }),
   });
 }
@@ -111,12 +111,12 @@ function homeOf(book: Book, { given, time, faults }: Omit<Case, "faults"> & Part
 function runPhrase(book: Book, each: Case, home: Home, check: Check): Heard {
   const { expect, phrase } = each;
   const heard = book.hear(phrase, contextOf(each, home));
-  const before = statesNow(expect, home);
+  const said = { home, now: home.elapsed(), before: statesNow(expect, home) };
   const { reply } = home.perform(heard);
   settle(expect, home);
   judge(expect, { heard, outcome: heard.outcome, reply, home, since: 0 }, check);
   judgeSame(book, each, { heard, home, since: 0 }, check);
-  inTime(expectLater(expect, heard, { home, before }, check), home);
+  inTime(expectLater(expect, heard, said, check), home);
   return heard;
 }
 
@@ -154,24 +154,24 @@ function runTalk(
   const { language, at } = each;
   const later: Later[] = [];
   let last: Heard | undefined;
-  let isBroken = false;
+  let broken = 0;
   for (const { hear, shown, expect, wait = 0, at: elsewhere = at } of turns) {
     home.wait(wait);
     const since = home.deeds().length;
-    const before = statesNow(expect, home);
+    const said = { home, now: home.elapsed(), before: statesNow(expect, home) };
     const place = { language, ...(elsewhere === undefined ? {} : { at: elsewhere }) };
     const { heard, outcome, reply } = home.converse(place).say(hear);
     last = heard;
     settle(expect, home);
     const checkTurn: Check = (about, holds, expected, actual) => {
-      isBroken ||= !holds;
+      if (!holds) broken++;
       check(about, holds, `at “${shown}”: ${expected}`, actual);
     };
     judge(expect, { heard, outcome, reply, home, since }, checkTurn);
     judgeSame(book, { ...each, expect }, { heard, home, since }, checkTurn);
     // What follows a turn that came to something else tells nothing.
-    if (isBroken) break;
-    later.push(...expectLater(expect, heard, { home, before }, checkTurn));
+    if (broken > 0) break;
+    later.push(...expectLater(expect, heard, said, checkTurn));
   }
   inTime(later, home);
   return last ?? book.hear("", { language });
@@ -199,8 +199,7 @@ function judgeSame(
 ): void {
   const { sameAs } = each.expect;
   if (sameAs === undefined) return;
-  const { faults: _, ...sound } = each;
-  const other = homeOf(book, sound);
+  const other = homeOf(book, { ...each, faults: {} });
   const wanted = book.hear(sameAs, contextOf(each, other));
   other.perform(wanted);
   const expected = `"${sameAs}" comes to ${describeOutcome(wanted)}`;
@@ -218,8 +217,8 @@ function judgeSame(
 /** States as they are now, whatever becomes of them, of devices that are to be as before later. */
 function statesNow(expect: Case["expect"], home: Home): Home["state"] {
   const lasting = effectsExpected(expect).filter(({ when }) => when);
-  const ids = lasting.flatMap(({ set = new Map() }) => [...set.keys()]);
-  const states = new Map(ids.map((id) => [id, home.state(id)]));
+  const ids = lasting.flatMap(({ set }) => [...(set?.keys() ?? [])]);
+  const states = new Map(ids.map((id) => [id, home.state(id)] as const));
   return (id) => states.get(id) ?? {};
 }
 

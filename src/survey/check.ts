@@ -5,6 +5,7 @@ import { checkCircles } from "./circles.ts";
 import { checkLosing } from "./losing.ts";
 import { checkNames } from "./names.ts";
 import { checkOverlaps } from "./overlap.ts";
+import { checkReach } from "./reach.ts";
 import { checkRoutines } from "./routines.ts";
 import { checkSteps } from "./steps.ts";
 import { checkTaken } from "./taken.ts";
@@ -27,6 +28,7 @@ export function checkPhrasebook(book: Book): Finding[] {
     ...checkTaken(book),
     ...checkSteps(book),
     ...checkRoutines(book),
+    ...checkReach(book),
     ...checkCircles(book),
   ].sort(compareFindings);
 }

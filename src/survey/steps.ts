@@ -1,3 +1,4 @@
+import { isKnown } from "../hearing/access.ts";
 import { everyStep } from "../hearing/plan.ts";
 import { targetDevices } from "../hearing/orders.ts";
 import type { Book } from "../home/book.ts";
@@ -8,14 +9,21 @@ import type { Finding } from "../source/finding.ts";
 /** Steps of intents and routines that will disappoint: that nothing can do, or that keep silent. */
 export function checkSteps(book: Book): Finding[] {
   const all = new Set<Step>();
+  const spoken = new Set<Step>();
   for (const { steps, patterns } of book.intents.values()) {
     if (patterns.every(({ origin }) => origin === "vocabulary")) continue;
-    for (const step of everyStep(steps)) all.add(step);
+    for (const step of everyStep(steps)) {
+      all.add(step);
+      spoken.add(step);
+    }
   }
   for (const { steps } of book.routines.values())
     for (const step of everyStep(steps)) all.add(step);
   return [...all].flatMap((step): Finding[] => {
-    if (step.step === "order") return step.orders.flatMap((order) => checkOrder(book, order));
+    if (step.step === "order") {
+      const isSpoken = spoken.has(step);
+      return step.orders.flatMap((order) => checkOrder(book, order, isSpoken));
+    }
     if (step.step === "ask") {
       const branches = [...step.answers.map((answer) => answer.steps), step.silence];
       return branches.flatMap(checkSilence);
@@ -25,10 +33,16 @@ export function checkSteps(book: Book): Finding[] {
 }
 
 /** Orders to a group or a place of which some can do nothing; of one device they are errors. */
-function checkOrder(book: Book, order: Order): Finding[] {
+function checkOrder(book: Book, order: Order, isSpoken: boolean): Finding[] {
   const { target, at } = order;
   if (target.refer === "slot" || target.refer === "device") return [];
   const devices = targetDevices(book, target, new Map());
+  const able = devices.filter((device) => isAble(device, order));
+  if (isSpoken && able.length > 0 && !able.some(isKnown)) {
+    const message = `voice is barred from all of ${target.id} that can do it, so said aloud this does nothing`;
+    const fix = "name a device that voice may know of, or take the step out";
+    return [{ rule: "step-unable", severity: "warning", message, fix, at }];
+  }
   const unable = devices.filter((device) => !isAble(device, order));
   const what = order.order === "call" ? `the action ${order.action}` : `${order.property} to set`;
   if (unable.length === devices.length) {

@@ -1,0 +1,39 @@
+import { holds } from "../phrasebook/condition.ts";
+import type { Device } from "../phrasebook/model.ts";
+import type { State } from "../phrasebook/property.ts";
+import type { Skipped } from "./outcome.ts";
+import type { Devices } from "./targets.ts";
+
+/** Whether commands to everything, to a place or to a kind take a device along, as it is now. */
+function goesAlong({ bulk }: Device, state: State): boolean {
+  if (typeof bulk === "boolean") return bulk;
+  return Object.entries(bulk).every(([property, condition]) => {
+    const value = state[property];
+    return value !== undefined && holds(condition, value);
+  });
+}
+
+/**
+ * What a target comes to without the devices that no command to many takes along: what guards or
+ * records, or is in the middle of work. What is asked for by its kind, and is all there is of it,
+ * is meant; so is what only becomes safer.
+ *
+ * @param isSafe Whether all that is asked makes a device safer.
+ */
+export function takeAlong(
+  target: Devices,
+  state: (device: string) => State,
+  isSafe: (device: Device) => boolean,
+): Devices {
+  const stays = target.devices.filter(
+    (device) => target.along.has(device) && !goesAlong(device, state(device.id)) && !isSafe(device),
+  );
+  if (stays.length === 0) return target;
+  const devices = target.devices.filter((device) => !stays.includes(device));
+  if (devices.length === 0 && target.isByKind) return target;
+  const skipped = stays.map(({ id }): Skipped => {
+    return { device: id, reason: `${id} goes along with no command to many, and has to be named` };
+  });
+  const value = devices.map(({ id }) => id).join(" ");
+  return { ...target, devices, value, skipped: [...target.skipped, ...skipped] };
+}

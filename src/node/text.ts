@@ -1,0 +1,29 @@
+import { readFile } from "node:fs/promises";
+import type { Finding } from "../source/finding.ts";
+
+export type ReadText = { ok: true; text: string } | { ok: false; finding: Finding };
+
+/**
+ * Reads a file as UTF-8 (RFC 3629), with or without a byte order mark. What is no UTF-8, or cannot
+ * be read at all, is a finding.
+ *
+ * @param shown The path as findings show it.
+ */
+export async function readText(file: string, shown: string): Promise<ReadText> {
+  const at = { file: shown, line: 1, column: 1 };
+  const wrong = (message: string, fix: string): ReadText => {
+    return { ok: false, finding: { rule: "unreadable-file", severity: "error", message, fix, at } };
+  };
+  let bytes: Uint8Array;
+  try {
+    bytes = await readFile(file);
+  } catch (error) {
+    const why = error instanceof Error && "code" in error ? String(error.code) : "unknown error";
+    return wrong(`the file cannot be read (${why})`, "see that it is there and may be read");
+  }
+  try {
+    return { ok: true, text: new TextDecoder("utf-8", { fatal: true }).decode(bytes) };
+  } catch {
+    return wrong("the file is not UTF-8", "save it as UTF-8");
+  }
+}
