@@ -3,7 +3,7 @@ import { matchLanguage } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import { type State, startState } from "../phrasebook/property.ts";
-import { WrongUse } from "../source/wrong-use.ts";
+import { WrongUse, unknownId } from "../source/wrong-use.ts";
 import { parseLocal } from "../time/local.ts";
 import { compose } from "./compose.ts";
 import { type Conclusion, conclude } from "./conclude.ts";
@@ -20,8 +20,10 @@ import type { Understood } from "./understand.ts";
 import { explain } from "./why.ts";
 
 /**
- * Understands one utterance. A pure function of the text and its context: it takes any text, never
- * throws, and comes to exactly one outcome. The reply and the why are worked out when read.
+ * Understands one utterance. A pure function of the text and its context: it takes any text, and
+ * comes to exactly one outcome. The reply and the why are worked out when read.
+ *
+ * @throws WrongUse for a voicepoint that there is not.
  */
 export function hearUtterance(
   book: Phrasebook,
@@ -29,6 +31,9 @@ export function hearUtterance(
   text: string,
   { at, language: tag, time, chosen, it, said, states = () => undefined }: HearContext,
 ): Heard {
+  if (at !== undefined && !book.voicepoints.has(at)) {
+    throw unknownId("voicepoint", at, book.voicepoints.keys());
+  }
   const language = homeLanguage(book, tag);
   const engine = engineFor(language);
   const words = splitWords(text, language);
