@@ -13,6 +13,9 @@ type DistributiveOmit<T, Key extends PropertyKey> = T extends unknown ? Omit<T, 
 /** An outcome without what tells of it. */
 export type Conclusion = DistributiveOmit<Heard, keyof HeardBase | "grant">;
 
+/** Things of one name that are told apart in a question: nobody chooses among more. */
+const mostChoices = 12;
+
 /** Reasons that are told of several ways to understand what cannot be done. */
 const mostReasons = 3;
 
@@ -171,7 +174,7 @@ function choicesOf(
     case "missing":
       return [{ label: pattern.text, id: intent.id, intent: intent.id, effects: [] }];
     case "choices":
-      return meaning.options.map(({ label: said, value, devices }) => {
+      return meaning.options.slice(0, mostChoices).map(({ label: said, value, devices }) => {
         const [device] = devices;
         const own = device && devices.length === 1 ? nameIn(book, device, language) : undefined;
         const label = own ?? said;

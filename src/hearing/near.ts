@@ -204,8 +204,14 @@ function compare(said: string, expected: string): { cost: number; sounds: boolea
 
 /** From 0 for the same spelling to 1 for no letter in common. */
 function unlikeness(said: string, expected: string): number {
-  return distance(said, expected) / Math.max(said.length, expected.length, 1);
+  const longer = Math.max(said.length, expected.length, 1);
+  // Letters too many are the least that they differ by, and enough to tell.
+  const least = Math.abs(said.length - expected.length) / longer;
+  return least > tooUnlike ? least : distance(said, expected) / longer;
 }
+
+/** Beyond this unlikeness it is not worth working out how unlike two words are. */
+const tooUnlike = 0.8;
 
 /** A name this like is meant, even where some of its words could be understood alone. */
 const nearEnough = 0.3;

@@ -2,6 +2,7 @@ import type { Device, Nameable, Phrasebook, TargetSlot } from "../phrasebook/mod
 import type { StepInput } from "../phrasebook/schema.ts";
 import type { LocalTime } from "../time/local.ts";
 import { isKnown, whyBarred } from "./access.ts";
+import { deviceIndex } from "./device-index.ts";
 import type { PlaceExpression, TargetExpression } from "./expression.ts";
 import type { Holder } from "./names.ts";
 import type { Because, Skipped } from "./outcome.ts";
@@ -65,11 +66,14 @@ export function devicesOf(book: Phrasebook, entity: Nameable): Device[] {
     case "group":
       return entity.devices.flatMap((id) => book.devices.get(id) ?? []);
     case "room":
-      return [...book.devices.values()].filter(({ room }) => room === entity.id);
-    case "zone":
-      return [...book.devices.values()].filter(
-        ({ room }) => room !== undefined && entity.rooms.includes(room),
-      );
+      return [...deviceIndex(book).inRoom(entity.id)];
+    case "zone": {
+      const index = deviceIndex(book);
+      const [only, more] = entity.rooms;
+      if (more === undefined) return [...index.inRoom(only ?? "")];
+      const rooms = new Set(entity.rooms);
+      return index.all.filter(({ room }) => room !== undefined && rooms.has(room));
+    }
   }
 }
 
@@ -113,8 +117,10 @@ function resolveExpression(
     case "kind":
       return resolveKind(book, expression, asked, speaker);
     case "everything": {
-      const all = devicesIn(book, expression.place, speaker);
-      return bulkOf("everything", all, asked);
+      const { place } = expression;
+      const resolve = () => bulkOf("everything", devicesIn(book, place, speaker), asked);
+      if (place !== undefined) return resolve();
+      return remembered(book, `everything ${askedKey(asked)}`, resolve);
     }
     case "here": {
       if (speaker.room === undefined)
@@ -215,16 +221,29 @@ function resolveKind(
   asked: Asked,
   speaker: Speaker,
 ): Resolved {
-  const ofKind = devicesIn(book, place, speaker).filter(({ kind }) => kinds.includes(kind));
-  const able = sortDevices(ofKind, asked).devices;
-  const near = able.filter(({ room }) => room !== undefined && room === speaker.room);
-  const isNear = place === undefined && !all && near.length > 0;
-  const left = isNear ? ofKind.filter(({ room }) => room === speaker.room) : ofKind;
-  const reached = isNear ? near : able;
   const label = kinds.join(" or ");
-  if (many) return bulkOf(label, left, asked, "kind");
+  const isOfKind = ({ kind }: Device): boolean => kinds.includes(kind);
+  if (place === undefined) {
+    const index = deviceIndex(book);
+    const here = speaker.room === undefined ? [] : index.inRoom(speaker.room).filter(isOfKind);
+    if (!all && sortDevices(here, asked).devices.length > 0) {
+      return kindOf(label, here, many, asked);
+    }
+    // In a large home there may be thousands of a kind, and what they come to is always the same.
+    return remembered(book, `${kinds.join()} ${many} ${askedKey(asked)}`, () => {
+      const [only = "", more] = kinds;
+      const ofKind = more === undefined ? index.ofKind(only) : index.all.filter(isOfKind);
+      return kindOf(label, ofKind, many, asked);
+    });
+  }
+  return kindOf(label, devicesIn(book, place, speaker).filter(isOfKind), many, asked);
+}
+
+function kindOf(label: string, ofKind: readonly Device[], many: boolean, asked: Asked): Resolved {
+  if (many) return bulkOf(label, ofKind, asked, "kind");
+  const reached = sortDevices(ofKind, asked).devices;
   if (reached.length <= 1) {
-    return bulkOf(label, reached.length === 1 ? reached : left, asked, "single");
+    return bulkOf(label, reached.length === 1 ? reached : ofKind, asked, "single");
   }
   const options = reached.map((device): Devices => {
     const holder = { entity: device, name: device.names[0] };
@@ -236,14 +255,35 @@ function resolveKind(
   return { result: "choices", options };
 }
 
+/** What targets came to in a whole home, by what was said and asked. */
+const memories = new WeakMap<Phrasebook["devices"], Map<string, Resolved>>();
+/** Most that is remembered of one home. */
+const mostRemembered = 1000;
+
+function remembered({ devices }: Phrasebook, key: string, resolve: () => Resolved): Resolved {
+  let memory = memories.get(devices);
+  if (!memory) memories.set(devices, (memory = new Map()));
+  const before = memory.get(key);
+  if (before) return before;
+  const resolved = resolve();
+  if (memory.size >= mostRemembered) memory.clear();
+  memory.set(key, resolved);
+  return resolved;
+}
+
+/** The same for questions that ask the same of devices. */
+function askedKey({ slot, properties, readable, actions }: Asked): string {
+  return JSON.stringify([slot.sort, slot.kinds, slot.room, properties, readable, actions]);
+}
+
 function devicesIn(
   book: Phrasebook,
   place: PlaceExpression | undefined,
   speaker: Speaker,
 ): Device[] {
-  const all = [...book.devices.values()];
-  if (place === undefined) return all;
-  if (place === "here") return all.filter(({ room }) => room === speaker.room);
+  const { all, inRoom } = deviceIndex(book);
+  if (place === undefined) return [...all];
+  if (place === "here") return speaker.room === undefined ? [] : [...inRoom(speaker.room)];
   if (place === "there") {
     const rooms = new Set(spokenOf(book, speaker).flatMap(({ room }) => room ?? []));
     return all.filter(({ room }) => room !== undefined && rooms.has(room));

@@ -1,10 +1,14 @@
 import { distance } from "fastest-levenshtein";
 
+/** Longest text that is compared, in UTF-16 code units: nothing that long is a slip of a short word. */
+const longest = 200;
+
 /**
  * The candidate that is spelled most like `text`, or undefined when none is near enough to be
  * worth suggesting: at most one edit in three letters.
  */
 export function nearest(text: string, candidates: Iterable<string>): string | undefined {
+  if (text.length > longest) return undefined;
   let best: string | undefined;
   let least = Math.max(1, Math.floor(text.length / 3)) + 1;
   for (const candidate of candidates) {

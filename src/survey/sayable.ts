@@ -1,7 +1,8 @@
 import type { Book } from "../home/book.ts";
 import { spokenNames } from "../hearing/names.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
-import type { Device } from "../phrasebook/model.ts";
+import { planIntent } from "../hearing/plan.ts";
+import type { Device, Intent } from "../phrasebook/model.ts";
 import { samplePhrases } from "./sample.ts";
 
 /** What can be said to one device, and what voice may do with it. */
@@ -22,10 +23,14 @@ export interface SayableDevice {
  * to its device before it is listed.
  */
 export function listSayable(book: Book, language = book.languages[0] ?? "en"): SayableDevice[] {
+  const samples = sampleCommands(book, language);
   return [...book.devices.values()].map((device) => {
     const names = spokenNames(device, language, book.languages[0] ?? language);
     const [name, ...aliases] = names.map(({ text }) => text);
-    const said = device.voice === "barred" ? [] : phrasesFor(book, device, name ?? "", language);
+    const said =
+      device.voice === "barred"
+        ? []
+        : phrasesFor(book, device, samples, { name: name ?? "", language });
     return {
       id: device.id,
       ...(device.room === undefined ? {} : { room: device.room }),
@@ -40,19 +45,47 @@ export function listSayable(book: Book, language = book.languages[0] ?? "en"): S
   });
 }
 
-function phrasesFor(book: Book, device: Device, name: string, language: string): string[] {
-  const at = [...book.voicepoints.values()].find(({ room }) => room === device.room)?.id;
+/** A phrase of an intent with a mark where a target is named, and what that has to have. */
+interface Sample {
+  intent: Intent;
+  phrase: string;
+  asked: readonly { properties: readonly string[]; actions: readonly string[] }[];
+}
+
+/** What no pattern says, in the place of a name. */
+const mark = "\u0000";
+
+function sampleCommands(book: Book, language: string): Sample[] {
+  return [...book.intents.values()].flatMap((intent): Sample[] => {
+    if (![...intent.slots.values()].some(({ type }) => type === "target")) return [];
+    const pattern = intent.patterns.find((each) => each.language === language);
+    if (!pattern) return [];
+    const [phrase] = samplePhrases(book, intent, pattern, [mark], language);
+    const asked = [...planIntent(intent).asked.values()];
+    return phrase === undefined ? [] : [{ intent, phrase, asked }];
+  });
+}
+
+function phrasesFor(
+  book: Book,
+  { id, room, properties, actions }: Device,
+  samples: readonly Sample[],
+  { name, language }: { name: string; language: string },
+): string[] {
+  const at = [...book.voicepoints.values()].find((each) => each.room === room)?.id;
   const context = { language, ...(at === undefined ? {} : { at }) };
   const said: string[] = [];
-  for (const intent of book.intents.values()) {
-    if (![...intent.slots.values()].some(({ type }) => type === "target")) continue;
-    const pattern = intent.patterns.find((each) => each.language === language);
-    if (!pattern) continue;
-    const [phrase] = samplePhrases(book, intent, pattern, [name], language);
-    if (phrase === undefined) continue;
+  for (const { intent, phrase: marked, asked } of samples) {
+    const isAble = asked.every(
+      (each) =>
+        each.properties.every((property) => properties.has(property)) &&
+        each.actions.every((action) => actions.includes(action)),
+    );
+    if (!isAble) continue;
+    const phrase = marked.replaceAll(mark, name);
     const heard = book.hear(phrase, context);
     const effects = "effects" in heard ? heard.effects : [];
-    const isOwn = effects.length > 0 && effects.every((effect) => effect.device === device.id);
+    const isOwn = effects.length > 0 && effects.every((effect) => effect.device === id);
     if (isOwn && "intent" in heard && heard.intent === intent.id) said.push(phrase);
   }
   return said;
