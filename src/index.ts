@@ -46,6 +46,7 @@ export type { SimulatedHome, SimulateOptions } from "./home/simulate.ts";
 export type { Conversation, Turn } from "./home/converse.ts";
 export type { Fault } from "./home/devices.ts";
 export { printEvent, type LogEntry, type LogEvent } from "./home/log.ts";
+export { WrongUse, type WrongUseCode } from "./source/wrong-use.ts";
 export type { CaseResult, RunOptions, SuiteResult, SuiteResults } from "./suites/run.ts";
 export type { Failure } from "./suites/judge.ts";
 export type { Finding, Severity } from "./source/finding.ts";

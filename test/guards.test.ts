@@ -65,19 +65,25 @@ const ways: Record<string, Way> = {
   everything: { way: "turn on everything", cells: leaving },
   "everything in a place": { way: "turn on everything in the cellar", cells: leaving },
   "everything here": {
-    way: (home) => home.say("turn on everything here", "steps"),
+    way: (home) => {
+      home.say("turn on everything here", "steps");
+    },
     cells: leaving,
   },
   "everything except something": { way: "turn on everything except the lamp", cells: leaving },
   "a list": { way: "turn on the lamp and the vault", cells: asking },
   "a name in a place": { way: "turn the vault on in the cellar", cells: asking },
   it: {
-    before: ({ say }) => say("is the vault on"),
+    before: ({ say }) => {
+      say("is the vault on");
+    },
     way: "turn it on",
     cells: ["does", "asks", "code", "leaves", "does", "leaves"],
   },
   there: {
-    before: ({ say }) => say("is the wine light on"),
+    before: ({ say }) => {
+      say("is the wine light on");
+    },
     way: "turn on everything there",
     cells: leaving,
   },
@@ -111,12 +117,16 @@ const ways: Record<string, Way> = {
     cells: ["does", "asks", "code", "leaves", "does", "leaves"],
   },
   "the answer to which one": {
-    before: ({ say }) => say("turn on the twin"),
+    before: ({ say }) => {
+      say("turn on the twin");
+    },
     way: "the cellar one",
     cells: ["does", "asks", "code", "leaves", "does", "leaves"],
   },
   "the answer to a missing slot": {
-    before: ({ say }) => say("switch something on"),
+    before: ({ say }) => {
+      say("switch something on");
+    },
     way: "the vault",
     cells: ["does", "asks", "code", "leaves", "does", "leaves"],
   },
@@ -157,11 +167,36 @@ const ways: Record<string, Way> = {
   },
   "a trusted routine": { way: "trust me", cells: always },
   "a trusted routine by way of a state": { way: "turn on the lantern", cells: always },
-  "a clock": { way: (home) => home.wait(3700), cells: always },
-  "the sun": { way: (home) => home.wait(12 * 3600), cells: always },
-  "a sensor": { way: ({ home }) => home.set("probe", { humidity: 90 }), cells: always },
-  "a hand on a button": { way: ({ home }) => home.press("bell"), cells: always },
-  "somebody's coming": { way: ({ home }) => home.presence("mara", "home"), cells: always },
+  "a clock": {
+    way: (home) => {
+      home.wait(3700);
+    },
+    cells: always,
+  },
+  "the sun": {
+    way: (home) => {
+      home.wait(12 * 3600);
+    },
+    cells: always,
+  },
+  "a sensor": {
+    way: ({ home }) => {
+      home.set("probe", { humidity: 90 });
+    },
+    cells: always,
+  },
+  "a hand on a button": {
+    way: ({ home }) => {
+      home.press("bell");
+    },
+    cells: always,
+  },
+  "somebody's coming": {
+    way: ({ home }) => {
+      home.presence("mara", "home");
+    },
+    cells: always,
+  },
   "a hand": { way: ({ home }) => void home.run("deep-dive"), cells: always },
 };
 

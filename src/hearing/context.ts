@@ -1,4 +1,7 @@
-import type { State } from "../phrasebook/property.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import { type State, type Value, isValue } from "../phrasebook/property.ts";
+import { membersOf, textOf, textsOf } from "../source/border.ts";
+import { unknownId } from "../source/wrong-use.ts";
 
 /** Where and when an utterance is spoken. */
 export interface HearContext {
@@ -16,4 +19,41 @@ export interface HearContext {
   said?: Readonly<Record<string, string>>;
   /** The state of a device, for questions; the one it starts with when left out. */
   states?: (device: string) => State | undefined;
+}
+
+/**
+ * A context as somebody passes it who need not have read its type; what it cannot be is left out.
+ *
+ * @throws WrongUse for a voicepoint that there is not.
+ */
+export function readContext({ voicepoints }: Phrasebook, context: unknown): HearContext {
+  const { at, language, time, chosen, it, said, states } = membersOf(context);
+  if (at !== undefined && !(typeof at === "string" && voicepoints.has(at))) {
+    throw unknownId("voicepoint", at, voicepoints.keys());
+  }
+  const words = Object.entries(membersOf(said)).flatMap(([slot, each]) => {
+    const text = textOf(each);
+    return text === undefined ? [] : [[slot, text] as const];
+  });
+  return {
+    ...(at === undefined ? {} : { at }),
+    ...(typeof language === "string" ? { language } : {}),
+    ...(typeof time === "string" ? { time } : {}),
+    ...(typeof chosen === "string" ? { chosen } : {}),
+    ...(it === undefined ? {} : { it: textsOf(it) }),
+    ...(said === undefined ? {} : { said: Object.fromEntries(words) }),
+    ...(typeof states === "function"
+      ? { states: (device: string) => readState(Reflect.apply(states, undefined, [device])) }
+      : {}),
+  };
+}
+
+/** A state as a home tells it: values by property. */
+function readState(state: unknown): State | undefined {
+  if (typeof state !== "object" || state === null) return undefined;
+  const values: Record<string, Value> = {};
+  for (const [property, value] of Object.entries(state)) {
+    if (isValue(value)) values[property] = value;
+  }
+  return values;
 }

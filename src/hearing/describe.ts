@@ -1,9 +1,14 @@
+import { printed } from "../source/wrong-use.ts";
 import type { Value } from "../phrasebook/property.ts";
 import { printDuration } from "../time/duration.ts";
 import type { Effect, Heard, HeardAct, HeardGuarded, When } from "./outcome.ts";
 
 /** An outcome in one line: its effects, or its name and reason. */
 export function describeOutcome(heard: Heard): string {
+  return printed("outcome", () => describe(heard));
+}
+
+function describe(heard: Heard): string {
   switch (heard.outcome) {
     case "act":
       return printActs(heard);

@@ -3,11 +3,12 @@ import { matchLanguage } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import { type State, startState } from "../phrasebook/property.ts";
-import { WrongUse, unknownId } from "../source/wrong-use.ts";
+import { textOf } from "../source/border.ts";
+import { WrongUse } from "../source/wrong-use.ts";
 import { parseLocal } from "../time/local.ts";
 import { compose } from "./compose.ts";
 import { type Conclusion, conclude } from "./conclude.ts";
-import type { HearContext } from "./context.ts";
+import { type HearContext, readContext } from "./context.ts";
 import { listEffects } from "./describe.ts";
 import { statesAfter } from "./effects.ts";
 import { devicesAbout } from "./about.ts";
@@ -28,12 +29,19 @@ import { explain } from "./why.ts";
 export function hearUtterance(
   book: Phrasebook,
   engineFor: (language: string) => Engine,
-  text: string,
-  { at, language: tag, time, chosen, it, said, states = () => undefined }: HearContext,
+  spoken: string,
+  context: HearContext,
 ): Heard {
-  if (at !== undefined && !book.voicepoints.has(at)) {
-    throw unknownId("voicepoint", at, book.voicepoints.keys());
-  }
+  const {
+    at,
+    language: tag,
+    time,
+    chosen,
+    it,
+    said,
+    states = () => undefined,
+  } = readContext(book, context);
+  const text = textOf(spoken) ?? "";
   const language = homeLanguage(book, tag);
   const engine = engineFor(language);
   const words = splitWords(text, language);

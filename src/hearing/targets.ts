@@ -256,13 +256,15 @@ function kindOf(label: string, ofKind: readonly Device[], many: boolean, asked: 
 }
 
 /** What targets came to in a whole home, by what was said and asked. */
-const memories = new WeakMap<Phrasebook["devices"], Map<string, Resolved>>();
+const memories = new WeakMap<Phrasebook["devices"], Memory>();
+type Memory = Map<string, Resolved>;
+
 /** Most that is remembered of one home. */
 const mostRemembered = 1000;
 
 function remembered({ devices }: Phrasebook, key: string, resolve: () => Resolved): Resolved {
   let memory = memories.get(devices);
-  if (!memory) memories.set(devices, (memory = new Map()));
+  if (!memory) memories.set(devices, (memory = new Map<string, Resolved>()));
   const before = memory.get(key);
   if (before) return before;
   const resolved = resolve();

@@ -2,6 +2,9 @@ import { type Engine, createEngine } from "../hearing/engine.ts";
 import type { HearContext } from "../hearing/context.ts";
 import { hearUtterance } from "../hearing/hear.ts";
 import type { Heard } from "../hearing/outcome.ts";
+import { membersOf, textOf } from "../source/border.ts";
+import { WrongUse } from "../source/wrong-use.ts";
+import type { PhrasebookDefinition } from "../phrasebook/schema.ts";
 import type { Source, SourceText } from "../phrasebook/document.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
@@ -28,14 +31,18 @@ export interface Book extends Phrasebook {
  * @param found Findings about the files made before, such as folders that do not exist.
  */
 export function readPhrasebook(sources: readonly Source[], found: readonly Finding[] = []): Book {
+  if (!Array.isArray(sources)) {
+    throw new WrongUse("readPhrasebook takes a list of sources: [{ path, text }]");
+  }
+  const given = sources.map(readSource);
   const isOf =
     (name: RegExp) =>
     (source: Source): source is SourceText =>
       "text" in source && name.test(source.path);
   const [isSuite, isDay] = [isOf(/\.suite\.ya?ml$/iu), isOf(/\.day\.ya?ml$/iu)];
   const book = readSources(
-    sources.filter((source) => !isSuite(source) && !isDay(source)),
-    found,
+    given.filter((source) => !isSuite(source) && !isDay(source)),
+    Array.isArray(found) ? found.filter(isFinding) : [],
   );
   const engines = new Map<string, Engine>();
   const engineFor = (language: string): Engine => {
@@ -45,10 +52,37 @@ export function readPhrasebook(sources: readonly Source[], found: readonly Findi
   };
   const opened: Book = {
     ...book,
-    suiteSources: sources.filter(isSuite),
-    daySources: sources.filter(isDay),
+    suiteSources: given.filter(isSuite),
+    daySources: given.filter(isDay),
     initialStates: initialStates(book),
     hear: (text, context = {}) => hearUtterance(opened, engineFor, text, context),
   };
+  books.add(opened);
   return opened;
+}
+
+/** The phrasebooks that were read. */
+const books = new WeakSet<Book>();
+
+/**
+ * What was passed as a phrasebook, if it is one.
+ *
+ * @throws WrongUse for anything else.
+ */
+export function asBook(book: Book): Book {
+  if (typeof book === "object" && books.has(book)) return book;
+  throw new WrongUse("pass a phrasebook: what readPhrasebook or openPhrasebook returned");
+}
+
+function isFinding(found: unknown): found is Finding {
+  const { at, message } = membersOf(found);
+  return typeof message === "string" && typeof membersOf(at)["file"] === "string";
+}
+
+/** A source as somebody passes it who need not have read its type. */
+function readSource(source: unknown, index: number): Source {
+  const { path, text, definition } = membersOf(source);
+  const name = textOf(path) ?? `source ${index + 1}`;
+  if (typeof text === "string") return { path: name, text };
+  return { path: name, definition: definition as PhrasebookDefinition };
 }

@@ -6,6 +6,7 @@ import { homeLanguage } from "../hearing/hear.ts";
 import type { Effect, Heard, HeardAsk, HeardUnsure } from "../hearing/outcome.ts";
 import { formatReply } from "../hearing/reply.ts";
 import { spokenDuration } from "../hearing/spoken.ts";
+import { textOf } from "../source/border.ts";
 import { english } from "../language/english.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { packFor } from "../language/packs.ts";
@@ -216,7 +217,8 @@ export function createConversation(
   };
 
   return {
-    say(text) {
+    say(spoken) {
+      const text = textOf(spoken) ?? "";
       if (memory.open && home.elapsed() > memory.open.until) memory.open = undefined;
       const waiting = memory.open;
       const isForCode = waiting?.open === "code";

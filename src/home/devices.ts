@@ -2,6 +2,7 @@ import { valuesOf } from "../hearing/effects.ts";
 import type { Effect } from "../hearing/outcome.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { State, Value } from "../phrasebook/property.ts";
+import { membersOf } from "../source/border.ts";
 import type { StateStore } from "./states.ts";
 
 /** What a device made of an order. */
@@ -78,4 +79,25 @@ function travel(
   if (kind !== "blind" && kind !== "gate") return 0;
   if (typeof to !== "number" || typeof from !== "number") return 0;
   return Math.ceil((Math.abs(to - from) / 100) * travelTime);
+}
+
+/** A fault as somebody passes it who need not have read its type; undefined for what is none. */
+export function readFault(fault: unknown): Fault | undefined {
+  const { fault: sort, times, seconds, to } = membersOf(fault);
+  switch (sort) {
+    case "offline":
+      return { fault: "offline" };
+    case "fails":
+      return { fault: "fails", times: times === "once" ? "once" : "always" };
+    case "slow":
+      return isAmount(seconds) ? { fault: "slow", seconds } : undefined;
+    case "rounds":
+      return isAmount(to) ? { fault: "rounds", to } : undefined;
+    default:
+      return undefined;
+  }
+}
+
+function isAmount(value: unknown): value is number {
+  return typeof value === "number" && Number.isFinite(value) && value > 0;
 }

@@ -1,4 +1,5 @@
 import { printDuration } from "../time/duration.ts";
+import { printed } from "../source/wrong-use.ts";
 import type { Value } from "../phrasebook/property.ts";
 
 /** One thing that happened in a home. */
@@ -53,6 +54,10 @@ export function mapTexts(event: LogEvent, change: (text: string) => string): Log
 
 /** A log entry in one line, without its time. */
 export function printEvent(event: LogEvent): string {
+  return printed("event", () => print(event));
+}
+
+function print(event: LogEvent): string {
   switch (event.event) {
     case "heard":
       return `heard “${event.text}”${event.at === undefined ? "" : ` at ${event.at}`}`;

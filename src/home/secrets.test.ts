@@ -84,7 +84,7 @@ describe("the code", () => {
         const digits = String(code);
         const { cardinal } = english.numbers;
         const words = {
-          "one by one": [...digits].map((digit) => cardinal(Number(digit))).join(" "),
+          "one by one": Array.from(digits, (digit) => cardinal(Number(digit))).join(" "),
           "in pairs": `${digits.slice(0, 2)} ${digits.slice(2)}`,
           "as one number": digits,
         }[how];

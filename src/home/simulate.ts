@@ -1,11 +1,18 @@
 import type { HearContext } from "../hearing/context.ts";
 import { heardBy } from "../hearing/hear.ts";
 import type { Heard } from "../hearing/outcome.ts";
+import { readContext } from "../hearing/context.ts";
+import { membersOf, shown, textsOf } from "../source/border.ts";
 import { WrongUse, unknownId } from "../source/wrong-use.ts";
-import type { State, Value } from "../phrasebook/property.ts";
-import { readGivenStates } from "../phrasebook/states.ts";
+import {
+  type State,
+  type Value,
+  checkValue,
+  explainValueProblem,
+  isValue,
+} from "../phrasebook/property.ts";
 import { parseDuration } from "../time/duration.ts";
-import type { Book } from "./book.ts";
+import { type Book, asBook } from "./book.ts";
 import { unspoken } from "./cause.ts";
 import {
   type Conversation,
@@ -14,7 +21,7 @@ import {
   createConversation,
   newMemory,
 } from "./converse.ts";
-import type { Fault } from "./devices.ts";
+import { type Fault, readFault } from "./devices.ts";
 import type { LogEntry } from "./log.ts";
 import { createOrders } from "./orders.ts";
 import { createRoutines } from "./routines.ts";
@@ -71,7 +78,7 @@ export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait">, L
  * left out.
  */
 export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHome {
-  const home = createHome(book, options);
+  const home = createHome(asBook(book), readOptions(options));
   const { converse, set, press, presence, fault, states, time, log } = home;
   return {
     converse,
@@ -108,9 +115,20 @@ const longestWait = 1100 * 86_400;
 function secondsOf(duration: unknown): number {
   const seconds = typeof duration === "string" ? parseDuration(duration) : duration;
   if (typeof seconds === "number" && seconds >= 0 && seconds <= longestWait) return seconds;
-  const what = typeof duration === "string" ? `"${duration}"` : String(duration);
   const fix = 'write seconds, or a duration such as "25m", of three years at most';
-  throw new WrongUse(`a home cannot wait ${what}: ${fix}`, "wrong-duration");
+  throw new WrongUse(`a home cannot wait ${shown(duration)}: ${fix}`, "wrong-duration");
+}
+
+/** Options as somebody passes them who need not have read their type; what cannot be is left out. */
+function readOptions(options: unknown): SimulateOptions {
+  const { states, time, faults, away } = membersOf(options);
+  const broken = Object.entries(membersOf(faults)).map(([id, fault]) => [id, readFault(fault)]);
+  return {
+    states: membersOf(states) as NonNullable<SimulateOptions["states"]>,
+    ...(typeof time === "string" ? { time } : {}),
+    faults: Object.fromEntries(broken) as NonNullable<SimulateOptions["faults"]>,
+    away: textsOf(away),
+  };
 }
 
 /** Makes a home whose calls end at once, as suites need it. */
@@ -141,11 +159,9 @@ export function createHome(book: Book, options: SimulateOptions): Home {
   };
 
   const home: Home = {
-    converse: (context = {}) => {
+    converse: (given = {}) => {
+      const context = readContext(book, given);
       const { at } = context;
-      if (at !== undefined && !book.voicepoints.has(at)) {
-        throw unknownId("voicepoint", at, book.voicepoints.keys());
-      }
       // A voicepoint has one memory, whoever speaks to it.
       let memory = memories.get(at ?? "");
       if (!memory) memories.set(at ?? "", (memory = newMemory()));
@@ -171,23 +187,40 @@ export function createHome(book: Book, options: SimulateOptions): Home {
       wait(scene.secondsUntil(point));
     },
     set: (device, values) => {
-      const known = readGivenStates({ [device]: values }, book.devices).get(device);
-      if (!known) return;
+      const known = knownValues(book, device, values);
+      if (typeof known === "string") {
+        scene.record({ event: "refused", what: known });
+        return;
+      }
       around(() => {
         orders.apply(device, known, { cause: unspoken });
       });
     },
     press: (button) => {
+      if (book.devices.get(button)?.actions.includes("press") !== true) {
+        scene.record({ event: "refused", what: `there is no button ${shown(button)}` });
+        return;
+      }
       around(() => {
         triggers.pressed(button, unspoken);
       });
     },
     presence: (person, is) => {
+      if (!book.people.has(person) || !["home", "away"].includes(is)) {
+        scene.record({
+          event: "refused",
+          what: `there is no person ${shown(person)} to be ${shown(is)}`,
+        });
+        return;
+      }
       around(() => {
         triggers.presence(person, is);
       });
     },
-    fault: orders.fault,
+    fault: (device, fault) => {
+      if (book.devices.has(device)) orders.fault(device, readFault(fault));
+      else scene.record({ event: "refused", what: `there is no device ${shown(device)}` });
+    },
     states: store.all,
     state: store.get,
     time: scene.localTime,
@@ -213,4 +246,20 @@ export function createHome(book: Book, options: SimulateOptions): Home {
     },
   };
   return home;
+}
+
+/** Values that a device can have, read-only ones included; or why it cannot have them. */
+function knownValues(book: Book, id: string, values: State): State | string {
+  const device = book.devices.get(id);
+  if (!device) return `there is no device ${shown(id)}`;
+  const known: Record<string, Value> = {};
+  for (const [property, value] of Object.entries(membersOf(values))) {
+    const schema = device.properties.get(property);
+    if (!schema) return `${id} has no ${property}`;
+    if (!isValue(value)) return `the ${property} of ${id} cannot be ${shown(value)}`;
+    const check = checkValue(schema, value);
+    if (!check.ok) return `the ${property} of ${id} ${explainValueProblem(check.problem)}`;
+    known[property] = value;
+  }
+  return known;
 }

@@ -3,6 +3,7 @@ import { dirname, join, relative, resolve, sep } from "node:path";
 import { type Book, readPhrasebook } from "../home/book.ts";
 import { type SourceDefinition, type SourceText, readDocument } from "../phrasebook/document.ts";
 import type { Finding } from "../source/finding.ts";
+import { membersOf, textsOf, shown } from "../source/border.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { isWithin, listFolder } from "./folder.ts";
 import { readText } from "./text.ts";
@@ -22,8 +23,9 @@ export interface OpenOptions {
  * @throws WrongUse when there is no such folder or file.
  */
 export async function openPhrasebook(folder: string, options: OpenOptions = {}): Promise<Book> {
-  const { definitions = [], allow = [] } = options;
-  const { sources, findings } = await readFolder(folder, allow);
+  const { allow, definitions: given } = membersOf(options);
+  const definitions: readonly SourceDefinition[] = Array.isArray(given) ? given : [];
+  const { sources, findings } = await readFolder(folder, textsOf(allow));
   return readPhrasebook([...sources, ...definitions], findings);
 }
 
@@ -46,29 +48,30 @@ interface Gathering {
 }
 
 /** The real path of a folder; of a file, that of the folder that it lies in. */
-async function rootOf(folder: string): Promise<string> {
+async function rootOf(folder: unknown): Promise<string> {
   try {
+    if (typeof folder !== "string") throw new WrongUse("a folder is named by a text");
     const real = await realpath(folder);
     return /\.ya?ml$/iu.test(real) ? dirname(real) : real;
   } catch {
-    throw new WrongUse(`there is no folder or file "${folder}"`, "no-such-file");
+    throw new WrongUse(`there is no folder or file ${shown(folder)}`, "no-such-file");
   }
 }
 
 /** Adds the files of a folder and of the folders that they use, each once. */
 async function gather(gathering: Gathering, folder: string): Promise<void> {
   const { sources, findings, roots } = gathering;
-  const { files, findings: found } = await listFolder(folder, roots, shown);
+  const { files, findings: found } = await listFolder(folder, roots, pathShown);
   findings.push(...found);
   for (const file of files) {
     const key = resolve(file);
     if (sources.has(key)) continue;
-    const read = await readText(file, shown(file));
+    const read = await readText(file, pathShown(file));
     if (!read.ok) {
       findings.push(read.finding);
       continue;
     }
-    const source = { path: shown(file), text: read.text };
+    const source = { path: pathShown(file), text: read.text };
     sources.set(key, source);
     for (const use of usedFolders(source)) await follow(gathering, file, source, use);
   }
@@ -95,7 +98,7 @@ async function follow(
   try {
     real = await realpath(folder);
   } catch {
-    const from = shown(dirname(file)) || "this one";
+    const from = pathShown(dirname(file)) || "this one";
     report(`there is no folder "${used}" to use`, `name a folder as seen from ${from}`);
     return;
   }
@@ -120,7 +123,7 @@ function usedFolders(source: SourceText): Use[] {
 }
 
 /** Paths are shown as from the working folder, with slashes on every system. */
-function shown(file: string): string {
+function pathShown(file: string): string {
   const near = relative(process.cwd(), file);
   return (near.startsWith("..") ? file : near).split(sep).join("/");
 }

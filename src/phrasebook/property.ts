@@ -4,6 +4,10 @@ import { printDuration } from "../time/duration.ts";
 /** A value that a property can hold. */
 export type Value = string | number | boolean;
 
+export function isValue(value: unknown): value is Value {
+  return typeof value === "string" || typeof value === "number" || typeof value === "boolean";
+}
+
 /** The state of one device: its properties and their values. */
 export type State = Readonly<Record<string, Value>>;
 

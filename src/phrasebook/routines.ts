@@ -1,9 +1,9 @@
 import { readDo } from "./compute.ts";
-import { parseDuration } from "../time/duration.ts";
 import { type Context, type Entry, report } from "./context.ts";
-import { type Document, type Path, writtenKeys } from "./document.ts";
+import { writtenKeys } from "./document.ts";
 import type { Fragment, Intent, Routine, SpokenPattern, Trigger } from "./model.ts";
 import { dropTooLarge } from "./references.ts";
+import { readLength } from "./lengths.ts";
 import { readReply } from "./replies.ts";
 import { readNames, readPatterns } from "./said.ts";
 import type { ReplyDefinition, RoutineDefinition } from "./schema.ts";
@@ -72,7 +72,10 @@ export function readRoutine(
     condition,
     enabled: value.enabled ?? true,
     overlap: value.overlap ?? "skip",
-    rest: readRest(context, document, path, value.rest),
+    rest:
+      (value.rest === undefined
+        ? 0
+        : readLength(context, document, [...path, "rest"], value.rest)) ?? 0,
     trusted: value.trusted ?? false,
     replyAt,
     moment: said("moment", value.moment),
@@ -87,17 +90,4 @@ export function readRoutine(
       ? { id, patterns, slots, ...done, reply, failed, routine: { trusted }, at }
       : undefined;
   return { routine, intent };
-}
-
-function readRest(
-  context: Context,
-  document: Document,
-  path: Path,
-  written: string | undefined,
-): number {
-  const seconds = written === undefined ? 0 : parseDuration(written);
-  if (seconds !== undefined) return seconds;
-  const message = `"${written ?? ""}" is no duration`;
-  report(context, "wrong-value", document.at([...path, "rest"]), message, "write 6h");
-  return 0;
 }

@@ -28,11 +28,14 @@ const id = z.string().check(z.regex(/^[\p{Ll}\p{Lo}\p{N}]+(?:-[\p{Ll}\p{Lo}\p{N}
 const reference = z.string({ error: "write an id" });
 const references = z.array(reference, { error: "write a list of ids: [one, two]" });
 
-/** A section maps ids to entries; an entry with nothing to say may be left empty. */
+/** A section maps ids to entries. */
 function section<Entry extends z.ZodMiniType>(entry: Entry) {
-  return z.optional(
-    z.record(id, z.nullable(entry), { error: "write a map from ids to what they are" }),
-  );
+  return z.optional(z.record(id, entry, { error: "write a map from ids to what they are" }));
+}
+
+/** A section of which an entry with nothing to say may be left empty. */
+function looseSection<Entry extends z.ZodMiniType>(entry: Entry) {
+  return section(z.nullable(entry));
 }
 
 const valueSchema = z.union([z.string(), z.number(), z.boolean()], {
@@ -455,13 +458,13 @@ export const phrasebookSchema = z.strictObject(
     address: z.optional(saidSchema),
     place: z.optional(placeSchema),
     code: z.optional(text),
-    rooms: section(roomSchema),
-    zones: section(zoneSchema),
+    rooms: looseSection(roomSchema),
+    zones: looseSection(zoneSchema),
     voicepoints: section(voicepointSchema),
     devices: section(deviceSchema),
     groups: section(groupSchema),
-    people: section(personSchema),
-    kinds: section(kindSchema),
+    people: looseSection(personSchema),
+    kinds: looseSection(kindSchema),
     voice: z.optional(z.array(voiceRuleSchema, { error: "write a list of rules" })),
     vocabulary: z.optional(vocabularySchema),
     uses: z.optional(z.array(text, { error: "write a list of folders: [../house-style]" })),

@@ -1,8 +1,8 @@
-import { parseDuration } from "../time/duration.ts";
 import { isDate } from "../time/local.ts";
 import { type Context, report, reportUnknown } from "./context.ts";
 import type { Document, Path } from "./document.ts";
 import type { ChoiceValue, Slot } from "./model.ts";
+import { readLength } from "./lengths.ts";
 import { readReply } from "./replies.ts";
 import type { Value } from "./property.ts";
 import { readPatterns, saidTexts } from "./said.ts";
@@ -157,11 +157,7 @@ function readNumber(
   written: number | string | undefined,
 ): number | undefined {
   if (typeof written !== "string") return written;
-  const seconds = parseDuration(written);
-  if (seconds !== undefined) return seconds;
-  const fix = "write a duration such as 10m, 1h 30m or 45s";
-  report(context, "wrong-value", document.at(path), `"${written}" is no duration`, fix);
-  return undefined;
+  return readLength(context, document, path, written);
 }
 
 function checkRange<T extends number | string>(

@@ -2,7 +2,14 @@ import { type Conditions, parseCondition } from "./condition.ts";
 import { type Context, report, reportUnknown } from "./context.ts";
 import type { Document, Path } from "./document.ts";
 import type { Device } from "./model.ts";
-import { type DataSchema, type Value, checkValue, explainValueProblem } from "./property.ts";
+import { membersOf } from "../source/border.ts";
+import {
+  type DataSchema,
+  type Value,
+  checkValue,
+  explainValueProblem,
+  isValue,
+} from "./property.ts";
 import type { StatesDefinition } from "./schema.ts";
 import { allowed, checkWritten, knownProperty } from "./written.ts";
 
@@ -22,20 +29,21 @@ export function readStates(
   );
 }
 
-/** States given in code: what no device has is left out. */
+/** States given in code, whatever their types: what no device has is left out. */
 export function readGivenStates(
-  states: Readonly<Record<string, Readonly<Record<string, Value>>>>,
+  states: Readonly<Record<string, unknown>>,
   devices: ReadonlyMap<string, Device>,
 ): States {
   const known = new Map<string, Record<string, Value>>();
   for (const [id, values] of Object.entries(states)) {
     const properties = devices.get(id)?.properties;
     if (!properties) continue;
-    const entries = Object.entries(values).filter(([name, value]) => {
+    const state: Record<string, Value> = {};
+    for (const [name, value] of Object.entries(membersOf(values))) {
       const schema = properties.get(name);
-      return schema !== undefined && checkValue(schema, value).ok;
-    });
-    known.set(id, Object.fromEntries(entries));
+      if (schema && isValue(value) && checkValue(schema, value).ok) state[name] = value;
+    }
+    known.set(id, state);
   }
   return known;
 }

@@ -19,7 +19,7 @@ import type { Value } from "./property.ts";
 import { otherValue } from "./property.ts";
 import { readReply } from "./replies.ts";
 import { readPatterns } from "./said.ts";
-import { parseDuration } from "../time/duration.ts";
+import { readLength } from "./lengths.ts";
 import type {
   ReplyDefinition,
   StatesDefinition,
@@ -140,18 +140,13 @@ function readFurther(
     return [{ step: "notify", people, text: said("text", step.text), ...tag, at }];
   }
   if ("wait" in step) {
-    const seconds = parseDuration(step.wait);
-    if (seconds !== undefined) {
-      return [{ step: "wait", wait: { refer: "value", value: seconds }, at }];
-    }
     const slot = slotName(step.wait);
     if (slot !== undefined && known.slots.get(slot)?.type === "duration") {
       return [{ step: "wait", wait: { refer: "slot", slot }, at }];
     }
-    const fix = "write a duration such as 5s or 10m, or a slot of type duration";
-    const place = document.at([...under, "wait"]);
-    report(context, "wrong-value", place, `"${step.wait}" is no duration`, fix);
-    return [];
+    const seconds = readLength(context, document, [...under, "wait"], step.wait);
+    if (seconds === undefined) return [];
+    return [{ step: "wait", wait: { refer: "value", value: seconds }, at }];
   }
   if ("if" in step) {
     const condition = readConditions(context, document, [...under, "if"], step.if, home.devices);
@@ -202,12 +197,10 @@ function readAsk(
     const steps = answer.do === undefined ? [] : readList(reading, [...path, "do"], answer.do);
     return { patterns: readPatterns(context, document, [...path, "hear"], answer.hear), steps };
   });
-  const seconds = step.within === undefined ? usualTime : parseDuration(step.within);
-  if (seconds === undefined) {
-    const place = document.at([...under, "within"]);
-    const fix = "write a duration such as 20s";
-    report(context, "wrong-value", place, `"${step.within ?? ""}" is no duration`, fix);
-  }
+  const seconds =
+    step.within === undefined
+      ? usualTime
+      : readLength(context, document, [...under, "within"], step.within);
   const silence =
     step.silence === undefined ? [] : readList(reading, [...under, "silence"], step.silence);
   return { step: "ask", text, answers, within: seconds ?? usualTime, silence, at };

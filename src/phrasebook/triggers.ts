@@ -4,6 +4,7 @@ import { type Context, report, reportUnknown } from "./context.ts";
 import type { Document, Path } from "./document.ts";
 import type { Days, SunEvent, Trigger } from "./model.ts";
 import type { TriggerDefinition } from "./schema.ts";
+import { readLength } from "./lengths.ts";
 import { readConditions } from "./states.ts";
 import type { Home } from "./steps.ts";
 
@@ -45,11 +46,11 @@ export function readTrigger(
     return days && { trigger: "sun", event, offset, days, at };
   }
   if ("state" in written) {
-    const lasting = written.lasting === undefined ? 0 : parseDuration(written.lasting);
-    if (lasting === undefined) {
-      wrong("lasting", `"${written.lasting ?? ""}" is no duration`, "write 10m");
-      return;
-    }
+    const lasting =
+      written.lasting === undefined
+        ? 0
+        : readLength(context, document, [...path, "lasting"], written.lasting);
+    if (lasting === undefined) return undefined;
     const under = [...path, "state"];
     const states = readConditions(context, document, under, written.state, home.devices);
     return { trigger: "state", states, lasting, at };

@@ -1,5 +1,6 @@
 import type * as z from "zod/mini";
 import type { Finding } from "../source/finding.ts";
+import { shown } from "../source/border.ts";
 import { nearest } from "../source/nearest.ts";
 import type { Document, Path } from "./document.ts";
 
@@ -196,7 +197,7 @@ function allowedValues(issue: Issue): readonly unknown[] | undefined {
 }
 
 function printScalar(value: unknown): string {
-  return typeof value === "string" ? value : JSON.stringify(value);
+  return typeof value === "string" ? value : shown(value);
 }
 
 function describeValue(value: unknown): string {

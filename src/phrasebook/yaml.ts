@@ -202,24 +202,35 @@ export interface DuplicateKey {
 export function duplicateKeys(root: YamlNode): DuplicateKey[] {
   const found: DuplicateKey[] = [];
   const seen = new Set<YamlNode>();
-  const visit = (node: YamlNode, path: readonly (string | number)[]): void => {
+  const path: (string | number)[] = [];
+  const visitAt = (key: string | number, node: YamlNode): void => {
     if (node.type === "scalar" || seen.has(node)) return;
     seen.add(node);
+    path.push(key);
+    visit(node);
+    path.pop();
+  };
+  const visit = (node: YamlMap | YamlList): void => {
     if (node.type === "list") {
-      for (const [index, item] of node.items.entries()) visit(item, [...path, index]);
+      node.items.forEach((item, index) => {
+        visitAt(index, item);
+      });
       return;
     }
-    const starts = new Map<string, number>();
-    for (const { key, value } of node.entries) {
+    // A map of two keys, as most are, needs no index to compare them.
+    const starts = node.entries.length > 2 ? new Map<string, number>() : undefined;
+    for (const [index, { key, value }] of node.entries.entries()) {
       const text = key.type === "scalar" ? key.text : "";
-      visit(value, [...path, text]);
+      visitAt(text, value);
       if (key.type !== "scalar") continue;
-      const first = starts.get(text);
-      if (first === undefined) starts.set(text, key.start);
+      const [before] = node.entries;
+      const isSecond = index === 1 && before?.key.type === "scalar" && before.key.text === text;
+      const first = starts ? starts.get(text) : isSecond ? before.key.start : undefined;
+      if (first === undefined) starts?.set(text, key.start);
       else found.push({ path: [...path, text], start: key.start, first });
     }
   };
-  visit(root, []);
+  if (root.type !== "scalar") visit(root);
   return found;
 }
 

@@ -1,3 +1,4 @@
+import { shown } from "./border.ts";
 import { nearest } from "./nearest.ts";
 
 /** What was wrong about a call. */
@@ -20,14 +21,27 @@ export class WrongUse extends Error {
   }
 }
 
+/**
+ * What a function makes of data that it is given to print, which need not be what its type says.
+ *
+ * @throws WrongUse for anything that is not what it prints.
+ */
+export function printed(what: string, print: () => string): string {
+  try {
+    return print();
+  } catch {
+    throw new WrongUse(`this is no ${what}, and cannot be printed as one`);
+  }
+}
+
 /** Names that are listed; the rest are left out. */
 const mostListed = 8;
 
 /** An id that stands for nothing, with what there is. */
-export function unknownId(what: string, id: string, known: Iterable<string>): WrongUse {
+export function unknownId(what: string, id: unknown, known: Iterable<string>): WrongUse {
   const ids = [...known];
-  const near = nearest(id, ids);
+  const near = typeof id === "string" ? nearest(id, ids) : undefined;
   const list = ids.slice(0, mostListed).join(", ") + (ids.length > mostListed ? " …" : "");
   const fix = ids.length === 0 ? `there are none` : `write ${near ?? `one of ${list}`}`;
-  return new WrongUse(`there is no ${what} "${id}": ${fix}`, "unknown-id");
+  return new WrongUse(`there is no ${what} ${shown(id)}: ${fix}`, "unknown-id");
 }

@@ -1,4 +1,6 @@
-import type { Book } from "../home/book.ts";
+import { type Book, asBook } from "../home/book.ts";
+import { shown } from "../source/border.ts";
+import { WrongUse } from "../source/wrong-use.ts";
 import type { Fault } from "../home/devices.ts";
 import type { LogEntry } from "../home/log.ts";
 import { createHome } from "../home/simulate.ts";
@@ -28,9 +30,12 @@ export interface Day {
   happenings: readonly Happening[];
 }
 
+/** The days that were read. */
+const read = new WeakSet<Day>();
+
 /** Reads day files; findings hold what is wrong with them. */
 export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
-  const context = contextOf(book);
+  const context = contextOf(asBook(book));
   const days = book.daySources.flatMap((source: SourceText): Day[] => {
     const document = readDocument(source, context.findings);
     const reading: Reading = { context, book, document };
@@ -50,7 +55,7 @@ export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
       reportUnknown(context, place, "person", person, book.people.keys());
     }
     let last = "";
-    const read = happenings.map((happening, index) => {
+    const happens = happenings.map((happening, index) => {
       const path = ["happenings", index];
       const { time = last } = happening;
       if (time < last) {
@@ -72,10 +77,11 @@ export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
         given: readStates(context, document, ["given"], expanded, book.devices),
         away,
         faults: readFaults(reading, ["faults"], faults),
-        happenings: read,
+        happenings: happens,
       },
     ];
   });
+  for (const day of days) read.add(day);
   return { days, problems: context.findings };
 }
 
@@ -83,11 +89,18 @@ export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
  * Plays a day from midnight to midnight.
  *
  * @param date `2026-03-02`.
- * @param day What happens beside the triggers of the home.
+ * @param day What happens beside the triggers of the home: one that `readDays` read.
+ * @throws WrongUse for a date that is none.
  */
 export function runDay(book: Book, date: string, day?: Day): readonly LogEntry[] {
+  if (!isDate(date)) {
+    throw new WrongUse(`${shown(date)} is no date: write it as 2026-03-02`, "wrong-time");
+  }
+  if (day !== undefined && !read.has(day)) {
+    throw new WrongUse("pass a day that readDays read, or none");
+  }
   const { at, language, given = [], away, faults = {}, happenings = [] } = day ?? {};
-  const home = createHome(book, {
+  const home = createHome(asBook(book), {
     time: `${date}T00:00`,
     states: Object.fromEntries(given),
     ...(away === undefined ? {} : { away }),

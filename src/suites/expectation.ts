@@ -3,12 +3,11 @@ import type { Condition, Conditions } from "../phrasebook/condition.ts";
 import { report, reportUnknown } from "../phrasebook/context.ts";
 import type { Path } from "../phrasebook/document.ts";
 import type { Value } from "../phrasebook/property.ts";
+import { readLength } from "../phrasebook/lengths.ts";
 import { readConditions } from "../phrasebook/states.ts";
 import { knownProperty } from "../phrasebook/written.ts";
 import { nearest } from "../source/nearest.ts";
-import { parseDuration } from "../time/duration.ts";
 import { parseClock } from "../time/local.ts";
-import { readLength } from "./happenings.ts";
 import { type Reading, expandPlaces } from "./places.ts";
 import {
   type CommandDefinition,
@@ -142,13 +141,14 @@ function readLog(
   path: Path,
   written: LogDefinition | LogDefinition[],
 ): LogExpectation[] {
+  const { context, document } = reading;
   return [written].flat().map((line): LogExpectation => {
     if (typeof line === "string") return { line, within: 0 };
     const { within = "0s", time } = line;
     const clock = time === undefined ? undefined : parseClock(time);
     return {
       line: line.line,
-      within: readLength(reading, [...path, "within"], within),
+      within: readLength(context, document, [...path, "within"], within) ?? 0,
       ...(clock === undefined ? {} : { clock }),
     };
   });
@@ -234,11 +234,8 @@ function readWhen(
   const seconds = (key: "in" | "for"): Partial<When> => {
     const text = written[key];
     if (text === undefined) return {};
-    const length = parseDuration(text);
-    if (length !== undefined) return { [key]: length };
-    const fix = "write a duration such as 10m, 1h 30m or 45s";
-    report(context, "wrong-value", document.at([...path, key]), `"${text}" is no duration`, fix);
-    return {};
+    const length = readLength(context, document, [...path, key], text);
+    return length === undefined ? {} : { [key]: length };
   };
   const { at, until } = written;
   return {

@@ -5,8 +5,8 @@ import type { Performed } from "../home/scene.ts";
 import type { Home } from "../home/simulate.ts";
 import { report, reportUnknown } from "../phrasebook/context.ts";
 import type { Path } from "../phrasebook/document.ts";
+import { readLength } from "../phrasebook/lengths.ts";
 import { type States, readStates } from "../phrasebook/states.ts";
-import { parseDuration } from "../time/duration.ts";
 import { parseFault } from "./faults.ts";
 import { type Reading, expandPlaces } from "./places.ts";
 import type { HappeningDefinition } from "./schema.ts";
@@ -68,7 +68,7 @@ export function readHappening(
     ...(who ? { presence: who } : {}),
     set: readStates(context, document, under, expanded, book.devices),
     faults: readFaults(reading, [...path, "faults"], faults),
-    wait: wait === undefined ? 0 : readLength(reading, [...path, "wait"], wait),
+    wait: (wait === undefined ? 0 : readLength(context, document, [...path, "wait"], wait)) ?? 0,
     text: describe(written),
   };
 }
@@ -89,15 +89,6 @@ function readPresence(
   if (who === "everyone") return { people, is };
   if (!book.people.has(who)) reportUnknown(context, place, "person", who, ["everyone", ...people]);
   return { people: [who], is };
-}
-
-/** Seconds of a duration; what is none is reported. */
-export function readLength({ context, document }: Reading, path: Path, written: string): number {
-  const seconds = parseDuration(written);
-  if (seconds !== undefined) return seconds;
-  const fix = "write a duration such as 25m";
-  report(context, "wrong-value", document.at(path), `"${written}" is no duration`, fix);
-  return 0;
 }
 
 /** Faults as written, each of a device that there is. */

@@ -1,7 +1,8 @@
 import type { HearContext } from "../hearing/context.ts";
 import { describeOutcome } from "../hearing/describe.ts";
 import type { Heard } from "../hearing/outcome.ts";
-import type { Book } from "../home/book.ts";
+import { type Book, asBook } from "../home/book.ts";
+import { membersOf, textsOf } from "../source/border.ts";
 import { nothingDone } from "../home/converse.ts";
 import { type Home, createHome } from "../home/simulate.ts";
 import type { Finding } from "../source/finding.ts";
@@ -54,19 +55,27 @@ export interface RunOptions {
 }
 
 /** Runs the suites of a phrasebook. Every case starts from a fresh home. */
-export function runSuites(book: Book, { only }: RunOptions = {}): Promise<SuiteResults> {
+export function runSuites(book: Book, options: RunOptions = {}): Promise<SuiteResults> {
+  return new Promise((resolve) => {
+    resolve(resultsOf(asBook(book), options));
+  });
+}
+
+function resultsOf(book: Book, options: RunOptions): SuiteResults {
+  const given: unknown = membersOf(options)["only"];
+  const only = given === undefined ? undefined : textsOf(given);
   const { suites, problems } = readSuites(book, book.suiteSources);
   const chosen = suites.filter(({ name }) => !only || only.includes(name));
   const results = chosen.map((suite) => runSuite(book, suite));
   const cases = results.flatMap((result) => result.cases);
   const passed = cases.filter((result) => result.passed).length;
-  return Promise.resolve({
+  return {
     version: resultsVersion,
     suites: results,
     passed,
     failed: cases.length - passed,
     problems,
-  });
+  };
 }
 
 function runSuite(book: Book, { name, file, cases }: Suite): SuiteResult {

@@ -4,6 +4,7 @@ import { asWritten, countPhrases, phrases } from "../pattern/phrases.ts";
 import type { Conditions } from "../phrasebook/condition.ts";
 import { contextOf, report, reportUnknown } from "../phrasebook/context.ts";
 import { type Path, type SourceText, readDocument } from "../phrasebook/document.ts";
+import { readLength } from "../phrasebook/lengths.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
 import { readPatterns } from "../phrasebook/said.ts";
 import { type States, readConditions, readStates } from "../phrasebook/states.ts";
@@ -12,7 +13,7 @@ import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 import { parseLocal } from "../time/local.ts";
 import { type Expectation, readExpectation } from "./expectation.ts";
-import { type Happening, readFaults, readHappening, readLength } from "./happenings.ts";
+import { type Happening, readFaults, readHappening } from "./happenings.ts";
 import { type Reading, expandPlaces } from "./places.ts";
 import { type CaseDefinition, type SuiteDefinition, suiteSchema } from "./schema.ts";
 
@@ -299,6 +300,8 @@ function readTurn(
     expect: readExpectation(reading, [...path, "expect"], expect),
     position: document.at([...path, "hear"]),
     ...(at === undefined ? {} : { at }),
-    ...(wait === undefined ? {} : { wait: readLength(reading, [...path, "wait"], wait) }),
+    ...(wait === undefined
+      ? {}
+      : { wait: readLength(context, document, [...path, "wait"], wait) ?? 0 }),
   };
 }

@@ -1,4 +1,4 @@
-import type { Book } from "../home/book.ts";
+import { type Book, asBook } from "../home/book.ts";
 import type { Device, Nameable } from "../phrasebook/model.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
 import { checkCircles } from "./circles.ts";
@@ -14,7 +14,8 @@ import { checkTaken } from "./taken.ts";
  * Looks over a whole phrasebook for what is allowed and yet likely to disappoint, beside what
  * reading it found.
  */
-export function checkPhrasebook(book: Book): Finding[] {
+export function checkPhrasebook(given: Book): Finding[] {
+  const book = asBook(given);
   const devices = [...book.devices.values()];
   return [
     ...devices.flatMap((device) => checkPlace(book, device)),

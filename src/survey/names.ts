@@ -36,6 +36,7 @@ export function checkNames(book: Book): Finding[] {
 
 /** Things of one name that neither what is asked nor the speaker's room tells apart. */
 function clashes(borne: readonly Borne[], language: string): Finding[] {
+  if (borne.length < 2) return [];
   const seen: Seen = { places: new Map(), devices: new Map(), abilities: new Map() };
   return borne.flatMap((one): Finding[] => {
     const other = alikeIn(seen, one);

@@ -1,4 +1,6 @@
-import type { Book } from "../home/book.ts";
+import { homeLanguage } from "../hearing/hear.ts";
+import { textOf } from "../source/border.ts";
+import { type Book, asBook } from "../home/book.ts";
 import { spokenNames } from "../hearing/names.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
 import { planIntent } from "../hearing/plan.ts";
@@ -22,7 +24,9 @@ export interface SayableDevice {
  * Lists what a home understands, device by device, in one language. Each phrase was heard and came
  * to its device before it is listed.
  */
-export function listSayable(book: Book, language = book.languages[0] ?? "en"): SayableDevice[] {
+export function listSayable(given: Book, tag?: string): SayableDevice[] {
+  const book = asBook(given);
+  const language = homeLanguage(book, textOf(tag));
   const samples = sampleCommands(book, language);
   return [...book.devices.values()].map((device) => {
     const names = spokenNames(device, language, book.languages[0] ?? language);

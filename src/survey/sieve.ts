@@ -31,16 +31,10 @@ export function createSieve(book: Book, language: string): (words: readonly stri
     for (const each of patterns) if (each.language === language) add(wordsOf(each.tree));
   }
   for (const { one, many } of Object.values(pack.kinds)) add([...one, ...many]);
-  for (const said of [pack.values, pack.properties].flatMap((each) => Object.values(each))) {
-    add(Array.isArray(said) ? said : Object.values(said).flat());
-  }
-  add(
-    [
-      ...Object.values(pack.states),
-      ...Object.values(pack.colours),
-      ...Object.values(pack.targets),
-    ].flat(),
-  );
+  for (const said of Object.values(pack.values)) add(Object.values(said).flat());
+  add(Object.values(pack.properties).flat());
+  for (const said of [pack.states, pack.colours]) add(Object.values(said).flat());
+  for (const said of Object.values(pack.targets)) add([said].flat());
   add(book.kindNouns.map(({ text }) => text));
   add(book.colours.map(({ text }) => text));
 

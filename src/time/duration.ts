@@ -8,6 +8,9 @@ const units = [
 const written =
   /^(?:(\d+(?:\.\d+)?)d)?\s*(?:(\d+(?:\.\d+)?)h)?\s*(?:(\d+(?:\.\d+)?)m)?\s*(?:(\d+(?:\.\d+)?)s)?$/;
 
+/** The longest that something waits or lasts, in seconds: a year. */
+export const longestDuration = 366 * 86_400;
+
 /**
  * Reads a duration as it is written in a phrasebook: `10m`, `1h 30m`, `5s`, `2d`.
  *

@@ -56,8 +56,8 @@ function plainDate(date: string) {
 }
 
 /** Whether a text is a date that the calendar has. */
-export function isDate(text: string): boolean {
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+export function isDate(text: unknown): boolean {
+  if (typeof text !== "string" || !/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
   try {
     plainDate(text);
     return true;
