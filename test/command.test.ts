@@ -1,5 +1,5 @@
 import { spawnSync } from "node:child_process";
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, describe, expect, test } from "vitest";
@@ -196,7 +196,7 @@ describe("calm-phrase test", () => {
     const json = run(["test", path, "--only", "wrong", "--json"]);
     expect(json.code).toBe(1);
     expect(JSON.parse(json.out)).toMatchObject({
-      version: 1,
+      version: 2,
       failed: 1,
       suites: [{ suite: "wrong", cases: [{ passed: false, failures: [{ about: "effect" }] }] }],
     });
@@ -304,11 +304,205 @@ devices: { lamp: { kind: light } }
 intents: { rest: { patterns: rest now, reply: mill, replaces: true } }
 `,
     );
-    expect(run(["hear", "hush now", "--in", home]).out).toContain("lamp { power: off }");
-    expect(run(["hear", "rest now", "--in", home]).out).toContain("says “mill”");
-    const { code, out } = run(["check", home]);
+    const allow = ["--allow", style];
+    // The folder that is not there may hold guards, and until that is mended it bars everything.
+    expect(run(["hear", "hush now", "--in", home, ...allow]).error).toMatch(
+      /home\.yaml:1:24: until that is mended, voice is barred from lamp/,
+    );
+    const { code, out } = run(["check", home, ...allow]);
     expect(code).toBe(1);
     expect(out).toMatch(/home\.yaml:1:24 {2}error {2}unknown-reference\n {2}there is no folder/);
+    mkdirSync(join(folder, "hous-style"));
+    const both = [...allow, "--allow", join(folder, "hous-style")];
+    expect(run(["hear", "hush now", "--in", home, ...both]).out).toContain("lamp { power: off }");
+    expect(run(["hear", "rest now", "--in", home, ...both]).out).toContain("says “mill”");
+  });
+
+  test("reads nothing outside of it that nobody allowed", () => {
+    const { code, out } = run(["check", join(folder, "mill")]);
+    expect(code).toBe(1);
+    expect(out).toContain('"../house-style" lies outside of the phrasebook, and is not read');
+  });
+
+  test.each([
+    '"uses": [shared]',
+    "'uses': [shared]",
+    '{ "uses": [shared] }',
+    '"\\x75ses": [shared]',
+  ])("however it is written: %s", (written) => {
+    const home = mkdtempSync(join(folder, "uses-"));
+    mkdirSync(join(home, "shared"));
+    writeFileSync(join(home, "home.yaml"), `${written}\n`);
+    writeFileSync(join(home, "lamp.YAML"), "devices: { lamp: { kind: light } }");
+    writeFileSync(join(home, "shared", "rule.yml"), "voice: [{ kind: light, voice: barred }]");
+    expect(run(["hear", "turn on the lamp", "--in", join(home)]).out).toContain("voice is barred");
+  });
+});
+
+describe("files that are not plain ones", () => {
+  const begin = (files: Record<string, string | Uint8Array>): string => {
+    const home = mkdtempSync(join(folder, "files-"));
+    for (const [name, text] of Object.entries(files)) writeFileSync(join(home, name), text);
+    return home;
+  };
+  const lamp = { "home.yaml": "devices: { lamp: { kind: light } }\n" };
+
+  test.each([
+    ["a phrasebook", "rule.yaml"],
+    ["a suite", "a.suite.yaml"],
+    ["a day", "a.day.yaml"],
+  ])("%s that is not UTF-8 is a finding, and bars voice from what it might guard", (_, name) => {
+    const home = begin({ ...lamp, [name]: Buffer.from([0x76, 0xff, 0xfe, 0x0a]) });
+    const { code, out } = run(["check", home]);
+    expect(code).toBe(1);
+    expect(out).toContain("the file is not UTF-8");
+    expect(run(["hear", "turn on the lamp", "--in", home]).out).toContain("unknown");
+  });
+
+  test.each([
+    ["a table", "a.csv"],
+    ["a thing", "a.json"],
+    ["a grammar", "a.abnf"],
+  ])("%s that is not UTF-8 is told", (_, name) => {
+    const home = begin({ [name]: Buffer.from([0x69, 0x64, 0x80, 0x81, 0xff]) });
+    const { code, error, out } = run(["import", join(home, name)]);
+    expect(code).not.toBe(0);
+    expect(error + out).toContain("UTF-8");
+    expect(error).not.toContain("    at ");
+  });
+
+  test("a link within is followed, one that leads out is a finding", () => {
+    const outside = begin({ "rule.yaml": "voice: [{ kind: light, voice: barred }]" });
+    const home = begin(lamp);
+    mkdirSync(join(home, "more"));
+    writeFileSync(join(home, "more", "rule.txt"), "voice: [{ kind: light, voice: barred }]");
+    symlinkSync(join(home, "more", "rule.txt"), join(home, "rule.yaml"));
+    expect(run(["hear", "turn on the lamp", "--in", home]).out).toContain(
+      "voice is barred from lamp",
+    );
+    symlinkSync(join(outside, "rule.yaml"), join(home, "out.yaml"));
+    symlinkSync(home, join(home, "again"));
+    const { code, out } = run(["check", home]);
+    expect(code).toBe(1);
+    expect(out).toContain("this link leads out of the phrasebook");
+  });
+
+  test("what is no file is a finding, and holds nothing up", () => {
+    const home = begin(lamp);
+    mkdirSync(join(home, "folder.yaml"));
+    symlinkSync("/dev/zero", join(home, "endless.yaml"));
+    spawnSync("mkfifo", [join(home, "pipe.yaml")]);
+    const { code, out } = run(["check", home]);
+    expect(code).toBe(1);
+    expect(out).toMatch(/endless\.yaml.*\n.*leads out of/);
+    expect(out).toMatch(/pipe\.yaml.*\n.*no file that can be read/);
+  });
+
+  test("what comes from a file reaches no terminal raw", () => {
+    const evil = "\u001b[31mred\u0007\u202e\u009b2J";
+    const home = begin({
+      "home.yaml": JSON.stringify({
+        phrasebook: evil,
+        languages: ["en"],
+        devices: { lamp: { kind: "light", aliases: `lamp ${evil}` }, [`x${evil}`]: { kind: evil } },
+        intents: { go: { patterns: ["go", evil], reply: evil } },
+        routines: { up: { triggers: [{ phrase: "up" }], do: [{ say: evil }] } },
+      }),
+      "a.suite.yaml": JSON.stringify({
+        suite: evil,
+        cases: [{ hear: evil, expect: { reply: evil } }],
+      }),
+      "a.day.yaml": JSON.stringify({ day: evil, happenings: [{ hear: evil }] }),
+    });
+    const commands = [
+      ["check", home],
+      ["check", home, "--json"],
+      ["test", home],
+      ["test", home, "--json"],
+      ["hear", "go", "--in", home],
+      ["hear", "go", "--in", home, "--json"],
+      ["sayable", home],
+      ["run", "up", "--in", home],
+      ["run", "up", "--in", home, "--dry"],
+      ["day", "2026-03-02", "--in", home, "--script", evil],
+    ];
+    for (const command of commands) {
+      const { out, error } = run(command);
+      // eslint-disable-next-line no-control-regex -- that is what must not be there
+      expect(out + error, command.join(" ")).not.toMatch(
+        /[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u202a-\u202e]/,
+      );
+    }
+  });
+});
+
+describe("calm-phrase import --to a file that is there", () => {
+  const table = (): string => {
+    const path = join(mkdtempSync(join(folder, "import-")), "a.csv");
+    writeFileSync(path, "id,kind,room\nlamp,light,hall\nvent,fan,hall\n");
+    return path;
+  };
+  const written =
+    "# The hall.\nrooms: { hall: {} }\n\ndevices:\n    # The old lamp.\n    lamp: { kind: light, voice: confirm } # mind\n\n# The end.\ngroups: {}\n";
+
+  test("asks what to do with it, and changes nothing", () => {
+    const path = table();
+    const to = join(path, "..", "home.yaml");
+    writeFileSync(to, written);
+    const { code, error } = run(["import", path, "--to", to]);
+    expect(code).toBe(2);
+    expect(error).toContain("write --merge to add to it, or --force to write over it");
+    expect(readFileSync(to, "utf8")).toBe(written);
+  });
+
+  test("adds to it, and loses nothing", () => {
+    const path = table();
+    const to = join(path, "..", "home.yaml");
+    writeFileSync(to, written);
+    const { code, error } = run(["import", path, "--to", to, "--merge"]);
+    expect(code).toBe(0);
+    expect(error).toContain("devices.lamp  is in");
+    expect(readFileSync(to, "utf8")).toBe(
+      written.replace("# mind\n", "# mind\n    vent:\n      kind: fan\n      room: hall\n"),
+    );
+  });
+
+  test("says so where it cannot add to it", () => {
+    const path = table();
+    const to = join(path, "..", "home.yaml");
+    writeFileSync(to, "devices: { lamp: { kind: light } }\n");
+    const { code, error } = run(["import", path, "--to", to, "--merge"]);
+    expect(code).toBe(2);
+    expect(error).toContain('"devices" is written on one line');
+  });
+
+  test("writes over it when that is asked for", () => {
+    const path = table();
+    const to = join(path, "..", "home.yaml");
+    expect(run(["import", path, "--to", to]).code).toBe(0);
+    expect(run(["import", path, "--to", to, "--force"]).code).toBe(0);
+    expect(readFileSync(to, "utf8")).toContain("vent:");
+  });
+});
+
+describe("a pipe that closes and a place that cannot be written", () => {
+  test("are no stack traces", () => {
+    const { stderr } = spawnSync(
+      "sh",
+      ["-c", `node dist/cli.js sayable demo/oxbow-pottery | head -1`],
+      { cwd: root, encoding: "utf8" },
+    );
+    expect(stderr).toBe("");
+    const { code, error } = run([
+      "export",
+      "demo/oxbow-pottery",
+      "--as",
+      "csv",
+      "--to",
+      "/proc/nowhere/a.csv",
+    ]);
+    expect(code).toBe(2);
+    expect(error).toMatch(/^calm-phrase: .*\n$/);
   });
 });
 

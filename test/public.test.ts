@@ -205,7 +205,6 @@ test("a function that computes steps may return or throw anything", async () => 
   await fc.assert(
     fc.asyncProperty(anything, fc.boolean(), async (value, isThrown) => {
       const compute = () => {
-         
         if (isThrown) throw value;
         return value;
       };

@@ -1,6 +1,6 @@
 import { WrongUse } from "../source/wrong-use.ts";
-import { mkdir, readFile, readdir, stat, writeFile } from "node:fs/promises";
-import { dirname, extname, join } from "node:path";
+import { mkdir, readdir, stat, writeFile } from "node:fs/promises";
+import { extname, join } from "node:path";
 import type { Book } from "../home/book.ts";
 import { grammarOf } from "../exchange/home-grammar.ts";
 import { definitionFromGrammar } from "../exchange/grammar-definition.ts";
@@ -69,8 +69,8 @@ async function writeYaml(
     printData(printYaml(content).trimEnd());
     return;
   }
-  const before = await existing(to);
-  if (before === undefined || force) {
+  const there = await existing(to);
+  if (there === undefined || force) {
     await writeText(printYaml(content), to);
     return;
   }
@@ -78,20 +78,19 @@ async function writeYaml(
     const fix = "write --merge to add to it, or --force to write over it";
     throw new WrongUse(`"${to}" is there already: ${fix}`);
   }
-  const merged = mergeSections(before, content);
+  const merged = mergeSections(await textOf(to), content);
   if (!merged.ok) throw new WrongUse(`"${to}" cannot be added to: ${merged.reason}`);
   await writeText(merged.text, to);
   for (const kept of merged.kept) complain(`  ${kept}  is in ${to} already, and stays as it is`);
 }
 
-/** The text of a file; undefined when there is none. */
-async function existing(path: string): Promise<string | undefined> {
+/** What stands at a path: a file, a folder, or nothing. */
+async function existing(path: string): Promise<"file" | "folder" | undefined> {
   try {
-    await stat(path);
+    return (await stat(path)).isDirectory() ? "folder" : "file";
   } catch {
     return undefined;
   }
-  return textOf(path);
 }
 
 /** The text of a file that somebody names. */
@@ -109,7 +108,7 @@ async function take(path: string, language: string | undefined): Promise<Taken> 
     throw new WrongUse(`there is no file or folder "${path}"`);
   }
   if (!isFolder && extname(path) === ".csv") {
-    return devicesFromCsv(await readFile(path, "utf8"), path, language);
+    return devicesFromCsv(await textOf(path), path, language);
   }
   if (!isFolder && !/\.(?:json|jsonld|td)$/.test(path)) {
     throw new WrongUse(`"${path}" is neither a table (.csv) nor a Thing Description (.json)`);
@@ -167,10 +166,12 @@ export async function exportHome(folder: string, options: ExportOptions): Promis
     printJson(things.map(([, thing]) => thing));
     return exit.fine;
   }
-  await mkdir(to, { recursive: true });
-  for (const [id, thing] of things) {
-    await writeFile(join(to, `${id}.td.json`), `${JSON.stringify(thing, null, 2)}\n`);
-  }
+  await writing(to, async () => {
+    if ((await existing(to)) === undefined) await mkdir(to);
+    for (const [id, thing] of things) {
+      await writeFile(join(to, `${id}.td.json`), `${JSON.stringify(thing, null, 2)}\n`);
+    }
+  });
   return exit.fine;
 }
 
@@ -200,6 +201,16 @@ async function writeText(text: string, to: string | undefined): Promise<void> {
     printData(text.trimEnd());
     return;
   }
-  await mkdir(dirname(to), { recursive: true });
-  await writeFile(to, text);
+  await writing(to, () => writeFile(to, text));
+}
+
+/** Writes something, or says why that place cannot be written. */
+async function writing(to: string, write: () => Promise<unknown>): Promise<void> {
+  try {
+    await write();
+  } catch (error) {
+    const code = error instanceof Error && "code" in error ? ` (${String(error.code)})` : "";
+    const fix = "see that its folder is there and may be written to";
+    throw new WrongUse(`"${to}" cannot be written${code}: ${fix}`);
+  }
 }

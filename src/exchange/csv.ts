@@ -11,7 +11,7 @@ import { type SkippedPart, type Taken, idFrom } from "./taken.ts";
  */
 
 const plainColumns = ["id", "kind", "room", "voice"] as const;
-const jsonColumns = ["safe", "properties", "actions"] as const;
+const jsonColumns = ["safe", "safe-actions", "bulk", "properties", "actions"] as const;
 
 /**
  * Reads devices from a table. A row that cannot be used is told with its line; the others are taken.
@@ -22,10 +22,12 @@ export function devicesFromCsv(text: string, file: string, language = "en"): Tak
   const devices: Record<string, DeviceDefinition> = {};
   const skipped: SkippedPart[] = [];
   let rows: { record: string[]; info: { lines: number } }[];
+  const { delimiter, from } = delimiterOf(text);
   try {
     rows = parse(text, {
       bom: true,
-      delimiter: delimiterOf(text),
+      delimiter,
+      from_line: from,
       info: true,
       relax_column_count: true,
       relax_quotes: true,
@@ -37,23 +39,31 @@ export function devicesFromCsv(text: string, file: string, language = "en"): Tak
     return { devices, skipped: [{ where: file, reason: `this is no table: ${reason}` }] };
   }
   const [header, ...body] = rows;
-  const columns = (header?.record ?? []).map((name) =>
+  const seen = new Set<string>();
+  const columns = (header?.record ?? []).map((name) => {
     // The language in brackets keeps its case.
-    name.replace(/^[^(]*/, (word) => word.toLowerCase()),
-  );
+    const column = name.replace(/^[^(]*/u, (word) => word.toLowerCase()).replace(/\s+\(/u, " (");
+    if (column === "" || !seen.has(column)) {
+      seen.add(column);
+      return column;
+    }
+    skipped.push({ where: `${file}:${from}`, reason: `the column "${column}" is there twice` });
+    return "";
+  });
   if (!columns.includes("kind")) {
     const reason = "the first row has to name the columns, kind among them";
-    return { devices, skipped: [{ where: `${file}:1`, reason }] };
+    return { devices, skipped: [{ where: `${file}:${from}`, reason }] };
   }
   for (const column of columns) {
     if (column !== "" && !isKnown(column)) {
       skipped.push({
-        where: `${file}:1`,
+        where: `${file}:${from}`,
         reason: `the column "${column}" says nothing of a device`,
       });
     }
   }
   for (const { record, info } of body) {
+    if (record.every((cell) => cell === "")) continue;
     const where = `${file}:${info.lines}`;
     const row = readRow(columns, record, language);
     if (!row.ok) {
@@ -67,10 +77,18 @@ export function devicesFromCsv(text: string, file: string, language = "en"): Tak
   return { devices, skipped };
 }
 
-/** Spreadsheets of many countries part cells with semicolons; the first row tells. */
-function delimiterOf(text: string): string {
-  const [header = ""] = text.split("\n", 1);
-  return [",", ";", "\t"].find((sign) => header.includes(sign)) ?? ",";
+/**
+ * Spreadsheets of many countries part cells with semicolons: the first line may say so, `sep=;`, and
+ * otherwise the sign that stands in the first row most often does.
+ */
+function delimiterOf(text: string): { delimiter: string; from: number } {
+  const [first = "", second = ""] = text.replace(/^\uFEFF/u, "").split(/\r?\n/u, 2);
+  const told = /^"?sep=(.)"?$/iu.exec(first.trim())?.[1];
+  if (told !== undefined) return { delimiter: told, from: 2 };
+  const row = (first.trim() === "" ? second : first).replace(/"[^"]*"/gu, "");
+  const counts = [",", ";", "\t"].map((sign) => ({ sign, count: row.split(sign).length }));
+  counts.sort((a, b) => b.count - a.count);
+  return { delimiter: counts[0]?.sign ?? ",", from: 1 };
 }
 
 type Row = { ok: true; id: string; device: DeviceDefinition } | { ok: false; reason: string };
@@ -79,16 +97,19 @@ function readRow(columns: readonly string[], record: readonly string[], language
   const cells = new Map<string, string>();
   columns.forEach((column, index) => {
     const cell = record[index] ?? "";
-    if (cell !== "") cells.set(column, cell);
+    if (cell !== "" && column !== "") cells.set(column, cell);
   });
-  if (record.length > columns.length) {
+  const more = record.slice(columns.length).filter((cell) => cell !== "");
+  if (more.length > 0) {
     return { ok: false, reason: `it has ${record.length} cells for ${columns.length} columns` };
   }
   const id = cells.get("id") ?? idFrom(cells.get("name") ?? "");
   if (id === "") return { ok: false, reason: "it has neither an id nor a name" };
   const device: Record<string, unknown> = {};
   for (const column of ["kind", "room", "voice"]) {
-    if (cells.has(column)) device[column] = cells.get(column);
+    const cell = cells.get(column);
+    // What is a word of ours is written in one case.
+    if (cell !== undefined) device[column] = column === "room" ? cell : cell.toLowerCase();
   }
   for (const key of ["name", "aliases"] as const) {
     const said = readSaid(cells, key, language);
@@ -97,9 +118,9 @@ function readRow(columns: readonly string[], record: readonly string[], language
   for (const column of jsonColumns) {
     const cell = cells.get(column);
     if (cell === undefined) continue;
-    const isJson = /^[[{]/.test(cell);
+    const isJson = /^(?:[[{]|true$|false$)/i.test(cell);
     try {
-      device[column] = isJson ? (JSON.parse(cell) as unknown) : splitList(cell);
+      device[column] = isJson ? (JSON.parse(lowered(cell)) as unknown) : splitList(cell);
     } catch {
       return { ok: false, reason: `"${column}" is no JSON: ${cell}` };
     }
@@ -109,6 +130,11 @@ function readRow(columns: readonly string[], record: readonly string[], language
   const [issue] = checked.error.issues;
   const key = issue?.path.join(".") ?? "";
   return { ok: false, reason: `${key}: ${issue?.message ?? "it is no device"}` };
+}
+
+/** A spreadsheet writes truth values in capitals. */
+function lowered(cell: string): string {
+  return /^(?:true|false)$/iu.test(cell) ? cell.toLowerCase() : cell;
 }
 
 const inLanguage = /^(name|aliases)(?: \((.+)\))?$/;
@@ -135,7 +161,10 @@ function readSaid(
     else said[language] = value;
   }
   if (Object.keys(said).length === 0) return first;
-  return first === undefined ? said : { [main]: first, ...said };
+  if (first === undefined) return said;
+  const { [main]: more = [], ...others } = said;
+  const names = [first, more].flat();
+  return { [main]: names.length === 1 ? first : names, ...others };
 }
 
 /** Semicolons separate; one that is meant is doubled. */

@@ -1,3 +1,4 @@
+import { printCondition } from "../phrasebook/condition.ts";
 import type { Kind } from "../phrasebook/kinds.ts";
 import type { Device } from "../phrasebook/model.ts";
 import type { DataSchema } from "../phrasebook/property.ts";
@@ -5,7 +6,7 @@ import type { DataSchemaDefinition, DeviceDefinition } from "../phrasebook/schem
 
 /** A device as it would be written in a phrasebook: what its kind says already is left out. */
 export function definitionOf(device: Device, kind: Kind | undefined): DeviceDefinition {
-  const { id, room, voice, safe, actions, isVoiceWritten } = device;
+  const { id, room, voice, safe, actions, isVoiceWritten, safeActions, bulk } = device;
   const name = said(device, false);
   const isMadeFromId =
     device.names.length > 0 &&
@@ -23,7 +24,21 @@ export function definitionOf(device: Device, kind: Kind | undefined): DeviceDefi
     ...(more.length > 0 ? { actions: more } : {}),
     ...(isVoiceWritten ? { voice } : {}),
     ...(isSafeOwn ? { safe: lists(safe) } : {}),
+    ...(safeActions.length > 0 && isVoiceWritten ? { "safe-actions": [...safeActions] } : {}),
+    ...(isBulkOwn(bulk, kind) ? { bulk: writeBulk(bulk) } : {}),
   };
+}
+
+/** Whether a device goes along with bulk commands otherwise than its kind does. */
+function isBulkOwn(bulk: Device["bulk"], kind: Kind | undefined): boolean {
+  return JSON.stringify(writeBulk(bulk)) !== JSON.stringify(kind?.bulk ?? true);
+}
+
+function writeBulk(bulk: Device["bulk"]): NonNullable<DeviceDefinition["bulk"]> {
+  if (typeof bulk === "boolean") return bulk;
+  return Object.fromEntries(
+    Object.entries(bulk).map(([name, condition]) => [name, printCondition(condition)]),
+  );
 }
 
 function lists(safe: Device["safe"]): NonNullable<DeviceDefinition["safe"]> {

@@ -24,6 +24,7 @@ const usedMembers: ReadonlySet<string> = new Set([
   ...["@context", "@type", "id", "title", "titles", "properties", "actions", "base"],
   ...["security", "securityDefinitions"],
   ...["calm:kind", "calm:room", "calm:name", "calm:aliases", "calm:voice", "calm:safe"],
+  ...["calm:safe-actions", "calm:bulk"],
   ...["calm:properties", "calm:actions"],
 ]);
 
@@ -37,7 +38,7 @@ export function thingFromDevice(
   device: DeviceDefinition,
   known?: Kind,
 ): ThingDescription {
-  const { kind, room, name, aliases, voice, safe, properties, actions } = device;
+  const { kind, room, name, aliases, voice, safe, bulk, properties, actions } = device;
   const shipped = known ?? (Object.hasOwn(kinds, kind) ? kinds[kind] : undefined);
   const listed = Array.isArray(properties)
     ? Object.fromEntries(properties.map((each) => [each, null]))
@@ -46,6 +47,8 @@ export function thingFromDevice(
   const names = new Set([...Object.keys(all), ...Object.keys(listed)]);
   return {
     "@context": [context, ownContext],
+    // Relative forms need something to be relative to.
+    base: `https://home.invalid/${id}/`,
     id: `urn:calm-phrase:device:${id}`,
     title: firstText(name) ?? id.replaceAll("-", " "),
     ...titles(name),
@@ -73,6 +76,8 @@ export function thingFromDevice(
     ...given("calm:aliases", aliases),
     ...given("calm:voice", voice),
     ...given("calm:safe", safe),
+    ...given("calm:safe-actions", device["safe-actions"]),
+    ...given("calm:bulk", bulk),
     ...given("calm:properties", properties),
     ...given("calm:actions", actions),
   };
@@ -125,7 +130,7 @@ function deviceFromThing(
   }
   const isOurs = typeof thing["calm:kind"] === "string";
   const device: Record<string, unknown> = { kind };
-  for (const key of ["room", "name", "aliases", "voice", "safe", "properties", "actions"]) {
+  for (const key of ownKeys) {
     if (thing[`calm:${key}`] !== undefined) device[key] = thing[`calm:${key}`];
   }
   if (!isOurs) Object.assign(device, foreignParts(thing, id, kind, file, skipped));
@@ -136,6 +141,11 @@ function deviceFromThing(
   skipped.push({ where: file, reason });
   return undefined;
 }
+
+/** Keys of a device that stand in a Thing Description under our own prefix. */
+const ownKeys = [
+  ...["room", "name", "aliases", "voice", "safe", "safe-actions", "bulk", "properties", "actions"],
+];
 
 /** Its own word for the kind, or a type whose last part is the name of a kind. */
 function kindOf(thing: ThingDescription): string | undefined {
@@ -159,8 +169,10 @@ function foreignParts(
   else if (thing["title"] !== id.replaceAll("-", " ")) parts["name"] = thing["title"];
   const own: Record<string, DataSchemaDefinition | null> = {};
   const properties = isRecord(thing["properties"]) ? thing["properties"] : {};
+  const where = (...path: string[]): string => `${file} ${path.join(".")}`;
   for (const [name, schema] of Object.entries(properties)) {
-    const read = isRecord(schema) ? readSchema(schema) : undefined;
+    if (isRecord(schema)) tellLeft(schema, usedTerms, where("properties", name), skipped);
+    const read = isRecord(schema) ? (asPower(kind, name, schema) ?? readSchema(schema)) : undefined;
     const isKnown = Object.hasOwn(kinds[kind]?.properties ?? {}, name);
     if (read) own[name] = read;
     else if (!isKnown) {
@@ -169,10 +181,48 @@ function foreignParts(
     }
   }
   if (Object.keys(own).length > 0) parts["properties"] = own;
-  const actions = isRecord(thing["actions"]) ? Object.keys(thing["actions"]) : [];
+  const affordances = isRecord(thing["actions"]) ? thing["actions"] : {};
+  for (const [name, action] of Object.entries(affordances)) {
+    if (isRecord(action)) tellLeft(action, usedActionTerms, where("actions", name), skipped);
+  }
+  const actions = Object.keys(affordances);
   const more = actions.filter((action) => !kinds[kind]?.actions?.includes(action));
   if (more.length > 0) parts["actions"] = more;
   return parts;
+}
+
+/** Terms of a property (sections 5.3.1.3 and 5.3.2) that a phrasebook uses, or has no need of. */
+const usedTerms: ReadonlySet<string> = new Set([
+  ...["type", "minimum", "maximum", "multipleOf", "unit", "enum", "readOnly", "default", "forms"],
+  ...["title", "titles", "description", "descriptions", "observable", "@type", "calm:format"],
+]);
+const usedActionTerms: ReadonlySet<string> = new Set([
+  ...["title", "titles", "description", "descriptions", "forms", "@type", "safe", "idempotent"],
+]);
+
+/** Tells the terms of an affordance that are not taken, since what they say is lost. */
+function tellLeft(
+  affordance: Readonly<Record<string, unknown>>,
+  used: ReadonlySet<string>,
+  where: string,
+  skipped: SkippedPart[],
+): void {
+  for (const term of Object.keys(affordance)) {
+    // False is what each of these is when it is not written (section 5.4).
+    if (used.has(term) || affordance[term] === false) continue;
+    skipped.push({ where: `${where}.${term}`, reason: "a phrasebook has no place for it" });
+  }
+}
+
+/** On and off of a light are a truth value for many: what its kind has for it stays. */
+function asPower(
+  kind: string,
+  name: string,
+  { type, readOnly = false }: Readonly<Record<string, unknown>>,
+): DataSchemaDefinition | undefined {
+  const own = kinds[kind]?.properties[name];
+  if (type !== "boolean" || own?.enum?.join() !== "on,off") return undefined;
+  return { enum: [...own.enum], ...(readOnly === true ? { readOnly } : {}) };
 }
 
 const types: ReadonlySet<string> = new Set(["boolean", "string", "number", "integer"]);

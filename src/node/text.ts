@@ -4,8 +4,8 @@ import type { Finding } from "../source/finding.ts";
 export type ReadText = { ok: true; text: string } | { ok: false; finding: Finding };
 
 /**
- * Reads a file as UTF-8 (RFC 3629), with or without a byte order mark. What is no UTF-8, or cannot
- * be read at all, is a finding.
+ * Reads a file as UTF-8 (RFC 3629), with or without a byte order mark, or as the UTF-16 that its mark
+ * tells. What is neither, or cannot be read at all, is a finding.
  *
  * @param shown The path as findings show it.
  */
@@ -22,8 +22,15 @@ export async function readText(file: string, shown: string): Promise<ReadText> {
     return wrong(`the file cannot be read (${why})`, "see that it is there and may be read");
   }
   try {
-    return { ok: true, text: new TextDecoder("utf-8", { fatal: true }).decode(bytes) };
+    const encoding = encodingOf(bytes);
+    return { ok: true, text: new TextDecoder(encoding, { fatal: true }).decode(bytes) };
   } catch {
     return wrong("the file is not UTF-8", "save it as UTF-8");
   }
+}
+
+/** What a byte order mark tells (Unicode, section 23.8). */
+function encodingOf([first, second]: Uint8Array): "utf-8" | "utf-16le" | "utf-16be" {
+  if (first === 0xff && second === 0xfe) return "utf-16le";
+  return first === 0xfe && second === 0xff ? "utf-16be" : "utf-8";
 }
