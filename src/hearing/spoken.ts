@@ -1,12 +1,14 @@
 import type { LanguagePack } from "../language/pack.ts";
 import { type DurationUnit, durationUnits } from "../language/times.ts";
-import type { Intent, Nameable, Phrasebook, Reply } from "../phrasebook/model.ts";
+import { phrases } from "../pattern/phrases.ts";
+import { SaidValue } from "../phrasebook/messages.ts";
+import type { ChoiceSlot, Intent, Nameable, Phrasebook, Reply } from "../phrasebook/model.ts";
 import { answerQuestion, printValue } from "./answer.ts";
 import type { Conclusion } from "./conclude.ts";
 import type { HearContext } from "./context.ts";
 import { nameIn } from "./names.ts";
 import type { HeardCommand, HeardRefuse, SlotValue, When } from "./outcome.ts";
-import { type ValueProblem, printQuantity } from "../phrasebook/property.ts";
+import { type Value, type ValueProblem, printQuantity } from "../phrasebook/property.ts";
 import { devicesNamed } from "./targets.ts";
 import { formatReply, replyIn } from "./reply.ts";
 
@@ -182,8 +184,8 @@ export function slotVariables(
   intent: Pick<Intent, "slots"> | undefined,
   slots: Readonly<Record<string, SlotValue>>,
   { done, failed }: Results,
-): Record<string, string | number | boolean> {
-  const variables: Record<string, string | number | boolean> = {};
+): Record<string, string | number | boolean | SaidValue> {
+  const variables: Record<string, string | number | boolean | SaidValue> = {};
   for (const [name, { value, words, leans }] of Object.entries(slots)) {
     const slot = intent?.slots.get(name);
     if (slot?.type === "target" && slot.narrows === undefined) {
@@ -197,10 +199,23 @@ export function slotVariables(
       const ids = known.map(({ id }) => id);
       const reached = ids.filter((id) => done.includes(id));
       variables[name] = countDevices(speech, reached.length > 0 ? reached : ids);
+    } else if (slot?.type === "choice") {
+      variables[name] = new SaidValue(
+        String(value),
+        words || wordFor(slot, value, speech.language),
+      );
     } else if (typeof value !== "number") variables[name] = words || value;
     else variables[name] = slot?.type === "duration" ? spokenDuration(speech.pack, value) : value;
   }
   return variables;
+}
+
+/** What is said for a value of a choice: the first phrase of its first pattern in the language. */
+function wordFor(slot: ChoiceSlot, value: Value, language: string): string {
+  const patterns = slot.values.find((each) => each.value === value)?.patterns ?? [];
+  const pattern = patterns.find((each) => each.language === language) ?? patterns[0];
+  const [words] = pattern ? phrases(pattern.tree, () => undefined) : [];
+  return words?.join(" ") ?? String(value);
 }
 
 /** Names that are listed; more devices are counted. */

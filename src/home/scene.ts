@@ -109,6 +109,8 @@ export function createScene(book: Book, { states = {}, time = usualTime }: Scene
   const code = createCode(book, () => elapsed);
   const withoutCode = (event: LogEvent): LogEvent =>
     book.code === undefined ? event : mapTexts(event, code.mask);
+  const told: LogEntry[] = [];
+  let snapshot: readonly LogEntry[] = [];
   const deeds: Deed[] = [];
   const endless = (): void => {
     log.push({ elapsed, event: { event: "refused", what: "it goes on without end" } });
@@ -160,8 +162,14 @@ export function createScene(book: Book, { states = {}, time = usualTime }: Scene
       questions.set(at, close);
     },
     spend,
-    log: () =>
-      log.map(({ elapsed: at, event }) => ({ time: localOf(beginning() + at, zone), event })),
+    log: () => {
+      // Times take a while to work out, and are asked for again and again.
+      for (const { elapsed: at, event } of log.slice(told.length)) {
+        told.push({ time: localOf(beginning() + at, zone), event });
+      }
+      if (snapshot.length < told.length) snapshot = [...told];
+      return snapshot;
+    },
     pass: (seconds) => {
       timers.runUntil(elapsed + Math.max(0, seconds), (instant) => {
         if (instant > elapsed) steps = 0;

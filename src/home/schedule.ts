@@ -1,7 +1,8 @@
-import { RRule } from "rrule";
-import { getTimes } from "suncalc";
+import { getPosition, getTimes } from "suncalc";
 import type { Days, Location, Trigger } from "../phrasebook/model.ts";
+import { parseUntil } from "../phrasebook/recurrence.ts";
 import { laterDate, printClock, weekdayOf } from "../time/local.ts";
+import { datesOf } from "./recurrence.ts";
 import { instantOf, localOf } from "./zone.ts";
 
 export type ClockTrigger = Extract<Trigger, { trigger: "time" | "sun" }>;
@@ -25,7 +26,8 @@ export function nextFiring(
   for (let day = 0; day < farthest; day++, date = laterDate(date, 1)) {
     if (!isDay(trigger.days, date)) continue;
     const instant = instantOn(trigger, date, zone, place);
-    if (instant !== undefined && instant > after) return instant;
+    if (instant === undefined || instant <= after) continue;
+    return instant > lastInstant(trigger.days, zone) ? undefined : instant;
   }
   return undefined;
 }
@@ -40,10 +42,32 @@ function instantOn(
   if (!place) return undefined;
   const event = trigger.event === "noon" ? "solarNoon" : trigger.event;
   const noon = new Date(instantOf(`${date}T12:00`, zone) * 1000);
-  const at = getTimes(noon, place.latitude, place.longitude)[event];
-  // Near the poles there are days without a sunrise.
+  const { latitude, longitude } = place;
+  const at = getTimes(noon, latitude, longitude)[event];
   if (!at || !Number.isFinite(at.getTime())) return undefined;
+  // Near the poles there are days without a sunrise, and times that are none.
+  const wanted = heights[trigger.event];
+  const height = getPosition(at, latitude, longitude).altitude;
+  if (wanted !== undefined && Math.abs(height - wanted) > heightTolerance) return undefined;
   return Math.round(at.getTime() / 1000) + trigger.offset;
+}
+
+/** How high the sun stands at its events, in degrees. */
+const heights: Readonly<Record<string, number>> = {
+  sunrise: -0.833,
+  sunset: -0.833,
+  dawn: -6,
+  dusk: -6,
+};
+/** Degrees by which a height may be off, which is told as it looks through the air. */
+const heightTolerance = 1.5;
+
+/** The instant at which a rule ends that says so; what fires later does not. */
+function lastInstant(days: Days, zone: string): number {
+  if (days.days !== "rule") return Infinity;
+  const until = parseUntil(/(?:^|;)UNTIL=([^;]*)/u.exec(days.rule)?.[1] ?? "");
+  if (until?.time === undefined) return Infinity;
+  return instantOf(`${until.date}T${until.time}`, until.isUtc ? "UTC" : zone);
 }
 
 function isDay(days: Days, date: string): boolean {
@@ -55,24 +79,6 @@ function isDay(days: Days, date: string): boolean {
     case "dates":
       return days.dates.includes(date);
     case "rule":
-      return datesOf(days.rule, date.slice(0, 4)).has(date);
+      return datesOf(days.rule, Number(date.slice(0, 4))).has(date);
   }
-}
-
-/** Where a rule begins that does not say so: a Monday. */
-const ruleStart = "20010101T000000Z";
-
-const known = new Map<string, ReadonlySet<string>>();
-
-/** The days of a rule in one year; worked out once, since a rule is asked about day by day. */
-function datesOf(rule: string, year: string): ReadonlySet<string> {
-  const key = `${year} ${rule}`;
-  let dates = known.get(key);
-  if (!dates) {
-    const parsed = RRule.fromString(`DTSTART:${ruleStart}\nRRULE:${rule}`);
-    const [from, to] = [new Date(`${year}-01-01T00:00:00Z`), new Date(`${year}-12-31T00:00:00Z`)];
-    dates = new Set(parsed.between(from, to, true).map((day) => day.toISOString().slice(0, 10)));
-    known.set(key, dates);
-  }
-  return dates;
 }

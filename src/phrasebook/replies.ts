@@ -1,7 +1,7 @@
-import { MessageSyntaxError, isVariableRef, parseMessage, visit } from "messageformat";
 import { nearest } from "../source/nearest.ts";
 import { type Context, report, reportUnknown } from "./context.ts";
 import type { Document, Path } from "./document.ts";
+import { readMessage } from "./messages.ts";
 import type { Device, Reply } from "./model.ts";
 import { saidTexts } from "./said.ts";
 import type { ReplyDefinition } from "./schema.ts";
@@ -33,7 +33,13 @@ export function readReply(
   for (const { text, language, path: under } of saidTexts(context, document, path, reply)) {
     const states: { variable: string; device: string; property: string }[] = [];
     const place = (offset: number) => document.inside(under, offset);
-    for (const name of variablesOf(context, text, place)) {
+    const { problems, variables } = readMessage(text, language);
+    for (const { message, fix, offset } of problems) {
+      report(context, "reply-syntax", place(offset), message, fix);
+    }
+    // What cannot be read is no reply, and its source is never said.
+    if (problems.length > 0) continue;
+    for (const name of variables) {
       if (known.includes(name)) continue;
       const at = place(Math.max(0, text.indexOf(`$${name}`)));
       const [id = "", property] = name.split(".");
@@ -59,29 +65,4 @@ export function readReply(
     replies.set(language, { text, states, origin, at: document.inside(under, 0) });
   }
   return replies;
-}
-
-function variablesOf(
-  context: Context,
-  text: string,
-  place: (offset: number) => ReturnType<Document["at"]>,
-): Set<string> {
-  const names = new Set<string>();
-  const own = new Set<string>();
-  try {
-    const message = parseMessage(text);
-    for (const { type, name } of message.declarations) if (type === "local") own.add(name);
-    visit(message, {
-      value: (value) => {
-        if (isVariableRef(value)) names.add(value.name);
-      },
-    });
-  } catch (error) {
-    const offset = error instanceof MessageSyntaxError ? error.start : 0;
-    const what = error instanceof Error ? error.message : String(error);
-    const fix = "write variables as {$name}; a brace that is meant as text needs a backslash: \\{";
-    report(context, "reply-syntax", place(offset), `the reply cannot be read: ${what}`, fix);
-  }
-  for (const name of own) names.delete(name);
-  return names;
 }

@@ -5,6 +5,7 @@ import type { Document, Path } from "./document.ts";
 import type { Days, SunEvent, Trigger } from "./model.ts";
 import type { TriggerDefinition } from "./schema.ts";
 import { readLength } from "./lengths.ts";
+import { checkRule } from "./recurrence.ts";
 import { readConditions } from "./states.ts";
 import type { Home } from "./steps.ts";
 
@@ -103,8 +104,16 @@ function readDays(
     if (only === "daily") return { days: "every" };
     if (only === "weekdays") return { days: "weekdays", weekdays: [1, 2, 3, 4, 5] };
     if (only === "weekends") return { days: "weekdays", weekdays: [6, 7] };
-    if (/^(?:RRULE:)?FREQ=(?:DAILY|WEEKLY|MONTHLY|YEARLY)(?:;[A-Z]+=[A-Z0-9,+-]+)*$/.test(only)) {
-      return { days: "rule", rule: only.replace(/^RRULE:/, "") };
+    if (/=|^(?:RRULE|FREQ|DTSTART)/u.test(only)) {
+      const rule = only.trim().replace(/^RRULE:/u, "");
+      const problems = checkRule(rule);
+      for (const { message, fix, severity } of problems) {
+        report(context, "wrong-value", document.at([...path, "repeat"]), message, fix, {
+          severity,
+        });
+      }
+      const isWrong = problems.some(({ severity }) => severity === "error");
+      return isWrong ? undefined : { days: "rule", rule };
     }
   }
   const weekdays = repeat.map((name) => weekdayNames.indexOf(name.toLowerCase()) + 1);
