@@ -428,8 +428,8 @@ describe("files that are not plain ones", () => {
     ];
     for (const command of commands) {
       const { out, error } = run(command);
-      // eslint-disable-next-line no-control-regex -- that is what must not be there
       expect(out + error, command.join(" ")).not.toMatch(
+        // eslint-disable-next-line no-control-regex -- that is what must not be there
         /[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u202a-\u202e]/,
       );
     }

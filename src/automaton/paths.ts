@@ -77,13 +77,18 @@ export function findPaths(
     let ways = known.get(key);
     if (!ways) {
       const ending = network.accepts[state] === true && ends.has(at);
-      ways = continued(network.follow[state] ?? [], at, ending);
+      const isFree = network.symbol[state] === anyWord;
+      ways = continued(network.follow[state] ?? [], at, { ending, isFree });
       known.set(key, ways);
     }
     return ways;
   };
 
-  const continued = (next: readonly number[], from: number, ending: boolean): Way[] => {
+  const continued = (
+    next: readonly number[],
+    from: number,
+    { ending, isFree }: { ending: boolean; isFree: boolean },
+  ): Way[] => {
     let ways: Way[] = ending ? [{ end: from, literalWords: 0, freeWords: 0 }] : [];
     // A word that may be passed over is passed over by standing still.
     for (let at = from; at < count; at++) {
@@ -95,12 +100,13 @@ export function findPaths(
             extend(ways, { state, from: at, end: match.end, match }, 0, 0);
           }
         } else if (symbol === anyWord) {
-          extend(ways, { state, from: at, end: at + 1 }, 0, 1);
+          // In free words every word counts: none is passed over before, among or after them.
+          if (at === from) extend(ways, { state, from: at, end: at + 1 }, 0, 1);
         } else if (symbol === numbers[at]) {
           extend(ways, { state, from: at, end: at + 1 }, 1, 0);
         }
       }
-      if (!small[at]) break;
+      if (!small[at] || isFree) break;
       if (ending && ends.has(at + 1)) ways.push({ end: at + 1, literalWords: 0, freeWords: 0 });
     }
     if (ways.length > 1) ways = distinct(ways);
@@ -152,11 +158,12 @@ export function findPaths(
     return [...best.values()];
   };
 
+  const start = { ending: false, isFree: false };
   for (const rule of reached) {
     for (const from of starts) {
       // Words that may be passed over are passed over from the front on.
       if (from > 0 && small.slice(0, from).every(Boolean)) continue;
-      for (const way of continued(network.starts[rule] ?? [], from, false)) {
+      for (const way of continued(network.starts[rule] ?? [], from, start)) {
         const { end, literalWords, freeWords } = way;
         if (found.length >= mostFound) {
           cut = true;

@@ -29,19 +29,19 @@ export async function converse(
   });
   let code: number = exit.fine;
   let wasCode = false;
-  let last: Heard | undefined;
+  let last: { heard: Heard; reply: string } | undefined;
   if (isTerminal) lines.prompt();
   for await (const line of lines) {
     const passing = /^\s*\+\s*(.+)$/.exec(line)?.[1];
     if (passing !== undefined) {
       if (!(await pass(book, home, passing, paint, isJson))) code = exit.failed;
     } else if (line.trim() === "?") {
-      print(last ? `${printHeard(last, paint)}\n` : "Nothing was said yet.\n");
+      print(last ? `${printHeard(last.heard, paint, last.reply)}\n` : "Nothing was said yet.\n");
     } else if (line.trim() !== "") {
       const turn = talk.say(line);
       // What may be the code is not printed, even to whoever typed it.
       const shown = wasCode && turn.heard.text !== line ? "…" : line;
-      last = turn.heard;
+      last = turn;
       wasCode = turn.outcome === "code";
       if (!isDone(turn.outcome)) code = exit.failed;
       if (isJson) {

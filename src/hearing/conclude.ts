@@ -1,8 +1,8 @@
-import type { Phrasebook } from "../phrasebook/model.ts";
+import type { Intent, Phrasebook } from "../phrasebook/model.ts";
 import type { LocalTime } from "../time/local.ts";
 import type { Command } from "./compose.ts";
 import { printWhen } from "./describe.ts";
-import type { Reading } from "./evaluate.ts";
+import type { Meaning, Reading } from "./evaluate.ts";
 import { nameIn } from "./names.ts";
 import type { Choice, Effect, Heard, HeardBase, HeardCommand, When } from "./outcome.ts";
 import type { Ranked } from "./rank.ts";
@@ -20,13 +20,17 @@ const mostChoices = 12;
 const mostReasons = 3;
 
 /** What the commands of an utterance come to together: all of them are done, or none. */
-export function conclude(
-  book: Phrasebook,
-  commands: readonly Command[],
-  language: string,
-  now: LocalTime | undefined,
-): Conclusion {
-  return together(commands.map((command) => concludeCommand(book, command, language, now)));
+export function conclude(concluding: Concluding, commands: readonly Command[]): Conclusion {
+  return together(commands.map((command) => concludeCommand(concluding, command)));
+}
+
+/** What an outcome is concluded with. */
+export interface Concluding {
+  book: Phrasebook;
+  language: string;
+  now: LocalTime | undefined;
+  /** What would be said to an outcome. */
+  speak: (conclusion: Conclusion) => string;
 }
 
 function together(conclusions: readonly Conclusion[]): Conclusion {
@@ -68,13 +72,9 @@ function strictest(outcomes: readonly Heard["outcome"][]): "act" | "confirm" | "
   return outcomes.includes("confirm") ? "confirm" : "act";
 }
 
-function concludeCommand(
-  book: Phrasebook,
-  { understood, whens }: Command,
-  language: string,
-  now: LocalTime | undefined,
-): Conclusion {
-  const conclusion = concludeRanked(book, understood.ranked, language);
+function concludeCommand(concluding: Concluding, { understood, whens }: Command): Conclusion {
+  const { book, now } = concluding;
+  const conclusion = concludeRanked(concluding, understood.ranked);
   if (whens.length === 0) return conclusion;
   if (!("effects" in conclusion)) {
     if (conclusion.outcome !== "answer") return conclusion;
@@ -127,7 +127,7 @@ function guardedAfter(
   return needs.includes("confirm") && outcome === "act" ? "confirm" : outcome;
 }
 
-function concludeRanked(book: Phrasebook, ranked: readonly Ranked[], language: string): Conclusion {
+function concludeRanked(concluding: Concluding, ranked: readonly Ranked[]): Conclusion {
   const best = ranked.filter(({ kept }) => kept).map(({ reading }) => reading);
   const [only] = best;
   // What voice is barred from does not exist as far as speech is concerned.
@@ -143,9 +143,14 @@ function concludeRanked(book: Phrasebook, ranked: readonly Ranked[], language: s
     return { outcome: "refuse", intent, reason, ...(because.length > 0 ? { because } : {}) };
   }
   if (best.length > 1 || meaning.result === "choices") {
-    const choices = best.flatMap((reading) => choicesOf(book, reading, language));
+    const choices = best.flatMap((reading) => choicesOf(concluding, reading));
     return { outcome: "unsure", choices };
   }
+  return concludeMeaning(intent, meaning);
+}
+
+/** What one reading comes to that can be done, told or asked for. */
+function concludeMeaning(intent: string, meaning: Meant): Conclusion {
   const { slots } = meaning;
   if (meaning.result === "missing") return { outcome: "ask", intent, slot: meaning.slot, slots };
   if (meaning.result === "tell") {
@@ -162,17 +167,29 @@ function concludeRanked(book: Phrasebook, ranked: readonly Ranked[], language: s
   return { outcome, intent, slots, effects, skipped };
 }
 
-function choicesOf(
-  book: Phrasebook,
-  { intent, meaning, pattern }: Reading,
-  language: string,
-): Choice[] {
+type Meant = Extract<Meaning, { result: "do" | "tell" | "missing" }>;
+
+/** A reading in words to choose it by: what would be said to it, or what it is called. */
+function labelOf({ book, speak }: Concluding, intent: Intent, meaning: Meant): string {
+  const name = intent.id.replaceAll("-", " ");
+  const conclusion = concludeMeaning(intent.id, meaning);
+  // A question is not answered before it was chosen, and a reply that any command has tells nothing.
+  const of =
+    book.routines.get(conclusion.outcome === "act" ? (conclusion.runs ?? "") : "") ?? intent;
+  if (!("effects" in conclusion) || of.reply.size === 0) return name;
+  return speak({ ...conclusion, outcome: "act" }).replace(/\.$/u, "") || name;
+}
+
+function choicesOf(concluding: Concluding, { intent, meaning }: Reading): Choice[] {
+  const { book, language } = concluding;
   switch (meaning.result) {
     case "do":
-      return [{ label: pattern.text, id: intent.id, intent: intent.id, effects: meaning.effects }];
     case "tell":
-    case "missing":
-      return [{ label: pattern.text, id: intent.id, intent: intent.id, effects: [] }];
+    case "missing": {
+      const label = labelOf(concluding, intent, meaning);
+      const effects = meaning.result === "do" ? meaning.effects : [];
+      return [{ label, id: intent.id, intent: intent.id, effects }];
+    }
     case "choices":
       return meaning.options.slice(0, mostChoices).map(({ label: said, value, devices }) => {
         const [device] = devices;

@@ -28,16 +28,18 @@ function describe(heard: Heard): string {
   }
 }
 
+/** What is done, of several commands in the order said. */
 function printActs({ effects, runs, when, commands }: HeardAct | HeardGuarded): string {
-  const programs = commands
-    ? commands.flatMap((command) => (command.runs === undefined ? [] : [command]))
-    : [{ runs, when }];
-  const run = programs.flatMap((each) => {
-    if (each.runs === undefined) return [];
-    const start = each.when ? `${printWhen(each.when)}: ` : "";
-    return [`${start}run ${each.runs}`];
-  });
-  return [...listEffects(effects), ...run].join(", ");
+  const all = commands ?? [
+    { effects, ...(runs === undefined ? {} : { runs }), ...(when ? { when } : {}) },
+  ];
+  return all
+    .flatMap((each) => {
+      if (each.runs === undefined) return listEffects(each.effects);
+      const start = each.when ? `${printWhen(each.when)}: ` : "";
+      return [...listEffects(each.effects), `${start}run ${each.runs}`];
+    })
+    .join(", ");
 }
 
 /** A when as it is written in a suite: `in 10m`, `at 2026-03-02T18:30 for 1h`. */

@@ -63,13 +63,13 @@ export function hearUtterance(
   const { commands, other } = composition;
   const speak = (conclusion: Conclusion): string => {
     const effects = "effects" in conclusion ? conclusion.effects : [];
-    const after = statesAfter(book, states, effects);
-    return replyTo({ book, pack: engine.pack, language, states: after }, conclusion);
+    const after = statesAfter(book, stateOf, effects);
+    const today = (): string | undefined => now?.date;
+    return replyTo({ book, pack: engine.pack, language, states: after, today }, conclusion);
   };
-  const first = conclude(book, commands, language, now);
-  const outcome = other
-    ? either(speak, first, conclude(book, other, language, now), chosen)
-    : first;
+  const concluding = { book, language, now, speak };
+  const first = conclude(concluding, commands);
+  const outcome = other ? either(speak, first, conclude(concluding, other), chosen) : first;
   return new Hearing(
     book,
     outcome,

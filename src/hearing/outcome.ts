@@ -176,6 +176,8 @@ export type Because =
   | { because: "alone"; device: string }
   /** A function that computes steps failed; what with is for its developer. */
   | { because: "broken" }
+  /** A time to wait, or that something is to last, is none or too long. */
+  | { because: "length" }
   /** "It" or "here" stands for nothing. */
   | { because: "nowhere" }
   | { because: "past"; time: string };

@@ -31,11 +31,9 @@ export function formatReply(source: string, language: string, variables: ReplyVa
   } catch {
     return "";
   }
-  let isWhole = true;
-  const text = message.format(variables, () => {
-    isWhole = false;
-  });
-  if (isWhole) return text;
+  const missing: unknown[] = [];
+  const text = message.format(variables, (error) => missing.push(error));
+  if (missing.length === 0) return text;
   return message
     .formatToParts(variables, () => undefined)
     .map((part) => (part.type === "fallback" ? "" : textOf(part)))

@@ -8,6 +8,7 @@ import type { Conclusion } from "./conclude.ts";
 import type { HearContext } from "./context.ts";
 import { nameIn } from "./names.ts";
 import type { HeardCommand, HeardRefuse, SlotValue, When } from "./outcome.ts";
+import { daysBetween } from "../time/local.ts";
 import { type Value, type ValueProblem, printQuantity } from "../phrasebook/property.ts";
 import { devicesNamed } from "./targets.ts";
 import { formatReply, replyIn } from "./reply.ts";
@@ -18,6 +19,8 @@ export interface Speech {
   pack: LanguagePack;
   language: string;
   states: NonNullable<HearContext["states"]>;
+  /** The date there, if it is known. */
+  today: () => string | undefined;
   /** Whether it is read by somebody, and not said: what voice is barred from is spoken of as well. */
   isForEyes?: true;
 }
@@ -240,18 +243,47 @@ function namesOf({ book, language }: Speech, ids: readonly string[]): string {
 }
 
 /** A reply with the when of its command before it. */
-function withWhen({ pack, language }: Speech, when: When, reply: string): string {
+function withWhen(speech: Speech, when: When, reply: string): string {
+  const { pack, language } = speech;
   let whole = reply;
-  for (const key of ["until", "for", "at", "in"] as const) {
+  for (const key of ["until", "at"] as const) {
     const said = when[key];
     if (said === undefined) continue;
-    const variables =
-      typeof said === "number"
-        ? { duration: spokenDuration(pack, said), reply: whole }
-        : { time: spokenTime(said), reply: whole };
+    const day = dayOf(speech, said);
+    const form = pack.replies[day === undefined ? key : key === "at" ? "atDay" : "untilDay"];
+    const variables = {
+      time: spokenTime(said),
+      reply: whole,
+      ...(day === undefined ? {} : { day }),
+    };
+    whole = capitalised(formatReply(form, language, variables), language);
+  }
+  for (const key of ["for", "in"] as const) {
+    const said = when[key];
+    if (said === undefined) continue;
+    const variables = { duration: spokenDuration(pack, said), reply: whole };
     whole = formatReply(pack.replies[key], language, variables);
   }
   return whole;
+}
+
+/** The day of a local time as people say it: none for today, "tomorrow", a weekday, a date. */
+function dayOf({ language, today }: Speech, time: string): string | undefined {
+  const now = today();
+  const [date = "", clock] = time.split("T");
+  if (clock === undefined || now === undefined || date === now) return undefined;
+  const days = daysBetween(now, date);
+  if (days === 1)
+    return new Intl.RelativeTimeFormat(language, { numeric: "auto" }).format(1, "day");
+  const form: Intl.DateTimeFormatOptions =
+    days > 1 && days < 7 ? { weekday: "long" } : { weekday: "long", day: "numeric", month: "long" };
+  return new Intl.DateTimeFormat(language, { ...form, timeZone: "UTC" }).format(
+    new Date(`${date}T12:00Z`),
+  );
+}
+
+function capitalised(text: string, language: string): string {
+  return text.slice(0, 1).toLocaleUpperCase(language) + text.slice(1);
 }
 
 /** A time of day without the date that it was worked out for. */
@@ -294,6 +326,8 @@ function spokenReason(
         return say(refusals.unable, { name: nameOf(each.device) });
       case "alone":
         return say(refusals.alone, { name: nameOf(each.device) });
+      case "length":
+        return refusals.length;
       case "broken":
         return "";
       case "nowhere":

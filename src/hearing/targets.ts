@@ -411,7 +411,8 @@ function inability(
     if (!device.actions.includes(action)) return `${id} cannot ${action}`;
   }
   if (readable && !readable.some((property) => device.properties.has(property))) {
-    return `${id} has no ${readable.join(" or ")}`;
+    const wanted = readable.filter((name) => name !== "").join(" or ");
+    return wanted === "" ? `${id} has nothing of the sort` : `${id} has no ${wanted}`;
   }
   return undefined;
 }

@@ -2,6 +2,7 @@ import type { Recognise } from "../automaton/chart.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
+import { longestDuration } from "../time/duration.ts";
 import type { LocalTime } from "../time/local.ts";
 import type { ClockReading } from "./clock.ts";
 import type { DateReading } from "./dates.ts";
@@ -74,6 +75,10 @@ export function settleWhens(
     const taken = isStart ? (when.in ?? when.at) : (when.for ?? when.until);
     if (taken !== undefined) return undefined;
     if ("seconds" in reading) {
+      if (reading.seconds <= 0 || reading.seconds > longestDuration) {
+        const reason = `${reading.seconds} s is no time to wait`;
+        return { ok: false, reason, because: { because: "length" } };
+      }
       if (reading.when === "in") when.in = reading.seconds;
       else when.for = reading.seconds;
     } else {

@@ -167,7 +167,7 @@ describe("a question", () => {
     const { say } = converse();
     expect(say("do the thing")).toMatchObject({
       outcome: "unsure",
-      reply: "Which one: do the thing or do [the] thing?",
+      reply: "Which one: one or two?",
     });
     expect(changes(say("the second one"))).toEqual(["fan power on"]);
   });

@@ -169,7 +169,7 @@ describe("the sun", () => {
           const at = event("sunset", latitude, date);
           if (at === undefined) return;
           // The height by the declination of the day and the time since noon, to within a few degrees.
-          const noon = getTimes(new Date(`${date}T12:00Z`), latitude, 20).solarNoon?.getTime() ?? 0;
+          const noon = getTimes(new Date(`${date}T12:00Z`), latitude, 20).solarNoon.getTime();
           const turn = ((at - noon / 1000) / 86_400) * 2 * PI;
           const tilt = (-23.44 * PI * cos(((day + 10) / 365.24) * 2 * PI)) / 180;
           const [s, c] = [sin((latitude * PI) / 180), cos((latitude * PI) / 180)];

@@ -30,10 +30,11 @@ export interface Voice {
   endWith: (of: { reply: Replies; failed: Replies }, run: Run, ok: boolean, place: string) => void;
 }
 
-export function createVoice({ book, record, gathered }: Scene, orders: Orders): Voice {
+export function createVoice({ book, record, gathered, localTime }: Scene, orders: Orders): Voice {
   const speechIn = (language: string): Speech => {
     const pack = packFor(language) ?? english;
-    return { book, pack, language, states: orders.heading };
+    const today = (): string => localTime().slice(0, 10);
+    return { book, pack, language, states: orders.heading, today };
   };
   const resultsOf = (run: Run): Results => ({
     done: [...run.done].filter((id) => !run.failed.has(id)),

@@ -436,7 +436,7 @@ export const dutch: LanguagePack = {
         `${set} [de] (modus | stand) van $target ${to} $mode`,
         `$target [${to}] $mode`,
       ],
-      reply: "{$target} op {$mode}.",
+      reply: "{$target}: {$mode}.",
     },
     "preset-to": {
       patterns: [
@@ -444,7 +444,7 @@ export const dutch: LanguagePack = {
         `${set} [de] voorinstelling van $target ${to} $preset`,
         `$target [${to}] $preset`,
       ],
-      reply: "{$target} op {$preset}.",
+      reply: "{$target}: {$preset}.",
     },
     open: {
       patterns: [
@@ -734,6 +734,7 @@ export const dutch: LanguagePack = {
     oneOf: "{$what} kan {$choices} zijn, niet {$said}",
     unable: "{$name} kan dat niet",
     alone: "{$name} moet apart genoemd worden",
+    length: "dat is geen tijdsduur",
     nowhere: "ik weet niet wat u bedoelt",
     past: "{$time} is voorbij",
     other: "",
@@ -765,5 +766,7 @@ export const dutch: LanguagePack = {
     at: "Om {$time}: {$reply}",
     for: "{$duration} lang: {$reply}",
     until: "Tot {$time}: {$reply}",
+    atDay: "{$day} om {$time}: {$reply}",
+    untilDay: "Tot {$day} om {$time}: {$reply}",
   },
 };

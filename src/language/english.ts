@@ -464,7 +464,7 @@ export const english: LanguagePack = {
         "$target [to | on | in] $mode [mode]",
         "$mode mode (on | for) $target",
       ],
-      reply: "{$target} on {$mode}.",
+      reply: "{$target} set to {$mode}.",
     },
     "preset-to": {
       patterns: [
@@ -473,7 +473,7 @@ export const english: LanguagePack = {
         "$target [to | on] $preset [mode | preset]",
         "$preset (mode | preset) (on | for) $target",
       ],
-      reply: "{$target} on {$preset}.",
+      reply: "{$target} set to {$preset}.",
     },
     open: {
       patterns: [
@@ -819,6 +819,7 @@ export const english: LanguagePack = {
     oneOf: "{$what} can be {$choices}, not {$said}",
     unable: "{$name} cannot do that",
     alone: "{$name} has to be named itself",
+    length: "that is no length of time",
     nowhere: "I do not know what you mean",
     past: "{$time} has passed",
     other: "{$reason}",
@@ -850,5 +851,7 @@ export const english: LanguagePack = {
     at: "At {$time}: {$reply}",
     for: "For {$duration}: {$reply}",
     until: "Until {$time}: {$reply}",
+    atDay: "{$day} at {$time}: {$reply}",
+    untilDay: "Until {$day} at {$time}: {$reply}",
   },
 };

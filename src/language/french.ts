@@ -751,6 +751,7 @@ export const french: LanguagePack = {
     oneOf: "{$what} peut être {$choices}, pas {$said}",
     unable: "{$name} ne sait pas faire cela",
     alone: "il faut nommer {$name}",
+    length: "ce n'est pas une durée",
     nowhere: "je ne sais pas de quoi vous parlez",
     past: "{$time} est passé",
     other: "",
@@ -782,5 +783,7 @@ export const french: LanguagePack = {
     at: "À {$time} : {$reply}",
     for: "Pendant {$duration} : {$reply}",
     until: "Jusqu'à {$time} : {$reply}",
+    atDay: "{$day} à {$time} : {$reply}",
+    untilDay: "Jusqu'à {$day} à {$time} : {$reply}",
   },
 };

@@ -478,7 +478,7 @@ export const german: LanguagePack = {
         "$target [auf] $mode",
         "$target auf $mode (stellen | schalten)",
       ],
-      reply: "{$target} auf {$mode}.",
+      reply: "{$target}: {$mode}.",
     },
     "preset-to": {
       patterns: [
@@ -487,7 +487,7 @@ export const german: LanguagePack = {
         "$target [auf] $preset",
         "$target auf $preset (stellen | schalten)",
       ],
-      reply: "{$target} auf {$preset}.",
+      reply: "{$target}: {$preset}.",
     },
     open: {
       patterns: [
@@ -833,6 +833,7 @@ export const german: LanguagePack = {
     oneOf: "{$what} kann {$choices} sein, nicht {$said}",
     unable: "{$name} kann das nicht",
     alone: "{$name} muss eigens genannt werden",
+    length: "das ist keine Dauer",
     nowhere: "ich weiß nicht, was gemeint ist",
     past: "{$time} ist vorbei",
     other: "",
@@ -864,5 +865,7 @@ export const german: LanguagePack = {
     at: "Um {$time}: {$reply}",
     for: "Für {$duration}: {$reply}",
     until: "Bis {$time}: {$reply}",
+    atDay: "{$day} um {$time}: {$reply}",
+    untilDay: "Bis {$day} um {$time}: {$reply}",
   },
 };

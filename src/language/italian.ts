@@ -459,7 +459,7 @@ export const italian: LanguagePack = {
         `${set} [la] modalità ${of} $target (${to} | in) $mode`,
         "$target [in | su] [modalità] $mode",
       ],
-      reply: "{$target} in {$mode}.",
+      reply: "{$target}: {$mode}.",
     },
     "preset-to": {
       patterns: [
@@ -467,7 +467,7 @@ export const italian: LanguagePack = {
         `${set} [la] preimpostazione ${of} $target (${to} | in) $preset`,
         "$target [in | su] [modalità] $preset",
       ],
-      reply: "{$target} in {$preset}.",
+      reply: "{$target}: {$preset}.",
     },
     open: {
       patterns: [
@@ -755,6 +755,7 @@ export const italian: LanguagePack = {
     oneOf: "{$what} può essere {$choices}, non {$said}",
     unable: "{$name} non può farlo",
     alone: "bisogna nominare {$name}",
+    length: "non è una durata",
     nowhere: "non so a che cosa ci si riferisce",
     past: "{$time} è già passato",
     other: "",
@@ -786,5 +787,7 @@ export const italian: LanguagePack = {
     at: "Alle {$time}: {$reply}",
     for: "Per {$duration}: {$reply}",
     until: "Fino alle {$time}: {$reply}",
+    atDay: "{$day} alle {$time}: {$reply}",
+    untilDay: "Fino a {$day} alle {$time}: {$reply}",
   },
 };

@@ -103,6 +103,8 @@ export interface Refusals {
   unable: string;
   /** `$name` is taken along by no command to many. */
   alone: string;
+  /** What was said to wait or to last is no time, or too long. */
+  length: string;
   /** Nobody knows what "it" or "here" stands for. */
   nowhere: string;
   /** `$time` is over. */
@@ -154,4 +156,7 @@ export interface OutcomeReplies {
   at: string;
   for: string;
   until: string;
+  /** The same on another day than today: `$day`. */
+  atDay: string;
+  untilDay: string;
 }

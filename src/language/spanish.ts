@@ -433,7 +433,7 @@ export const spanish: LanguagePack = {
         `${set} [el] modo ${of} $target ${to} $mode`,
         "$target [en] [modo] $mode",
       ],
-      reply: "{$target} en {$mode}.",
+      reply: "{$target}: {$mode}.",
     },
     "preset-to": {
       patterns: [
@@ -441,7 +441,7 @@ export const spanish: LanguagePack = {
         `${set} [el] preajuste ${of} $target ${to} $preset`,
         "$target [en] [modo] $preset",
       ],
-      reply: "{$target} en {$preset}.",
+      reply: "{$target}: {$preset}.",
     },
     open: {
       patterns: [
@@ -742,6 +742,7 @@ export const spanish: LanguagePack = {
     oneOf: "{$what} puede ser {$choices}, no {$said}",
     unable: "{$name} no puede hacer eso",
     alone: "hay que nombrar {$name}",
+    length: "eso no es una duración",
     nowhere: "no sé a qué se refiere",
     past: "{$time} ya ha pasado",
     other: "",
@@ -773,5 +774,7 @@ export const spanish: LanguagePack = {
     at: "A las {$time}: {$reply}",
     for: "Durante {$duration}: {$reply}",
     until: "Hasta las {$time}: {$reply}",
+    atDay: "{$day} a las {$time}: {$reply}",
+    untilDay: "Hasta {$day} a las {$time}: {$reply}",
   },
 };

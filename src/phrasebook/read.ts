@@ -52,7 +52,7 @@ export function readSources(
     if (severity === "error") context.doubts.add({ of: "everything" }, at);
   }
   const files: File[] = [];
-  let isPartial = false;
+  let isPartial = found.some(({ severity }) => severity === "error");
   for (const source of sources) {
     const document = readDocument(source, context.findings);
     isPartial ||= document.broken;
@@ -164,10 +164,19 @@ export function readSources(
     kindNouns: kindEntries.flatMap((entry) => readNouns(context, entry)),
     // What is not there may stand in the part that could not be read.
     problems: context.findings
-      .filter(({ rule }) => !isPartial || rule !== "unknown-reference")
+      .filter(
+        ({ rule, at }) => !isPartial || !follows.has(rule) || found.some((each) => each.at === at),
+      )
       .sort(compareFindings),
   };
 }
+
+/** Rules whose findings may follow from a part that could not be read. */
+const follows: ReadonlySet<string> = new Set([
+  "unknown-reference",
+  "rule-idle",
+  "unknown-language",
+]);
 
 function readLanguages(context: Context, files: readonly File[]): string[] {
   const written = single(context, files, "languages");

@@ -1,5 +1,5 @@
 import { type Book, asBook } from "../home/book.ts";
-import type { Device, Nameable } from "../phrasebook/model.ts";
+import type { Device } from "../phrasebook/model.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
 import { checkCircles } from "./circles.ts";
 import { checkLosing } from "./losing.ts";
@@ -7,6 +7,8 @@ import { checkNames } from "./names.ts";
 import { checkOverlaps } from "./overlap.ts";
 import { checkReach } from "./reach.ts";
 import { checkRoutines } from "./routines.ts";
+import { checkLanguages } from "./languages.ts";
+import { checkSilent } from "./silent.ts";
 import { checkSteps } from "./steps.ts";
 import { checkTaken } from "./taken.ts";
 
@@ -22,21 +24,17 @@ export function checkPhrasebook(given: Book): Finding[] {
     ...devices.flatMap((device) => checkRisk(book, device)),
     ...checkCode(book),
     ...[...book.groups.values()].flatMap(checkGroup),
-    ...named(book).flatMap((entity) => checkLanguages(book, entity)),
+    ...checkLanguages(book),
     ...checkNames(book),
     ...checkOverlaps(book),
     ...checkLosing(book),
     ...checkTaken(book),
+    ...checkSilent(book),
     ...checkSteps(book),
     ...checkRoutines(book),
     ...checkReach(book),
     ...checkCircles(book),
   ].sort(compareFindings);
-}
-
-/** Everything that has names. */
-function named({ devices, groups, rooms, zones }: Book): Nameable[] {
-  return [devices, groups, rooms, zones].flatMap((map): Nameable[] => [...map.values()]);
 }
 
 /** Kinds that are carried about. */
@@ -104,21 +102,4 @@ function checkGroup({
     at,
   };
   return [finding];
-}
-
-/** What has no name in a language goes by its names in the first one. */
-function checkLanguages({ languages }: Book, { id, names, at }: Nameable): Finding[] {
-  const [first, ...others] = languages;
-  const missing = others.filter((tag) => !names.some(({ language }) => language === tag));
-  const [tag] = missing;
-  if (tag === undefined) return [];
-  return [
-    {
-      rule: "missing-name",
-      severity: "note",
-      message: `${id} has no name in ${missing.join(", ")}, and goes by its names in ${first ?? ""}`,
-      fix: `write aliases: { ${tag.split("-")[0] ?? tag}: … }`,
-      at,
-    },
-  ];
 }

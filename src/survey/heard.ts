@@ -4,8 +4,14 @@ import type { Book } from "../home/book.ts";
 import type { Intent, SpokenPattern } from "../phrasebook/model.ts";
 import { samplePhrases } from "./sample.ts";
 
+/** A pattern, and the intent that it belongs to. */
+export interface Owned {
+  intent: Intent;
+  pattern: SpokenPattern;
+}
+
 /** The patterns that were written for a home, each with its intent. */
-export function ownPatterns(book: Book): { intent: Intent; pattern: SpokenPattern }[] {
+export function ownPatterns(book: Book): Owned[] {
   return [...book.intents.values()].flatMap((intent) =>
     intent.patterns
       .filter(({ origin }) => origin === "phrasebook")

@@ -12,26 +12,48 @@ interface Borne {
 
 /** Names that get in the way of each other, or of a phrase. */
 export function checkNames(book: Book): Finding[] {
-  return book.languages.flatMap((language) => {
-    const mayBeSaid = createSieve(book, language);
-    const byWords = new Map<string, Borne[]>();
-    for (const map of [book.devices, book.groups, book.rooms, book.zones]) {
-      for (const entity of map.values()) {
-        for (const name of spokenNames(entity, language, book.languages[0] ?? language)) {
-          // A name of another language is looked at there.
-          if (name.language !== language) continue;
-          const key = name.words.join(" ");
-          const borne = byWords.get(key);
-          if (borne) borne.push({ entity, name });
-          else byWords.set(key, [{ entity, name }]);
-        }
+  return [...book.languages.flatMap((language) => checkIn(book, language)), ...routineNames(book)];
+}
+
+/** Routines whose name is a phrase that does something else. */
+function routineNames(book: Book): Finding[] {
+  return [...book.routines.values()].flatMap(({ id, names }) =>
+    names.flatMap(({ text, language, at }): Finding[] => {
+      const heard = book.hear(text, { language });
+      if (!("intent" in heard) || heard.outcome === "refuse" || heard.intent === id) return [];
+      return [
+        {
+          rule: "name-is-phrase",
+          severity: "warning",
+          message: `the name "${text}" (${language}) of the routine ${id} is itself a phrase: ${describeOutcome(heard)}`,
+          fix: "give it another name",
+          at,
+        },
+      ];
+    }),
+  );
+}
+
+function checkIn(book: Book, language: string): Finding[] {
+  const mayBeSaid = createSieve(book, language);
+  const byWords = new Map<string, Borne[]>();
+  for (const map of [book.devices, book.groups, book.rooms, book.zones]) {
+    for (const entity of map.values()) {
+      for (const name of spokenNames(entity, language, book.languages[0] ?? language)) {
+        // A name of another language is looked at there.
+        if (name.language !== language) continue;
+        const key = name.words.join(" ");
+        const borne = byWords.get(key);
+        if (borne) borne.push({ entity, name });
+        else byWords.set(key, [{ entity, name }]);
       }
     }
-    return [...byWords.values()].flatMap((borne) => [
-      ...clashes(borne, language),
-      ...(mayBeSaid(borne[0]?.name.words ?? []) ? swallows(book, borne, language) : []),
-    ]);
-  });
+  }
+  return [...byWords.values()].flatMap((borne) => [
+    ...clashes(borne, language),
+    ...deadAliases(borne, language),
+    ...(mayBeSaid(borne[0]?.name.words ?? []) ? swallows(book, borne, language) : []),
+  ]);
 }
 
 /** Things of one name that neither what is asked nor the speaker's room tells apart. */
@@ -52,6 +74,33 @@ function clashes(borne: readonly Borne[], language: string): Finding[] {
       },
     ];
   });
+}
+
+/** Aliases that never count, since something else has the words as its name and can do the same. */
+function deadAliases(borne: readonly Borne[], language: string): Finding[] {
+  const names = borne.filter(({ name }) => !name.alias);
+  return borne.flatMap((one): Finding[] => {
+    if (!one.name.alias) return [];
+    const other = names.find(({ entity }) => entity !== one.entity && covers(entity, one.entity));
+    if (!other) return [];
+    return [
+      {
+        rule: "alias-dead",
+        severity: "warning",
+        message: `the alias "${one.name.text}" (${language}) of ${one.entity.id} never counts: ${other.entity.id} has it as its name`,
+        fix: "give it another alias, or take this one out",
+        at: one.name.at,
+        also: [other.name.at],
+      },
+    ];
+  });
+}
+
+/** Whether something can do all that another can, so that nothing that is asked tells them apart. */
+function covers(one: Nameable, other: Nameable): boolean {
+  if (one.type !== "device" || other.type !== "device") return one.type !== "device";
+  const able = new Set(abilitiesOf(one));
+  return abilitiesOf(other).every((ability) => able.has(ability));
 }
 
 /** The first bearers of a name, by what could tell them from another: name or alias first. */

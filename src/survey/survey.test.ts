@@ -18,8 +18,8 @@ describe("a check finds", () => {
       [
         "devices: { v: { kind: fan } }",
         "intents:",
-        "  a: { patterns: v $s, slots: { s: { type: choice, values: [fast, slow] } } }",
-        '  b: { patterns: "v (fast | slow)" }',
+        "  a: { patterns: v $s, slots: { s: { type: choice, values: [fast, slow] } }, reply: a }",
+        '  b: { patterns: "v (fast | slow)", reply: b }',
       ].join("\n"),
       ["3:18 pattern-loses"],
     ],

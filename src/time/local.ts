@@ -75,3 +75,8 @@ export function laterDate(date: string, days: number): string {
 export function weekdayOf(date: string): number {
   return dayOfWeek(plainDate(date));
 }
+
+/** Whole days from one date to another; negative for an earlier one. */
+export function daysBetween(from: string, to: string): number {
+  return Math.round((Date.parse(`${to}T00:00Z`) - Date.parse(`${from}T00:00Z`)) / 86_400_000);
+}

@@ -1,0 +1,197 @@
+import { prepareUtterance } from "../automaton/utterance.ts";
+import { type Engine, createEngine } from "../hearing/engine.ts";
+import { splitWords } from "../language/words.ts";
+import { phrases } from "../pattern/phrases.ts";
+import { referencesOf } from "../pattern/references.ts";
+import type { Book } from "../home/book.ts";
+import type { Pattern } from "../pattern/tree.ts";
+import type { ChoiceValue, Device, Intent, NumberSlot, Slot } from "../phrasebook/model.ts";
+import { checkValue } from "../phrasebook/property.ts";
+import { slotDefault } from "../phrasebook/slots.ts";
+import type { Finding } from "../source/finding.ts";
+import { fragmentTree } from "../phrasebook/references.ts";
+import { type Owned, ownPatterns } from "./heard.ts";
+import { samplePhrases } from "./sample.ts";
+
+/** What is allowed, and passes in silence until somebody speaks. */
+export function checkSilent(book: Book): Finding[] {
+  const own = ownPatterns(book);
+  const intents = [...new Set(own.map(({ intent }) => intent))];
+  return [
+    ...book.languages.flatMap((language) => {
+      const inLanguage = own.filter(({ pattern }) => pattern.language === language);
+      // To make an engine takes a while in a large home.
+      if (inLanguage.length === 0) return [];
+      const engine = createEngine(book, language);
+      return inLanguage.flatMap((each) => checkPattern(book, engine, each));
+    }),
+    ...intents.flatMap((intent) => checkIntent(book, intent)),
+    ...intents.flatMap((intent) =>
+      [...intent.slots.values()].flatMap((slot) => checkSlot(intent, slot)),
+    ),
+    ...[...book.devices.values()].flatMap(checkRanges),
+  ];
+}
+
+const warning = (rule: string, at: Finding["at"], message: string, fix: string): Finding => {
+  return { rule, severity: "warning", message, fix, at };
+};
+
+/** Phrases of one pattern that are looked at. */
+const mostLooked = 200;
+
+/** Patterns that take what was meant for nobody, or for everybody. */
+function checkPattern(book: Book, engine: Engine, { intent, pattern }: Owned): Finding[] {
+  const { at, language, tree } = pattern;
+  const texts = referencesOf(tree).filter(({ name }) => intent.slots.get(name)?.type === "text");
+  if (texts.length > 0 && isOnlyText(book, intent, tree, language)) {
+    const message =
+      "free words alone are enough for this pattern, so it takes whatever nothing else does";
+    return [warning("pattern-greedy", at, message, "say a word of its own in it")];
+  }
+  let looked = 0;
+  for (const phrase of samplePhrases(book, intent, pattern, [], language)) {
+    if (looked++ >= mostLooked) break;
+    const words = splitWords(phrase, language);
+    const count = words.length;
+    const utterance = prepareUtterance(phrase, words, engine.lexicon, engine.small);
+    if (count > 0 && (engine.starts(utterance).has(count) || engine.ends(utterance).has(0))) {
+      const message = `"${phrase}" (${language}) is a courtesy that may stand before or after any phrase, and alone it is ${intent.id}`;
+      return [warning("pattern-courtesy", at, message, "say more in it")];
+    }
+    if (engine.whens(utterance).some(({ from, end }) => from === 0 && end === count)) {
+      const message = `"${phrase}" (${language}) only says when, which any command may`;
+      return [warning("pattern-when", at, message, "say what is to be done in it")];
+    }
+  }
+  return [];
+}
+
+/** Whether some phrase of a pattern has no word but those of free text. */
+function isOnlyText(book: Book, intent: Intent, tree: Pattern, language: string): boolean {
+  const resolve = (name: string): Pattern | undefined =>
+    intent.slots.has(name)
+      ? intent.slots.get(name)?.type === "text"
+        ? { type: "nothing", span: [0, 0] }
+        : { type: "words", words: ["…"], span: [0, 0] }
+      : fragmentTree(book.fragments.get(name), language);
+  let looked = 0;
+  for (const words of phrases(tree, resolve)) {
+    if (words.length === 0) return true;
+    if (looked++ >= mostLooked) return false;
+  }
+  return false;
+}
+
+/** Intents that come to nothing. */
+function checkIntent(book: Book, intent: Intent): Finding[] {
+  const { id, steps, compute, reply, failed, at, patterns } = intent;
+  const isVocabulary = patterns.some(({ origin }) => origin === "vocabulary");
+  if (isVocabulary || steps.length > 0 || compute || book.routines.has(id)) return [];
+  if (reply.size > 0 || failed.size > 0) return [];
+  return [warning("intent-idle", at, `${id} neither does nor says anything`, "add do or reply")];
+}
+
+/** Slots whose values or questions can never be as meant. */
+function checkSlot(intent: Intent, slot: Slot): Finding[] {
+  return [...checkDefault(slot), ...checkWords(slot), ...checkQuestion(intent, slot)];
+}
+
+function checkDefault(slot: Slot): Finding[] {
+  const value = slotDefault(slot);
+  if (value === undefined) return [];
+  const wrong = (why: string): Finding[] => [
+    warning(
+      "default-outside",
+      slot.at,
+      `the default of $${slot.name}, ${value}, ${why}`,
+      "write another default",
+    ),
+  ];
+  if (slot.type === "choice") {
+    const isListed = slot.values.some((each) => each.value === value);
+    return isListed ? [] : wrong("is none of its values");
+  }
+  if (slot.type === "time" || slot.type === "date") {
+    const { minimum = "", maximum = "~" } = slot;
+    return value < minimum || value > maximum ? wrong("is out of its range") : [];
+  }
+  if (typeof value !== "number" || !isNumberSlot(slot)) return [];
+  const { minimum = -Infinity, maximum = Infinity, step } = slot;
+  if (value < minimum || value > maximum) return wrong("is out of its range");
+  const steps = step === undefined ? 0 : value / step;
+  return Math.abs(steps - Math.round(steps)) > 1e-9 ? wrong("is off its step") : [];
+}
+
+function isNumberSlot(slot: Slot): slot is NumberSlot {
+  return "values" in slot && slot.type !== "choice";
+}
+
+/** One word that is said for two values. */
+function checkWords(slot: Slot): Finding[] {
+  if (!("values" in slot)) return [];
+  const said = new Map<string, ChoiceValue>();
+  for (const value of slot.values) {
+    for (const { tree, language, at } of value.patterns) {
+      let looked = 0;
+      for (const words of phrases(tree, () => undefined)) {
+        if (looked++ >= mostLooked) break;
+        const key = `${language} ${words.join(" ")}`;
+        const other = said.get(key);
+        if (other && other !== value) {
+          const message = `"${words.join(" ")}" (${language}) is said for ${other.value} and for ${value.value} of $${slot.name}`;
+          return [warning("value-clash", at, message, "keep it for one of them")];
+        }
+        said.set(key, value);
+      }
+    }
+  }
+  return [];
+}
+
+/** A question that is never asked, since the slot is said in every phrase. */
+function checkQuestion({ patterns, slots }: Intent, slot: Slot): Finding[] {
+  if (!slot.ask || patterns.length === 0) return [];
+  const isAlways = patterns.every(({ tree }) => alwaysSays(tree, slot.name, slots));
+  if (!isAlways) return [];
+  const message = `every pattern says $${slot.name}, so nobody is ever asked for it`;
+  return [
+    warning(
+      "ask-idle",
+      slot.at,
+      message,
+      "make it optional in a pattern: [to $name], or take ask out",
+    ),
+  ];
+}
+
+function alwaysSays(tree: Pattern, name: string, slots: ReadonlyMap<string, Slot>): boolean {
+  switch (tree.type) {
+    case "reference":
+      return tree.name === name;
+    case "sequence":
+      return tree.items.some((item) => alwaysSays(item, name, slots));
+    case "choice":
+      return tree.options.every(({ pattern }) => alwaysSays(pattern, name, slots));
+    case "repeat":
+      return tree.minimum > 0 && alwaysSays(tree.item, name, slots);
+    default:
+      return false;
+  }
+}
+
+/** Properties that can hold nothing. */
+function checkRanges({ id, properties, at }: Device): Finding[] {
+  return [...properties].flatMap(([name, schema]): Finding[] => {
+    const { minimum, maximum } = schema;
+    if (minimum !== undefined && maximum !== undefined && minimum > maximum) {
+      const message = `the range of ${name} of ${id} goes backwards, from ${minimum} to ${maximum}`;
+      return [
+        warning("range-backwards", at, message, `write minimum: ${maximum}, maximum: ${minimum}`),
+      ];
+    }
+    if (schema.enum?.length === 0 || checkValue(schema, schema.default).ok) return [];
+    const message = `${id} starts with ${name} ${schema.default}, which it cannot be`;
+    return [warning("default-outside", at, message, "write another default")];
+  });
+}
