@@ -143,7 +143,10 @@ function concludeRanked(concluding: Concluding, ranked: readonly Ranked[]): Conc
     return { outcome: "refuse", intent, reason, ...(because.length > 0 ? { because } : {}) };
   }
   if (best.length > 1 || meaning.result === "choices") {
-    const choices = best.flatMap((reading) => choicesOf(concluding, reading));
+    const choices = apart(
+      concluding,
+      best.flatMap((reading) => choicesOf(concluding, reading)),
+    );
     return { outcome: "unsure", choices };
   }
   return concludeMeaning(intent, meaning);
@@ -178,6 +181,21 @@ function labelOf({ book, speak }: Concluding, intent: Intent, meaning: Meant): s
     book.routines.get(conclusion.outcome === "act" ? (conclusion.runs ?? "") : "") ?? intent;
   if (!("effects" in conclusion) || of.reply.size === 0) return name;
   return speak({ ...conclusion, outcome: "act" }).replace(/\.$/u, "") || name;
+}
+
+/** Choices that are worded the same are told apart by the devices that they are about. */
+function apart({ book, language }: Concluding, choices: readonly Choice[]): Choice[] {
+  return choices.map((choice) => {
+    const isAlone = choices.filter(({ label }) => label === choice.label).length === 1;
+    const ids = new Set(choice.effects.map(({ device }) => device));
+    if (isAlone || ids.size === 0) return choice;
+    const names = [...ids].flatMap((id) => {
+      const device = book.devices.get(id);
+      return (device && nameIn(book, device, language)) ?? id;
+    });
+    const list = new Intl.ListFormat(language, { type: "conjunction" }).format(names.slice(0, 3));
+    return { ...choice, label: `${choice.label} (${list})` };
+  });
 }
 
 function choicesOf(concluding: Concluding, { intent, meaning }: Reading): Choice[] {

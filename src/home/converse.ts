@@ -342,15 +342,17 @@ function chooseFrom(
       .map((word) => word.text)
       .filter((word) => !small.has(word));
   const said = wordsOf(text);
+  const labels = new Set(choices.flatMap(({ label }) => wordsOf(label)));
+  const place = choices.findIndex((_, index) => {
+    const ordinal = wordsOf(pack.numbers.ordinal(index + 1))[0] ?? "";
+    return said.includes(ordinal) && !labels.has(ordinal);
+  });
+  if (place >= 0) return choices[place]?.id;
   const shared = choices.map(({ label }) => {
     const words = wordsOf(label);
     return said.filter((word) => words.includes(word)).length;
   });
   const most = Math.max(0, ...shared);
   const named = choices.filter((_, index) => shared[index] === most);
-  if (most > 0 && named.length === 1) return named[0]?.id;
-  const place = choices.findIndex((_, index) =>
-    said.includes(wordsOf(pack.numbers.ordinal(index + 1))[0] ?? ""),
-  );
-  return choices[place]?.id;
+  return most > 0 && named.length === 1 ? named[0]?.id : undefined;
 }

@@ -224,11 +224,17 @@ function judgeLog(expect: Expectation, log: readonly LogEntry[], check: Check): 
   judgeTexts("sent", sent, (place) =>
     log.flatMap(({ event }) => (event.event === "sent" && event.to === place ? [event.text] : [])),
   );
+  // Lines stand in the order in which they are expected, one after another.
+  let from = 0;
   for (const { line, clock, within } of lines) {
     const isTime = (time: string): boolean =>
       clock === undefined || Math.abs(secondsOf(time) - clock) <= within;
     const alike = log.filter(({ event }) => matchesGlob(line, printEvent(event)));
-    const isThere = alike.some(({ time }) => isTime(time));
+    const isMeant = ({ time, event }: LogEntry): boolean =>
+      isTime(time) && matchesGlob(line, printEvent(event));
+    const place = log.slice(from).findIndex(isMeant);
+    const isThere = place >= 0;
+    if (isThere) from += place + 1;
     const shown = alike.length > 0 ? alike : log.slice(-6);
     const actual = shown.map(({ time, event }) => `${time.slice(11)} ${printEvent(event)}`);
     const at = clock === undefined ? "" : `${printClock(clock)} `;
