@@ -1,6 +1,7 @@
 import XMLBuilder from "fast-xml-builder";
 import { SaxesParser } from "saxes";
 import { type Grammar, type GrammarRule, danglingReference } from "../pattern/grammar.ts";
+import { withLegalNames } from "../pattern/rule-names.ts";
 import type { Option, Pattern } from "../pattern/tree.ts";
 import { splitWords } from "../language/words.ts";
 
@@ -200,7 +201,8 @@ function readReference({ attributes: { uri, special }, line }: Element): Pattern
 type Node = Record<string, unknown>;
 
 /** Writes a grammar in the XML form of SRGS 1.0. Reading it back gives the same phrases. */
-export function printSrgsXml({ language, root, rules }: Grammar): string {
+export function printSrgsXml(grammar: Grammar): string {
+  const { language, root, rules } = withLegalNames(grammar);
   const builder = new XMLBuilder({
     preserveOrder: true,
     format: true,

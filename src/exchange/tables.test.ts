@@ -1,6 +1,12 @@
 import { describe, expect, test } from "vitest";
-import { devicesFromCsv } from "./csv.ts";
+import { readPhrasebook } from "../home/book.ts";
+import { printGrammar } from "../pattern/grammar.ts";
+import { definePhrasebook } from "../phrasebook/define.ts";
+import { devicesFromCsv, devicesToCsv } from "./csv.ts";
+import { definitionOf } from "./definition.ts";
+import { grammarOf } from "./home-grammar.ts";
 import { mergeSections } from "./merge.ts";
+import { printSrgsXml } from "./srgs.ts";
 import { devicesFromThings, thingFromDevice } from "./things.ts";
 
 const lamp = { lamp: { kind: "light", room: "hall" } };
@@ -104,4 +110,60 @@ describe("sections that are added to a file", () => {
       expect(mergeSections(text, { devices: { b: { kind: "fan" } } }).ok).toBe(false);
     },
   );
+});
+
+describe("a grammar is written as SRGS 1.0 has it", () => {
+  const book = readPhrasebook([
+    {
+      path: "a.yaml",
+      text: `languages: [en-GB]
+rooms: { hall: {} }
+devices: { lamp: { kind: light, room: hall, aliases: ["potter's lamp", "No. 5"] } }
+fragments: { "so-far": "so far" }
+intents: { 5-past: { patterns: "$so-far it's 5 % & more", reply: ok } }
+`,
+    },
+  ]);
+  const text = printGrammar(grammarOf(book, "en-GB"));
+
+  test("with rule names of letters, digits and underlines alone (section 3.1)", () => {
+    const names = [...text.matchAll(/\$([^\s;=|()[\]<]+)/gu)].map(([, name]) => name ?? "");
+    expect(names.length).toBeGreaterThan(10);
+    for (const name of names) expect(name).toMatch(/^[\p{L}_][\p{L}\p{M}\p{N}_]*$/u);
+    const xml = printSrgsXml(grammarOf(book, "en-GB"));
+    for (const [, name = ""] of xml.matchAll(/(?:id|uri|root)="#?([^"]+)"/gu)) {
+      expect(name).toMatch(/^[\p{L}_][\p{L}\p{M}\p{N}_]*$/u);
+    }
+  });
+
+  test("with quotes around every token that is no name token (section 2.1)", () => {
+    const bare = text
+      .replace(/^#ABNF[^]*?root [^;]*;/u, "")
+      .replace(/"[^"]*"/gu, "")
+      .replace(/\/[\d.]+\/|<[\d-]+>|\bpublic\b/gu, "")
+      .split(/[\s()[\]|;=]+|\$[\p{L}\p{M}\p{N}_]+/u);
+    for (const token of bare) expect(token).toMatch(/^[\p{L}\p{M}\p{N}._:-]*$/u);
+    expect(text).toContain('"it\'s"');
+    expect(text).toContain('"%"');
+  });
+});
+
+test("the first name of a language is the first one after a table and back", () => {
+  const text =
+    "devices: { a: { kind: light, name: { de: [Licht, Lampe], en: [beam, lamp] }, aliases: { en: [torch, glow] } } }";
+  const book = readPhrasebook([{ path: "a.yaml", text: `languages: [en-GB, de-DE]\n${text}` }]);
+  const [device] = book.devices.values();
+  if (!device) throw new Error("there is no device");
+  const back = devicesFromCsv(
+    devicesToCsv({ a: definitionOf(device, book.kinds.get("light")) }),
+    "a.csv",
+  );
+  const again = readPhrasebook([
+    { path: "a.yaml", text: "languages: [en-GB, de-DE]" },
+    definePhrasebook({ devices: back.devices }),
+  ]);
+  const namesOf = (of: typeof book, language: string) =>
+    of.devices.get("a")?.names.flatMap((name) => (name.language === language ? name.text : []));
+  for (const language of book.languages)
+    expect(namesOf(again, language)).toEqual(namesOf(book, language));
 });

@@ -1,6 +1,7 @@
 import { referencesOf } from "./references.ts";
 import { type PatternError, type Reader, Stop, readChoice, skipGaps, unexpected } from "./parse.ts";
 import { printPattern } from "./print.ts";
+import { withLegalNames } from "./rule-names.ts";
 import type { Pattern } from "./tree.ts";
 
 /** A grammar of the W3C Speech Recognition Grammar Specification 1.0: rules under names. */
@@ -130,8 +131,9 @@ export function danglingReference({ rules }: Grammar): string | undefined {
   return undefined;
 }
 
-/** Writes a grammar in the ABNF form. Reading it back gives the same rules. */
-export function printGrammar({ language, root, rules }: Grammar): string {
+/** Writes a grammar in the ABNF form. Reading it back gives the same rules, under legal names. */
+export function printGrammar(grammar: Grammar): string {
+  const { language, root, rules } = withLegalNames(grammar);
   const lines = ["#ABNF 1.0 UTF-8;", `language ${language};`, "mode voice;", `root $${root};`];
   for (const [name, { pattern, isPublic }] of rules) {
     const body =

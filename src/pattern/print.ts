@@ -1,7 +1,7 @@
 import type { Option, Pattern } from "./tree.ts";
 
-/** Words that ABNF reads as they are; anything else is quoted. */
-const plain = /^[\p{L}\p{M}\p{N}'%°&#.,:-]+$/u;
+/** Words that ABNF reads as they are, which are XML name tokens (section 2.1); others are quoted. */
+const plain = /^[\p{L}\p{M}\p{N}._:-]+$/u;
 
 /**
  * Writes a pattern in the ABNF form of SRGS 1.0. Reading it back gives the same tree, apart from

@@ -63,13 +63,15 @@ const voicepointSchema = z.strictObject(
   { error: "write a map with a room: { room: kiln-room }" },
 );
 
+const positive = z.number().check(z.gt(0, "write a number above 0"));
+
 const dataSchema = z.strictObject(
   {
     type: z.optional(z.enum(["boolean", "string", "number", "integer"])),
     minimum: z.optional(z.number()),
     maximum: z.optional(z.number()),
-    step: z.optional(z.number()),
-    multipleOf: z.optional(z.number()),
+    step: z.optional(positive),
+    multipleOf: z.optional(positive),
     unit: z.optional(z.string()),
     enum: z.optional(texts),
     readOnly: z.optional(z.boolean()),
@@ -131,7 +133,7 @@ function numberSlot<Type extends string>(type: Type) {
     type: z.literal(type),
     minimum: z.optional(z.number()),
     maximum: z.optional(z.number()),
-    step: z.optional(z.number()),
+    step: z.optional(positive),
     values: z.optional(valuesSchema),
     default: z.optional(z.number()),
     ...need,
