@@ -32,9 +32,13 @@ export function createCode({ code = "", languages }: Phrasebook, elapsed: () => 
     digits.reduce((found, each) => isSameCode(each, code) || found, false);
   const isIn = (digits: readonly string[]): boolean => digits.some((each) => each.includes(code));
   // Digits may have signs between them: "47-11".
-  const signs = Array.from(code, escaped);
-  const written = new RegExp(signs.join(String.raw`[^\p{L}\p{N}]*`), "gu");
-  const packs = [...new Set(languages.flatMap((tag) => packFor(tag) ?? []))];
+  // Of thousands of homes few are ever spoken to, and none has to look for a code before that.
+  let looked: { written: RegExp; packs: readonly LanguagePack[] } | undefined;
+  const looking = () =>
+    (looked ??= {
+      written: new RegExp(Array.from(code, escaped).join(String.raw`[^\p{L}\p{N}]*`), "gu"),
+      packs: [...new Set(languages.flatMap((tag) => packFor(tag) ?? []))],
+    });
   return {
     read(text, language) {
       const [only, more] = digitRuns(text, packFor(language) ?? english);
@@ -55,6 +59,7 @@ export function createCode({ code = "", languages }: Phrasebook, elapsed: () => 
     lockedFor,
     mask(text, digits) {
       if (code === "") return text;
+      const { written, packs } = looking();
       const isHidden = digits === "all" ? () => true : isIn;
       return packs.reduce(
         (masked, pack) =>
