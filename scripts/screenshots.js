@@ -68,7 +68,7 @@ const call = (args) => `node ../../dist/cli.js ${args}`;
 await pages();
 await terminal("hear", call('hear "please set the extractor to sixty percent"'), 17);
 await terminal("hear-unknown", call('hear "extractr to sixty"'), 12);
-await terminal("test", call("test"), 11);
+await terminal("test", call("test"), 14);
 await terminal("sayable", `${call("sayable")} | head -40`, 42);
 await terminal("everything", call('hear "turn everything off" --at till'), 38);
 await terminal("day", call('day --script "a damp Friday"'), 44);
