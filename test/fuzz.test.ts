@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, test } from "vitest";
 import { prepareUtterance } from "../src/automaton/utterance.ts";
 import { compose, mostComposedSteps } from "../src/hearing/compose.ts";
 import { conclude } from "../src/hearing/conclude.ts";
-import { createEngine } from "../src/hearing/engine.ts";
+import { engineFor } from "../src/hearing/engine.ts";
 import { type Book, readPhrasebook } from "../src/index.ts";
 import { splitWords } from "../src/language/words.ts";
 import { openPhrasebook } from "../src/node/open.ts";
@@ -67,7 +67,7 @@ beforeAll(async () => {
 describe("whatever is said", () => {
   test("comes to an outcome within the bound on steps: 200,000 utterances", () => {
     const now = parseLocal("2026-03-02T18:05");
-    const engines = book.languages.map((language) => createEngine(book, language));
+    const engines = book.languages.map((language) => engineFor(book, language));
     fc.assert(
       fc.property(fc.integer(), (seed) => {
         const next = numbersFrom(seed);
@@ -151,7 +151,7 @@ test("whatever is written as a pattern: 20,000 patterns", () => {
         intents,
       };
       const home = readPhrasebook([{ path: "home", definition }]);
-      const engine = createEngine(home, "en");
+      const engine = engineFor(home, "en");
       for (let turn = 0; turn < 5; turn++) {
         const text = `${"kiln vent to 5 ".repeat(1 + next(20))}${utterance(next)}`;
         const words = splitWords(text, "en");

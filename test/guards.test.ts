@@ -41,8 +41,9 @@ interface Way {
 
 const asking = ["does", "asks", "code", "unknown", "does", "unknown"] as const;
 const leaving = ["does", "leaves", "leaves", "leaves", "does", "leaves"] as const;
+const answering = ["does", "asks", "code", "leaves", "does", "leaves"] as const;
+const unsettled = ["does", "asks", "code", "unknown", "code", "unknown"] as const;
 const always = ["does", "does", "does", "does", "does", "does"] as const;
-const never = ["does", "leaves", "leaves", "leaves", "does", "leaves"] as const;
 
 /** Says yes or the code, whatever is asked. */
 function grant({ say }: Speaking, guard: Guard): void {
@@ -59,7 +60,7 @@ const ways: Record<string, Way> = {
   "a zone": { way: "turn on downstairs", cells: leaving },
   "its kind": {
     way: "turn on all the plugs",
-    cells: ["does", "asks", "code", "unknown", "does", "unknown"],
+    cells: asking,
   },
   "its kind in a place": { way: "turn on the plugs in the cellar", cells: asking },
   everything: { way: "turn on everything", cells: leaving },
@@ -78,7 +79,7 @@ const ways: Record<string, Way> = {
       say("is the vault on");
     },
     way: "turn it on",
-    cells: ["does", "asks", "code", "leaves", "does", "leaves"],
+    cells: answering,
   },
   there: {
     before: ({ say }) => {
@@ -95,7 +96,7 @@ const ways: Record<string, Way> = {
   },
   "a command for a while": {
     way: "turn on the vault for ten minutes",
-    cells: ["does", "asks", "code", "unknown", "code", "unknown"],
+    cells: unsettled,
   },
   again: {
     before: (home, guard) => {
@@ -104,7 +105,7 @@ const ways: Record<string, Way> = {
       home.set("vault", { power: "off" });
     },
     way: "again",
-    cells: ["does", "asks", "code", "leaves", "does", "leaves"],
+    cells: answering,
   },
   undo: {
     before: (home, guard) => {
@@ -114,26 +115,26 @@ const ways: Record<string, Way> = {
       grant(home, guard);
     },
     way: "undo that",
-    cells: ["does", "asks", "code", "leaves", "does", "leaves"],
+    cells: answering,
   },
   "the answer to which one": {
     before: ({ say }) => {
       say("turn on the twin");
     },
     way: "the cellar one",
-    cells: ["does", "asks", "code", "leaves", "does", "leaves"],
+    cells: answering,
   },
   "the answer to a missing slot": {
     before: ({ say }) => {
       say("switch something on");
     },
     way: "the vault",
-    cells: ["does", "asks", "code", "leaves", "does", "leaves"],
+    cells: answering,
   },
   "an intent": { way: "open sesame", cells: asking },
   "an intent over a group": {
     way: "fill up",
-    cells: ["does", "asks", "code", "leaves", "does", "leaves"],
+    cells: answering,
   },
   "an intent that waits": {
     way: "slow sesame",
@@ -142,7 +143,7 @@ const ways: Record<string, Way> = {
   },
   "an intent that toggles": {
     way: "flip it over",
-    cells: ["does", "asks", "code", "unknown", "code", "unknown"],
+    cells: unsettled,
   },
   "an intent that a function computes": { way: "work it out", cells: asking },
   "the phrase of a routine": { way: "go deep", cells: asking },
@@ -151,7 +152,7 @@ const ways: Record<string, Way> = {
   "a routine in a slot": { way: "fetch the deep dive", cells: asking },
   "steps of which some may not be done": { way: "try it out", cells: asking },
   "a branch": { way: "look first", cells: asking },
-  "a phrase within steps": { way: "be sly", cells: never },
+  "a phrase within steps": { way: "be sly", cells: leaving },
   "a state that speech changes": { way: "turn on the lamp", cells: leaving },
   "a state that lasts": {
     way: "turn on the wine light",

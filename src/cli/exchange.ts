@@ -101,12 +101,9 @@ async function textOf(path: string): Promise<string> {
 }
 
 async function take(path: string, language: string | undefined): Promise<Taken> {
-  let isFolder: boolean;
-  try {
-    isFolder = (await stat(path)).isDirectory();
-  } catch {
-    throw new WrongUse(`there is no file or folder "${path}"`);
-  }
+  const there = await existing(path);
+  if (!there) throw new WrongUse(`there is no file or folder "${path}"`);
+  const isFolder = there === "folder";
   if (!isFolder && extname(path) === ".csv") {
     return devicesFromCsv(await textOf(path), path, language);
   }

@@ -1,3 +1,5 @@
+import { isKnown } from "../hearing/access.ts";
+import { isAble } from "../hearing/orders.ts";
 import colorNames from "color-name";
 import { spokenNames } from "../hearing/names.ts";
 import { devicesOf } from "../hearing/targets.ts";
@@ -443,14 +445,9 @@ function ableDevices(book: Phrasebook, { steps }: Intent, slot: TargetSlot): Dev
     .filter(({ target }) => target.refer === "slot" && target.slot === slot.name);
   return [...book.devices.values()].filter(
     (device) =>
-      device.voice !== "barred" &&
+      isKnown(device) &&
       (!slot.kinds || slot.kinds.includes(device.kind)) &&
       (slot.room === undefined || device.room === slot.room) &&
-      orders.every((order) =>
-        order.order === "call"
-          ? device.actions.includes(order.action)
-          : device.properties.get(order.property)?.readOnly === undefined &&
-            device.properties.has(order.property),
-      ),
+      orders.every((order) => isAble(device, order)),
   );
 }

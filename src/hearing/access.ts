@@ -16,6 +16,17 @@ export function isKnown({ voice }: Device): boolean {
   return voice !== "barred";
 }
 
+/** The ids among some that speech may know of. */
+export function knownOf(
+  devices: ReadonlyMap<string, Device>,
+  ids: Iterable<string>,
+): readonly string[] {
+  return [...ids].filter((id) => {
+    const device = devices.get(id);
+    return device !== undefined && isKnown(device);
+  });
+}
+
 /** Why speech is barred from a device; for tools alone. */
 export function whyBarred({ id, doubt }: Device): string {
   const until = doubt ? ` until ${printPosition(doubt)} is mended` : "";

@@ -1,4 +1,4 @@
-import { holds } from "../phrasebook/condition.ts";
+import { holdAll } from "../phrasebook/condition.ts";
 import type { Device } from "../phrasebook/model.ts";
 import type { State } from "../phrasebook/property.ts";
 import type { Skipped } from "./outcome.ts";
@@ -6,11 +6,7 @@ import type { Devices } from "./targets.ts";
 
 /** Whether commands to everything, to a place or to a kind take a device along, as it is now. */
 function goesAlong({ bulk }: Device, state: State): boolean {
-  if (typeof bulk === "boolean") return bulk;
-  return Object.entries(bulk).every(([property, condition]) => {
-    const value = state[property];
-    return value !== undefined && holds(condition, value);
-  });
+  return typeof bulk === "boolean" ? bulk : holdAll(bulk, state);
 }
 
 /**

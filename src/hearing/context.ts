@@ -49,7 +49,7 @@ export function readContext({ voicepoints }: Phrasebook, context: unknown): Hear
 }
 
 /** A state as a home tells it: values by property. */
-function readState(state: unknown): State | undefined {
+export function readState(state: unknown): State | undefined {
   if (typeof state !== "object" || state === null) return undefined;
   const values: Record<string, Value> = {};
   for (const [property, value] of Object.entries(state)) {

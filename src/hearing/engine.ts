@@ -76,8 +76,19 @@ export interface Engine {
   ends: (utterance: Utterance) => Set<number>;
 }
 
+const engines = new WeakMap<Phrasebook["intents"], Map<string, Engine>>();
+
+/** The engine of a phrasebook for one of its languages, made when it is first needed. */
+export function engineFor(book: Phrasebook, language: string): Engine {
+  let made = engines.get(book.intents);
+  if (!made) engines.set(book.intents, (made = new Map<string, Engine>()));
+  let engine = made.get(language);
+  if (!engine) made.set(language, (engine = createEngine(book, language)));
+  return engine;
+}
+
 /** Compiles the patterns and names of a phrasebook for one of its languages. */
-export function createEngine(book: Phrasebook, language: string): Engine {
+function createEngine(book: Phrasebook, language: string): Engine {
   const pack = packFor(language) ?? english;
   const lexicon = createLexicon();
   const small = new Set(pack.small);

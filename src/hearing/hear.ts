@@ -12,7 +12,7 @@ import { type HearContext, readContext } from "./context.ts";
 import { listEffects } from "./describe.ts";
 import { statesAfter } from "./effects.ts";
 import { devicesAbout } from "./about.ts";
-import type { Engine } from "./engine.ts";
+import { engineFor } from "./engine.ts";
 import { nearMisses } from "./near.ts";
 import type { Heard, HeardBase, Why } from "./outcome.ts";
 import { outcomeVersion } from "./outcome.ts";
@@ -26,12 +26,7 @@ import { explain } from "./why.ts";
  *
  * @throws WrongUse for a voicepoint that there is not.
  */
-export function hearUtterance(
-  book: Phrasebook,
-  engineFor: (language: string) => Engine,
-  spoken: string,
-  context: HearContext,
-): Heard {
+export function hearUtterance(book: Phrasebook, spoken: string, context: HearContext): Heard {
   const {
     at,
     language: tag,
@@ -43,7 +38,7 @@ export function hearUtterance(
   } = readContext(book, context);
   const text = textOf(spoken) ?? "";
   const language = homeLanguage(book, tag);
-  const engine = engineFor(language);
+  const engine = engineFor(book, language);
   const words = splitWords(text, language);
   const utterance = prepareUtterance(text, words, engine.lexicon, engine.small);
   const room = at === undefined ? undefined : book.voicepoints.get(at)?.room;

@@ -1,7 +1,7 @@
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { type Trie, createTrie } from "../lexicon/trie.ts";
 import type { Name, Nameable, Phrasebook } from "../phrasebook/model.ts";
-import { isKnown } from "./access.ts";
+import { isKnown, knownOf } from "./access.ts";
 
 /** Something under one of its names. */
 export interface Holder {
@@ -48,7 +48,7 @@ export function gatherNames(
 function isSpeakable({ devices }: Phrasebook, entity: Nameable): boolean {
   if (entity.type === "device") return isKnown(entity);
   if (entity.type !== "group" || entity.devices.length === 0) return true;
-  return entity.devices.some((id) => devices.get(id)?.voice !== "barred");
+  return knownOf(devices, entity.devices).length > 0;
 }
 
 /** What something is called in a language. */

@@ -5,7 +5,7 @@ import type {
   TargetReference,
   ValueReference,
 } from "../phrasebook/model.ts";
-import { type Value, checkValue, explainValueProblem } from "../phrasebook/property.ts";
+import { type Value, checkValue, explainValueProblem, isSettable } from "../phrasebook/property.ts";
 import type { Because, Effect, Skipped, SlotValue } from "./outcome.ts";
 import { type Devices, devicesNamed, devicesOf } from "./targets.ts";
 
@@ -129,7 +129,7 @@ function orderDevice(
   const { property } = order;
   if (order.order === "toggle") return { result: "unfit", reason: `${id} has to be asked first` };
   const schema = device.properties.get(property);
-  if (!schema || schema.readOnly) {
+  if (!isSettable(schema)) {
     return { result: "skip", reason: `${id} has no ${property} to set` };
   }
   if (order.order === "nudge") {
@@ -174,4 +174,10 @@ export function targetDevices(
   if (!target.except) return devices;
   const without = new Set(target.except.flatMap((id) => devicesNamed(book, id)));
   return devices.filter((device) => !without.has(device));
+}
+
+/** Whether a device has what an order is about. */
+export function isAble({ actions, properties }: Device, order: Order): boolean {
+  if (order.order === "call") return actions.includes(order.action);
+  return isSettable(properties.get(order.property));
 }

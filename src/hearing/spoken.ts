@@ -3,6 +3,7 @@ import { type DurationUnit, durationUnits } from "../language/times.ts";
 import { phrases } from "../pattern/phrases.ts";
 import { SaidValue } from "../phrasebook/messages.ts";
 import type { ChoiceSlot, Intent, Nameable, Phrasebook, Reply } from "../phrasebook/model.ts";
+import { isKnown, knownOf } from "./access.ts";
 import { answerQuestion, printValue } from "./answer.ts";
 import type { Conclusion } from "./conclude.ts";
 import type { HearContext } from "./context.ts";
@@ -106,8 +107,7 @@ export function tellsFailures(reply: Reply | undefined): boolean {
 
 /** To speech, what it is barred from does not exist. */
 function spoken({ book }: Speech, { done, failed, skipped }: Results): Results {
-  const known = (ids: readonly string[]): string[] =>
-    ids.filter((id) => book.devices.get(id)?.voice !== "barred");
+  const known = (ids: readonly string[]): readonly string[] => knownOf(book.devices, ids);
   return { done: known(done), failed: known(failed), skipped: known(skipped) };
 }
 
@@ -143,7 +143,7 @@ function leftOut(
   const kinds = new Set(done.map((id) => book.devices.get(id)?.kind));
   const left = skipped.filter(({ device: id, needs }) => {
     const device = book.devices.get(id);
-    return device?.voice !== "barred" && (needs !== undefined || kinds.has(device?.kind));
+    return device && isKnown(device) && (needs !== undefined || kinds.has(device.kind));
   });
   return [...new Set(left.map(({ device }) => device))];
 }
@@ -196,9 +196,7 @@ export function slotVariables(
         variables[name] = words;
         continue;
       }
-      const known = devicesNamed(speech.book, String(value)).filter(
-        ({ voice }) => voice !== "barred",
-      );
+      const known = devicesNamed(speech.book, String(value)).filter(isKnown);
       const ids = known.map(({ id }) => id);
       const reached = ids.filter((id) => done.includes(id));
       variables[name] = countDevices(speech, reached.length > 0 ? reached : ids);

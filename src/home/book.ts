@@ -1,4 +1,3 @@
-import { type Engine, createEngine } from "../hearing/engine.ts";
 import type { HearContext } from "../hearing/context.ts";
 import { hearUtterance } from "../hearing/hear.ts";
 import type { Heard } from "../hearing/outcome.ts";
@@ -44,18 +43,12 @@ export function readPhrasebook(sources: readonly Source[], found: readonly Findi
     given.filter((source) => !isSuite(source) && !isDay(source)),
     Array.isArray(found) ? found.filter(isFinding) : [],
   );
-  const engines = new Map<string, Engine>();
-  const engineFor = (language: string): Engine => {
-    let engine = engines.get(language);
-    if (!engine) engines.set(language, (engine = createEngine(book, language)));
-    return engine;
-  };
   const opened: Book = {
     ...book,
     suiteSources: given.filter(isSuite),
     daySources: given.filter(isDay),
     initialStates: initialStates(book),
-    hear: (text, context = {}) => hearUtterance(opened, engineFor, text, context),
+    hear: (text, context = {}) => hearUtterance(opened, text, context),
   };
   books.add(opened);
   return opened;

@@ -1,7 +1,13 @@
 import { accessTo, exceeds } from "../hearing/access.ts";
 import type { Effect, When } from "../hearing/outcome.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
-import { type State, type Value, checkValue, explainValueProblem } from "../phrasebook/property.ts";
+import {
+  type State,
+  type Value,
+  checkValue,
+  explainValueProblem,
+  isSettable,
+} from "../phrasebook/property.ts";
 import type { Cause, Orderer } from "./cause.ts";
 import { type DeviceResult, type Fault, simulateDevices } from "./devices.ts";
 import { createMovements } from "./movements.ts";
@@ -95,9 +101,8 @@ export function createOrders(
     const ordered = orderNow(effect, by);
     const length = when && lengthOf(when);
     if (ordered === "done" && length !== undefined && !("call" in effect)) {
-      const values = "set" in effect ? effect.set : "nudge" in effect ? effect.nudge : effect.scale;
       const set: Record<string, Value> = {};
-      for (const property of Object.keys(values)) {
+      for (const property of Object.keys(writtenIn(effect))) {
         const value = before[property];
         if (value !== undefined) set[property] = value;
       }
@@ -145,15 +150,20 @@ function problemOf({ book }: Scene, effect: Effect): string | undefined {
     return device.actions.includes(effect.call) ? undefined : `it cannot ${effect.call}`;
   }
   const isSet = "set" in effect;
-  const values = isSet ? effect.set : "nudge" in effect ? effect.nudge : effect.scale;
-  for (const [property, value] of Object.entries(values)) {
+  for (const [property, value] of Object.entries(writtenIn(effect))) {
     const schema = device.properties.get(property);
-    if (!schema || schema.readOnly) return `it has no ${property} to set`;
+    if (!isSettable(schema)) return `it has no ${property} to set`;
     const check = isSet ? checkValue(schema, value) : undefined;
     if (check?.ok === false) return `its ${property} ${explainValueProblem(check.problem)}`;
     if (!isSet && !Number.isFinite(value)) return `its ${property} cannot change by ${value}`;
   }
   return undefined;
+}
+
+/** What an effect says of properties: their values, or by how much they change. */
+function writtenIn(effect: Exclude<Effect, { call: string }>): State {
+  if ("set" in effect) return effect.set;
+  return "nudge" in effect ? effect.nudge : effect.scale;
 }
 
 /** Seconds until something is to begin; undefined for at once. */

@@ -1,5 +1,5 @@
 import { RRule } from "rrule";
-import { parseUntil } from "../phrasebook/recurrence.ts";
+import { parseUntil, partsOf } from "../phrasebook/recurrence.ts";
 
 /** Milliseconds of a day. */
 const dayLength = 86_400_000;
@@ -18,7 +18,7 @@ export function datesOf(rule: string, year: number): ReadonlySet<string> {
 }
 
 function datesIn(rule: string, year: number): string[] {
-  const parts = new Map(rule.split(";").map((part) => splitAt(part)));
+  const parts = partsOf(rule);
   const until = parseUntil(parts.get("UNTIL") ?? "")?.date ?? "9999";
   const count = Number(parts.get("COUNT") ?? Infinity);
   // Times of day are the trigger's, and ends are told by days.
@@ -77,7 +77,7 @@ function isLeap(year: number): boolean {
 
 /** Where a rule has to begin so that its intervals fall as they do from its true beginning. */
 function startIn(rule: string, year: number, alike: number): Date | undefined {
-  const parts = new Map(rule.split(";").map((part) => splitAt(part)));
+  const parts = partsOf(rule);
   const interval = Number(parts.get("INTERVAL") ?? 1);
   const january = Date.UTC(year, 0, 1) / dayLength;
   const there = Date.UTC(alike, 0, 1) / dayLength;
@@ -99,9 +99,4 @@ function startIn(rule: string, year: number, alike: number): Date | undefined {
 
 function modulo(value: number, by: number): number {
   return ((value % by) + by) % by;
-}
-
-function splitAt(part: string): [string, string] {
-  const [name = "", value = ""] = part.split("=");
-  return [name, value];
 }

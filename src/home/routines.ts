@@ -5,7 +5,7 @@ import type { AskStep, Intent, Routine, Step } from "../phrasebook/model.ts";
 import type { Value } from "../phrasebook/property.ts";
 import { printDuration } from "../time/duration.ts";
 import { slotDefault } from "../phrasebook/slots.ts";
-import { type Cause, unspoken } from "./cause.ts";
+import { type Cause, trusted, unspoken } from "./cause.ts";
 import { type Orders, startOf } from "./orders.ts";
 import { type Run, type World, deepest, doSteps, holdsFor } from "./run.ts";
 import type { Performed, Scene } from "./scene.ts";
@@ -281,7 +281,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     const intent = book.intents.get(id);
     const { language } = heard;
     const at = heard.at === undefined ? {} : { at: heard.at };
-    const trust = trusted(routine, cause);
+    const trust = trustIn(routine, cause);
     const run = newRun(id, { slots, language, isSpoken: true, depth, ...trust, ...at });
     if (routine) start(routine, run, `“${heard.text}”`, steps);
     else if (intent) {
@@ -335,7 +335,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       }
       const slots: Record<string, SlotValue> = {};
       for (const [name, value] of Object.entries(given)) slots[name] = { value, words: "" };
-      start(routine, newRun(routine.id, { slots, ...trusted(routine, cause) }), because);
+      start(routine, newRun(routine.id, { slots, ...trustIn(routine, cause) }), because);
     },
     perform: (heard) => {
       const granted = "granted" in heard ? heard.granted : undefined;
@@ -355,12 +355,12 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
 }
 
 /** A trusted routine does all that its steps say, whatever set it off. */
-function trusted(
+function trustIn(
   routine: Pick<Routine, "trusted"> | undefined,
   cause: Cause,
 ): Pick<Run, "cause" | "isTrusted"> {
   const isTrusted = routine?.trusted === true;
-  return { isTrusted, cause: isTrusted ? { ...cause, grant: "all" } : cause };
+  return { isTrusted, cause: isTrusted ? trusted(cause) : cause };
 }
 
 /** What slots stand for that nobody says anything for. */

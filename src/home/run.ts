@@ -1,8 +1,9 @@
+import { isKnown } from "../hearing/access.ts";
 import { devicesNamed } from "../hearing/targets.ts";
 import { targetDevices } from "../hearing/orders.ts";
 import type { Effect, Question, SlotValue } from "../hearing/outcome.ts";
 import { questionAbout } from "../hearing/question.ts";
-import { type Conditions, holds } from "../phrasebook/condition.ts";
+import { type Conditions, holdAll } from "../phrasebook/condition.ts";
 import type {
   AskStep,
   Device,
@@ -17,9 +18,16 @@ import type {
   Step,
   TargetReference,
 } from "../phrasebook/model.ts";
-import { type State, type Value, checkValue, landed, otherValue } from "../phrasebook/property.ts";
+import {
+  type State,
+  type Value,
+  checkValue,
+  isSettable,
+  landed,
+  otherValue,
+} from "../phrasebook/property.ts";
 import { valueOf } from "./arithmetic.ts";
-import type { Cause } from "./cause.ts";
+import { type Cause, trusted } from "./cause.ts";
 import type { Ordered } from "./orders.ts";
 
 /** Steps on their way: what they were set off with, and what came of them so far. */
@@ -157,7 +165,7 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
       const { cause, isTrusted } = run;
       run.depth++;
       if (routine.trusted) {
-        run.cause = { ...cause, grant: "all" };
+        run.cause = trusted(cause);
         run.isTrusted = true;
       }
       if (routine.moment.size > 0) world.moment(routine.moment, run);
@@ -174,12 +182,7 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
 
 /** Whether conditions on states hold, all of them. */
 export function holdsFor(conditions: Conditions, state: (device: string) => State): boolean {
-  return [...conditions].every(([device, each]) =>
-    Object.entries(each).every(([property, condition]) => {
-      const value = state(device)[property];
-      return value !== undefined && holds(condition, value);
-    }),
-  );
+  return [...conditions].every(([device, each]) => holdAll(each, state(device)));
 }
 
 /** Orders of one step, those that set several properties of a device as one. */
@@ -208,7 +211,7 @@ function doOrders(world: World, run: Run, orders: readonly Order[]): boolean {
     const sets = { done: run.done, failed: run.failed, refused: run.refused };
     sets[ordered].add(device.id);
     // To speech, what it is barred from does not exist, and so is no part of what did not work.
-    ok &&= ordered === "done" || (ordered === "refused" && device.voice === "barred");
+    ok &&= ordered === "done" || (ordered === "refused" && !isKnown(device));
   }
   return ok;
 }
@@ -234,7 +237,7 @@ function effectFor(
   }
   const { property } = order;
   const schema = device.properties.get(property);
-  if (!schema || schema.readOnly) return "unable";
+  if (!isSettable(schema)) return "unable";
   if (order.order === "toggle") {
     const value = otherValue(schema, state(id)[property] ?? schema.default);
     return value === undefined ? undefined : { device: id, set: { [property]: value } };

@@ -1,6 +1,6 @@
 import { getPosition, getTimes } from "suncalc";
 import type { Days, Location, Trigger } from "../phrasebook/model.ts";
-import { parseUntil } from "../phrasebook/recurrence.ts";
+import { parseUntil, partsOf } from "../phrasebook/recurrence.ts";
 import { laterDate, printClock, weekdayOf } from "../time/local.ts";
 import { datesOf } from "./recurrence.ts";
 import { instantOf, localOf } from "./zone.ts";
@@ -65,7 +65,7 @@ const heightTolerance = 1.5;
 /** The instant at which a rule ends that says so; what fires later does not. */
 function lastInstant(days: Days, zone: string): number {
   if (days.days !== "rule") return Infinity;
-  const until = parseUntil(/(?:^|;)UNTIL=([^;]*)/u.exec(days.rule)?.[1] ?? "");
+  const until = parseUntil(partsOf(days.rule).get("UNTIL") ?? "");
   if (until?.time === undefined) return Infinity;
   return instantOf(`${until.date}T${until.time}`, until.isUtc ? "UTC" : zone);
 }

@@ -1,7 +1,7 @@
 import type { HearContext } from "../hearing/context.ts";
 import { heardBy } from "../hearing/hear.ts";
 import type { Heard } from "../hearing/outcome.ts";
-import { readContext } from "../hearing/context.ts";
+import { readContext, readState } from "../hearing/context.ts";
 import { membersOf, shown, textsOf } from "../source/border.ts";
 import { WrongUse, unknownId } from "../source/wrong-use.ts";
 import {
@@ -122,11 +122,16 @@ function secondsOf(duration: unknown): number {
 /** Options as somebody passes them who need not have read their type; what cannot be is left out. */
 function readOptions(options: unknown): SimulateOptions {
   const { states, time, faults, away } = membersOf(options);
-  const broken = Object.entries(membersOf(faults)).map(([id, fault]) => [id, readFault(fault)]);
+  const given = Object.entries(membersOf(states)).map(
+    ([id, state]) => [id, readState(state) ?? {}] as const,
+  );
+  const broken = Object.entries(membersOf(faults)).map(
+    ([id, fault]) => [id, readFault(fault)] as const,
+  );
   return {
-    states: membersOf(states) as NonNullable<SimulateOptions["states"]>,
+    states: Object.fromEntries(given),
     ...(typeof time === "string" ? { time } : {}),
-    faults: Object.fromEntries(broken) as NonNullable<SimulateOptions["faults"]>,
+    faults: Object.fromEntries(broken),
     away: textsOf(away),
   };
 }
@@ -153,6 +158,15 @@ export function createHome(book: Book, options: SimulateOptions): Home {
       act();
       timers.runUntil(elapsed(), () => undefined);
     });
+  /** The same for what speaks; what is set off by the doing speaks for itself. */
+  const spoken = (act: () => void): Performed => {
+    let reply = "";
+    const performed = around(() => {
+      act();
+      reply = scene.gathered().reply;
+    });
+    return { ...performed, reply };
+  };
   const wait = (seconds: number): void => {
     triggers.begin();
     scene.pass(seconds);
@@ -167,15 +181,10 @@ export function createHome(book: Book, options: SimulateOptions): Home {
       if (!memory) memories.set(at ?? "", (memory = newMemory()));
       return createConversation(book, home, context, memory);
     },
-    perform: (heard) => {
-      let reply = "";
-      const performed = around(() => {
+    perform: (heard) =>
+      spoken(() => {
         routines.perform(heard);
-        // What is set off by the doing speaks for itself.
-        reply = scene.gathered().reply;
-      });
-      return { ...performed, reply };
-    },
+      }),
     run: (id, slots) =>
       around(() => {
         const routine = book.routines.get(id);
@@ -232,14 +241,10 @@ export function createHome(book: Book, options: SimulateOptions): Home {
     code: scene.code,
     asking: routines.asking,
     question: scene.question,
-    undo: (effects, cause, reply) => {
-      let said = "";
-      const performed = around(() => {
+    undo: (effects, cause, reply) =>
+      spoken(() => {
         routines.undo(effects, cause, reply);
-        said = scene.gathered().reply;
-      });
-      return { ...performed, reply: said };
-    },
+      }),
     settle: () => {
       const left = orders.moving();
       if (left > 0) wait(left);

@@ -1,3 +1,4 @@
+import { knownOf } from "../hearing/access.ts";
 import { formatReply, replyIn } from "../hearing/reply.ts";
 import {
   type Results,
@@ -72,7 +73,7 @@ export function createVoice({ book, record, gathered, localTime }: Scene, orders
 
   /** What was left out for want of a guard that was answered; to speech, barred things are none. */
   const withheldFrom = (run: Run): string => {
-    const ids = [...run.refused].filter((id) => book.devices.get(id)?.voice !== "barred");
+    const ids = knownOf(book.devices, run.refused);
     if (ids.length === 0) return "";
     const speech = speechIn(run.language);
     const names = countDevices(speech, ids);

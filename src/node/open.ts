@@ -4,6 +4,7 @@ import { type Book, readPhrasebook } from "../home/book.ts";
 import { type SourceDefinition, type SourceText, readDocument } from "../phrasebook/document.ts";
 import type { Finding } from "../source/finding.ts";
 import { membersOf, textsOf, shown } from "../source/border.ts";
+import type { Position } from "../source/position.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { isWithin, listFolder } from "./folder.ts";
 import { readText } from "./text.ts";
@@ -73,24 +74,19 @@ async function gather(gathering: Gathering, folder: string): Promise<void> {
     }
     const source = { path: pathShown(file), text: read.text };
     sources.set(key, source);
-    for (const use of usedFolders(source)) await follow(gathering, file, source, use);
+    for (const use of usedFolders(source)) await follow(gathering, file, use);
   }
 }
 
+/** A folder that a file uses, with where it says so. */
 interface Use {
-  path: (string | number)[];
   used: string;
+  at: Position;
 }
 
 /** Reads a folder that a file uses; one that is not there, or may not be read, is a finding. */
-async function follow(
-  gathering: Gathering,
-  file: string,
-  source: SourceText,
-  { path, used }: Use,
-): Promise<void> {
+async function follow(gathering: Gathering, file: string, { used, at }: Use): Promise<void> {
   const folder = join(dirname(file), used);
-  const at = readDocument(source, []).at(path);
   const report = (message: string, fix: string): void => {
     gathering.findings.push({ rule: "unknown-reference", severity: "error", message, fix, at });
   };
@@ -113,12 +109,12 @@ async function follow(
 function usedFolders(source: SourceText): Use[] {
   // Most files use nothing, and reading one twice takes time; a quoted key may be escaped.
   if (!/uses|\\[xuU]/u.test(source.text)) return [];
-  const { value } = readDocument(source, []);
+  const { value, at } = readDocument(source, []);
   const uses: unknown =
     typeof value === "object" && value !== null && "uses" in value ? value.uses : [];
   if (!Array.isArray(uses)) return [];
   return uses.flatMap((used: unknown, index) =>
-    typeof used === "string" ? [{ path: ["uses", index], used }] : [],
+    typeof used === "string" ? [{ used, at: at(["uses", index]) }] : [],
   );
 }
 

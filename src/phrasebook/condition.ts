@@ -16,6 +16,17 @@ export type Condition =
 /** What is expected of the states of devices: by device, and by property. */
 export type Conditions = ReadonlyMap<string, Readonly<Record<string, Condition>>>;
 
+/** Whether a state is as all of these conditions ask; what is not there is as nothing asks. */
+export function holdAll(
+  conditions: Readonly<Record<string, Condition>>,
+  state: Readonly<Record<string, Value>>,
+): boolean {
+  return Object.entries(conditions).every(([property, condition]) => {
+    const value = state[property];
+    return value !== undefined && holds(condition, value);
+  });
+}
+
 export type ConditionParsed =
   | { ok: true; condition: Condition }
   | { ok: false; problem: ValueProblem | { problem: "form"; message: string } };

@@ -50,14 +50,16 @@ export function createDoubts(): Doubts {
 const places = { rooms: "room", zones: "zone", groups: "group" } as const;
 
 /** Sections of a file in which nothing decides on guards. */
-const harmless = ["phrasebook", "languages", "address", "place", "code", "voicepoints", "people"];
-const harmlessToo = ["vocabulary", "colours", "fragments", "intents", "routines"];
+const harmless: ReadonlySet<string> = new Set([
+  ...["phrasebook", "languages", "address", "place", "code", "voicepoints", "people"],
+  ...["vocabulary", "colours", "fragments", "intents", "routines"],
+]);
 
 /** What a part at a path decides; undefined for one that decides nothing about guards. */
 function reachOf(root: unknown, path: Path): Reach | undefined {
   const [section, id, key] = path.map(String);
   if (section === undefined) return { of: "everything" };
-  if ([...harmless, ...harmlessToo].includes(section)) return undefined;
+  if (harmless.has(section)) return undefined;
   switch (section) {
     case "rooms":
     case "zones":

@@ -31,6 +31,10 @@ export interface DataSchema {
 }
 
 /** The state that a device with these properties starts with. */
+export function isSettable(schema: DataSchema | undefined): schema is DataSchema {
+  return schema !== undefined && schema.readOnly !== true;
+}
+
 export function startState(properties: ReadonlyMap<string, DataSchema>): State {
   const state: Record<string, Value> = {};
   for (const [name, schema] of properties) state[name] = schema.default;

@@ -69,6 +69,16 @@ export function checkRule(rule: string): RuleProblem[] {
   return problems;
 }
 
+/** The parts of a rule that is right, by their names. */
+export function partsOf(rule: string): Map<string, string> {
+  return new Map(
+    rule.split(";").map((part): [string, string] => {
+      const [name = "", value = ""] = part.split("=");
+      return [name, value];
+    }),
+  );
+}
+
 /** What to write instead of the value of a part; undefined for one that can be. */
 function checkPart(name: string, value: string): string | undefined {
   const list = value.split(",");

@@ -4,14 +4,14 @@ import { WrongUse } from "../source/wrong-use.ts";
 import type { Fault } from "../home/devices.ts";
 import type { LogEntry } from "../home/log.ts";
 import { createHome } from "../home/simulate.ts";
-import { contextOf, report, reportUnknown } from "../phrasebook/context.ts";
+import { contextOf, report } from "../phrasebook/context.ts";
 import { type SourceText, readDocument } from "../phrasebook/document.ts";
-import { type States, readStates } from "../phrasebook/states.ts";
+import type { States } from "../phrasebook/states.ts";
 import { validate } from "../phrasebook/validate.ts";
 import type { Finding } from "../source/finding.ts";
 import { isDate, laterDate } from "../time/local.ts";
 import { type Happening, happen, readFaults, readHappening } from "./happenings.ts";
-import { type Reading, expandPlaces } from "./places.ts";
+import { type Reading, checkNamed, statesAt } from "./reading.ts";
 import { daySchema } from "./schema.ts";
 
 /** A day that is played through: what people do and sensors measure, hour by hour. */
@@ -46,13 +46,9 @@ export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
       const message = `"${date}" is no day of the calendar`;
       report(context, "wrong-value", document.at(["date"]), message, "write another date");
     }
-    if (at !== undefined && !book.voicepoints.has(at)) {
-      reportUnknown(context, document.at(["at"]), "voicepoint", at, book.voicepoints.keys());
-    }
+    checkNamed(reading, () => document.at(["at"]), "voicepoint", at);
     for (const [index, person] of away.entries()) {
-      if (book.people.has(person)) continue;
-      const place = document.at(["away", index]);
-      reportUnknown(context, place, "person", person, book.people.keys());
+      checkNamed(reading, () => document.at(["away", index]), "person", person);
     }
     let last = "";
     const happens = happenings.map((happening, index) => {
@@ -66,7 +62,6 @@ export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
       last = time;
       return readHappening(reading, path, happening);
     });
-    const expanded = expandPlaces(reading, ["given"], given);
     return [
       {
         name: day,
@@ -74,7 +69,7 @@ export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
         ...(date === undefined ? {} : { date }),
         ...(at === undefined ? {} : { at }),
         ...(language === undefined ? {} : { language }),
-        given: readStates(context, document, ["given"], expanded, book.devices),
+        given: statesAt(reading, ["given"], given),
         away,
         faults: readFaults(reading, ["faults"], faults),
         happenings: happens,

@@ -4,11 +4,10 @@ import { report, reportUnknown } from "../phrasebook/context.ts";
 import type { Path } from "../phrasebook/document.ts";
 import type { Value } from "../phrasebook/property.ts";
 import { readLength } from "../phrasebook/lengths.ts";
-import { readConditions } from "../phrasebook/states.ts";
 import { knownProperty } from "../phrasebook/written.ts";
 import { nearest } from "../source/nearest.ts";
 import { parseClock } from "../time/local.ts";
-import { type Reading, expandPlaces } from "./places.ts";
+import { type Reading, checkNamed, conditionsAt, expandPlaces } from "./reading.ts";
 import {
   type CommandDefinition,
   type ExpectDefinition,
@@ -71,7 +70,7 @@ export function readExpectation(
   path: Path,
   written: ExpectDefinition,
 ): Expectation {
-  const { context, book, document } = reading;
+  const { context, document } = reading;
   if (typeof written === "string") {
     const phrase = sameAs.exec(written)?.[1];
     if (phrase !== undefined) return { sameAs: phrase };
@@ -90,14 +89,9 @@ export function readExpectation(
   const { outcome, also, commands, asks, reply, reason, home, routine, branch, told, sent, log } =
     written;
   for (const person of Object.keys(told ?? {})) {
-    if (book.people.has(person)) continue;
-    const place = document.atKey([...path, "told", person]);
-    reportUnknown(context, place, "person", person, book.people.keys());
+    checkNamed(reading, () => document.atKey([...path, "told", person]), "person", person);
   }
-  if (routine !== undefined && !book.routines.has(routine)) {
-    const known = book.routines.keys();
-    reportUnknown(context, document.at([...path, "routine"]), "routine", routine, known);
-  }
+  checkNamed(reading, () => document.at([...path, "routine"]), "routine", routine);
   if (commands?.length === 0) reportEmpty(reading, [...path, "commands"]);
   return {
     ...readCommand(reading, path, written),
@@ -125,15 +119,6 @@ function reportEmpty({ context, document }: Reading, path: Path): void {
     "nothing is expected, so nothing is tested",
     fix,
   );
-}
-
-function conditionsAt(
-  { context, book, document }: Reading,
-  path: Path,
-  states: NonNullable<CommandDefinition["set"]>,
-): Conditions {
-  const expanded = expandPlaces({ context, book, document }, path, states);
-  return readConditions(context, document, path, expanded, book.devices);
 }
 
 function readLog(
@@ -167,11 +152,7 @@ function readCommand(
   path: Path,
   { intent, set, nudge, scale, call, when, slots }: CommandDefinition,
 ): CommandExpectation {
-  const { context, book, document } = reading;
-  if (intent !== undefined && !book.intents.has(intent)) {
-    const known = book.intents.keys();
-    reportUnknown(context, document.at([...path, "intent"]), "intent", intent, known);
-  }
+  checkNamed(reading, () => reading.document.at([...path, "intent"]), "intent", intent);
   const amounts = (key: "nudge" | "scale", written: typeof nudge) =>
     written ? { [key]: readAmounts(reading, [...path, key], written) } : {};
   return {

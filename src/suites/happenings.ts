@@ -6,9 +6,9 @@ import type { Home } from "../home/simulate.ts";
 import { report, reportUnknown } from "../phrasebook/context.ts";
 import type { Path } from "../phrasebook/document.ts";
 import { readLength } from "../phrasebook/lengths.ts";
-import { type States, readStates } from "../phrasebook/states.ts";
+import type { States } from "../phrasebook/states.ts";
 import { parseFault } from "./faults.ts";
-import { type Reading, expandPlaces } from "./places.ts";
+import { type Reading, checkNamed, statesAt } from "./reading.ts";
 import type { HappeningDefinition } from "./schema.ts";
 
 /** Something that happens in a home: at once, or when a time of day comes next. */
@@ -45,19 +45,13 @@ export function readHappening(
     const fix = "write what happens: { wait: 25m }";
     report(context, "wrong-value", document.at(path), "nothing happens here", fix);
   }
-  const known = (key: string, what: string, id: string | undefined, all: Iterable<string>) => {
-    const ids = [...all];
-    if (id === undefined || ids.includes(id)) return;
-    reportUnknown(context, document.at([...path, key]), what, id, ids);
-  };
-  known("at", "voicepoint", at, book.voicepoints.keys());
-  known("run", "routine", run, book.routines.keys());
-  const buttons = [...book.devices.values()].flatMap(({ id, actions }) =>
-    actions.includes("press") ? [id] : [],
-  );
-  known("press", "button", press, buttons);
-  const under = [...path, "set"];
-  const expanded = expandPlaces(reading, under, set);
+  checkNamed(reading, () => document.at([...path, "at"]), "voicepoint", at);
+  checkNamed(reading, () => document.at([...path, "run"]), "routine", run);
+  if (press !== undefined && book.devices.get(press)?.actions.includes("press") !== true) {
+    const buttons = [...book.devices.values()].filter(({ actions }) => actions.includes("press"));
+    const ids = buttons.map(({ id }) => id);
+    reportUnknown(context, document.at([...path, "press"]), "button", press, ids);
+  }
   const who = presence === undefined ? undefined : readPresence(reading, path, presence);
   return {
     ...(time === undefined ? {} : { time }),
@@ -66,7 +60,7 @@ export function readHappening(
     ...(run === undefined ? {} : { run }),
     ...(press === undefined ? {} : { press }),
     ...(who ? { presence: who } : {}),
-    set: readStates(context, document, under, expanded, book.devices),
+    set: statesAt(reading, [...path, "set"], set),
     faults: readFaults(reading, [...path, "faults"], faults),
     wait: (wait === undefined ? 0 : readLength(context, document, [...path, "wait"], wait)) ?? 0,
     text: describe(written),

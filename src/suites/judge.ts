@@ -7,7 +7,7 @@ import { matchesGlob } from "../pattern/glob.ts";
 import { type Conditions, holds, printCondition } from "../phrasebook/condition.ts";
 import type { Value } from "../phrasebook/property.ts";
 import { parseDuration } from "../time/duration.ts";
-import { printClock } from "../time/local.ts";
+import { parseLocal, printClock } from "../time/local.ts";
 import { doneBy, isDone, isWhen, printDone, printExpected, tellsEffect } from "./effect.ts";
 import type { CommandExpectation, Expectation } from "./expectation.ts";
 
@@ -146,9 +146,10 @@ function failuresIn(home: Home): string {
 }
 
 export function commandsOf(heard: Heard): readonly HeardCommand[] {
+  if (!("intent" in heard)) return [];
   if (!("slots" in heard) || heard.outcome === "ask") {
-    const { intent = "", slots = {} } = heard as Partial<HeardCommand>;
-    return "intent" in heard ? [{ intent, slots, effects: [], skipped: [] }] : [];
+    const slots = "slots" in heard ? heard.slots : {};
+    return [{ intent: heard.intent, slots, effects: [], skipped: [] }];
   }
   if (heard.commands) return heard.commands;
   const isAnswer = heard.outcome === "answer";
@@ -229,7 +230,7 @@ function judgeLog(expect: Expectation, log: readonly LogEntry[], check: Check): 
   let from = 0;
   for (const { line, clock, within } of lines) {
     const isTime = (time: string): boolean =>
-      clock === undefined || Math.abs(secondsOf(time) - clock) <= within;
+      clock === undefined || Math.abs((parseLocal(time)?.seconds ?? 0) - clock) <= within;
     const alike = log.filter(({ event }) => matchesGlob(line, printEvent(event)));
     const isMeant = ({ time, event }: LogEntry): boolean =>
       isTime(time) && matchesGlob(line, printEvent(event));
@@ -241,12 +242,6 @@ function judgeLog(expect: Expectation, log: readonly LogEntry[], check: Check): 
     const at = clock === undefined ? "" : `${printClock(clock)} `;
     check("log", isThere, at + line, actual.join("; ") || "nothing happened");
   }
-}
-
-/** Seconds since the day began. */
-function secondsOf(time: string): number {
-  const [hours = 0, minutes = 0, seconds = 0] = time.slice(11).split(":").map(Number);
-  return hours * 3600 + minutes * 60 + seconds;
 }
 
 /** Looks at the log for a moment at which what must never hold did. */

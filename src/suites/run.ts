@@ -8,10 +8,10 @@ import { type Home, createHome } from "../home/simulate.ts";
 import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 import { doneBy, printDone } from "./effect.ts";
-import { happen } from "./happenings.ts";
+import { type Happening, happen } from "./happenings.ts";
 import { type Check, type Failure, effectsExpected, judge, judgeNever } from "./judge.ts";
 import { type Later, expectLater } from "./later.ts";
-import { type Case, type Script, type Suite, type UnreadCase, readSuites } from "./suite.ts";
+import { type Case, type Suite, type SuiteTurn, type UnreadCase, readSuites } from "./suite.ts";
 
 /** Raised when the JSON form of results changes in a way that a reader must know of. */
 export const resultsVersion = 2;
@@ -93,20 +93,30 @@ function failUnread(book: Book, { phrase, position, problem }: UnreadCase): Case
 }
 
 function runCase(book: Book, each: Case): CaseResult {
-  const { phrase, language, at, position, script, never } = each;
+  const { phrase, language, at, position, never } = each;
   const home = homeOf(book, each);
   const base = { phrase, language, ...(at === undefined ? {} : { at }), position };
   const failures: Failure[] = [];
   const check: Check = (about, holds, expected, actual) => {
     if (!holds) failures.push({ about, expected, actual });
   };
-  const heard = script
-    ? runScript(book, each, { script, home }, check)
-    : runPhrase(book, each, home, check);
+  const heard = runIn(home, book, each, check);
   if (never) judgeNever(never, home, check);
   return failures.length === 0
     ? { ...base, passed: true }
     : { ...base, passed: false, failures, heard };
+}
+
+function runIn(home: Home, book: Book, each: Case, check: Check): Heard {
+  const { script } = each;
+  switch (script?.script) {
+    case "talk":
+      return runTalk(book, each, { turns: script.turns, home }, check);
+    case "after":
+      return runAfter(book, each, { happenings: script.happenings, home }, check);
+    case undefined:
+      return runPhrase(book, each, home, check);
+  }
 }
 
 function homeOf(book: Book, { given, time, faults }: Case): Home {
@@ -129,19 +139,18 @@ function runPhrase(book: Book, each: Case, home: Home, check: Check): Heard {
   return heard;
 }
 
-/** The turns of a talk, or what happens and what has come of it. */
-function runScript(
+/** What happens, and what has come of it. */
+function runAfter(
   book: Book,
   each: Case,
-  { script, home }: { script: Script; home: Home },
+  { happenings, home }: { happenings: readonly Happening[]; home: Home },
   check: Check,
 ): Heard {
   const { language, at, expect } = each;
   const context = { language, ...(at === undefined ? {} : { at }) };
-  if (script.script === "talk") return runTalk(book, each, { turns: script.turns, home }, check);
   let heard: Heard | undefined;
   let { reply } = nothingDone;
-  for (const happening of script.happenings) {
+  for (const happening of happenings) {
     const happened = happen(home, happening, context);
     heard = happened.heard ?? heard;
     reply = happened.performed.reply;
@@ -154,10 +163,11 @@ function runScript(
   return came.heard;
 }
 
+/** The turns of a talk, up to one that came to something else. */
 function runTalk(
   book: Book,
   each: Case,
-  { turns, home }: { turns: (Script & { script: "talk" })["turns"]; home: Home },
+  { turns, home }: { turns: readonly SuiteTurn[]; home: Home },
   check: Check,
 ): Heard {
   const { language, at } = each;

@@ -197,7 +197,6 @@ export const daySchema = z.strictObject(
 );
 
 export type LogDefinition = z.input<typeof logSchema>;
-export type SuiteDefinition = z.input<typeof suiteSchema>;
 export type CaseDefinition = z.input<typeof caseSchema>;
 export type HappeningDefinition = z.input<typeof happeningSchema>;
 export type CommandDefinition = z.input<typeof commandsSchema>[number];

@@ -7,15 +7,15 @@ import { type Path, type SourceText, readDocument } from "../phrasebook/document
 import { readLength } from "../phrasebook/lengths.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
 import { readPatterns } from "../phrasebook/said.ts";
-import { type States, readConditions, readStates } from "../phrasebook/states.ts";
+import type { States } from "../phrasebook/states.ts";
 import { validate } from "../phrasebook/validate.ts";
 import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 import { parseLocal } from "../time/local.ts";
 import { type Expectation, readExpectation } from "./expectation.ts";
 import { type Happening, readFaults, readHappening } from "./happenings.ts";
-import { type Reading, expandPlaces } from "./places.ts";
-import { type CaseDefinition, type SuiteDefinition, suiteSchema } from "./schema.ts";
+import { type Reading, checkNamed, conditionsAt, statesAt } from "./reading.ts";
+import { type CaseDefinition, suiteSchema } from "./schema.ts";
 
 /** A checked suite: utterances and what each must come to. */
 export interface Suite {
@@ -104,7 +104,7 @@ function readSuite(book: Book, source: SourceText): { suite: Suite; problems: Fi
   }
   const before = findings.length;
   const shared = content && readSetting(reading, [], content);
-  const never = content?.never && readNever(reading, content.never);
+  const never = content?.never && conditionsAt(reading, ["never"], content.never);
   isUnread ||= findings.length > before || !content || content.cases.length + unread.size === 0;
 
   const cases = new Map<number, readonly (Case | UnreadCase)[]>();
@@ -133,13 +133,6 @@ function readSuite(book: Book, source: SourceText): { suite: Suite; problems: Fi
 
 function withNever(cases: readonly Case[], never: Conditions | undefined): readonly Case[] {
   return never ? cases.map((one) => ({ ...one, never })) : cases;
-}
-
-function readNever(reading: Reading, never: NonNullable<SuiteDefinition["never"]>): Conditions {
-  const { context, book, document } = reading;
-  const path = ["never"];
-  const expanded = expandPlaces(reading, path, never);
-  return readConditions(context, document, path, expanded, book.devices);
 }
 
 /** What stands in the place of a case that cannot be read, with the first finding about it. */
@@ -171,27 +164,16 @@ function readSetting(
     const message = `"${time}" is no time of the calendar`;
     report(context, "wrong-value", document.at([...path, "time"]), message, "write another time");
   }
-  if (at !== undefined && !book.voicepoints.has(at)) {
-    const known = book.voicepoints.keys();
-    reportUnknown(context, document.at([...path, "at"]), "voicepoint", at, known);
-  }
+  checkNamed(reading, () => document.at([...path, "at"]), "voicepoint", at);
   if (language !== undefined && !book.languages.includes(language)) {
     const known = book.languages;
     reportUnknown(context, document.at([...path, "language"]), "language", language, known);
   }
-  const under = [...path, "given"];
-  const states = readStates(
-    context,
-    document,
-    under,
-    expandPlaces(reading, under, given ?? {}),
-    book.devices,
-  );
   return {
     ...(at === undefined ? {} : { at }),
     ...(language === undefined ? {} : { language }),
     ...(time === undefined ? {} : { time }),
-    given: states,
+    given: statesAt(reading, [...path, "given"], given ?? {}),
   };
 }
 
@@ -286,14 +268,11 @@ function readTurn(
   { hear, at, wait, expect }: TurnDefinition,
   before: TurnDefinition["expect"] | undefined,
 ): SuiteTurn {
-  const { context, book, document } = reading;
+  const { context, document } = reading;
   const isSecret =
     before === "code" ||
     (typeof before === "object" && "outcome" in before && before.outcome === "code");
-  if (at !== undefined && !book.voicepoints.has(at)) {
-    const known = book.voicepoints.keys();
-    reportUnknown(context, document.at([...path, "at"]), "voicepoint", at, known);
-  }
+  checkNamed(reading, () => document.at([...path, "at"]), "voicepoint", at);
   return {
     hear,
     shown: isSecret ? "…" : hear,

@@ -18,20 +18,27 @@ export function checkNames(book: Book): Finding[] {
 /** Routines whose name is a phrase that does something else. */
 function routineNames(book: Book): Finding[] {
   return [...book.routines.values()].flatMap(({ id, names }) =>
-    names.flatMap(({ text, language, at }): Finding[] => {
-      const heard = book.hear(text, { language });
-      if (!("intent" in heard) || heard.outcome === "refuse" || heard.intent === id) return [];
-      return [
-        {
-          rule: "name-is-phrase",
-          severity: "warning",
-          message: `the name "${text}" (${language}) of the routine ${id} is itself a phrase: ${describeOutcome(heard)}`,
-          fix: "give it another name",
-          at,
-        },
-      ];
-    }),
+    names.flatMap((name) => phraseIn(book, name, { of: `the routine ${id}`, means: id })),
   );
+}
+
+/** A name that is heard as a phrase of its own, other than of the intent that it means. */
+function phraseIn(
+  book: Book,
+  { text, language, at }: Name,
+  { of, means }: { of: string; means?: string },
+): Finding[] {
+  const heard = book.hear(text, { language });
+  if (!("intent" in heard) || heard.outcome === "refuse" || heard.intent === means) return [];
+  return [
+    {
+      rule: "name-is-phrase",
+      severity: "warning",
+      message: `the name "${text}" (${language}) of ${of} is itself a phrase: ${describeOutcome(heard)}`,
+      fix: "give it another name",
+      at,
+    },
+  ];
 }
 
 function checkIn(book: Book, language: string): Finding[] {
@@ -52,7 +59,7 @@ function checkIn(book: Book, language: string): Finding[] {
   return [...byWords.values()].flatMap((borne) => [
     ...clashes(borne, language),
     ...deadAliases(borne, language),
-    ...(mayBeSaid(borne[0]?.name.words ?? []) ? swallows(book, borne, language) : []),
+    ...(mayBeSaid(borne[0]?.name.words ?? []) ? swallows(book, borne) : []),
   ]);
 }
 
@@ -135,18 +142,7 @@ function abilitiesOf({ properties, actions }: Device): string[] {
 }
 
 /** A name that is a command on its own: whoever says it, does it. */
-function swallows(book: Book, [first]: readonly Borne[], language: string): Finding[] {
+function swallows(book: Book, [first]: readonly Borne[]): Finding[] {
   if (!first || first.name.words.length < 2) return [];
-  const { entity, name } = first;
-  const heard = book.hear(name.text, { language });
-  if (!("intent" in heard) || heard.outcome === "refuse") return [];
-  return [
-    {
-      rule: "name-is-phrase",
-      severity: "warning",
-      message: `the name "${name.text}" (${language}) of ${entity.id} is itself a phrase: ${describeOutcome(heard)}`,
-      fix: "give it another name",
-      at: name.at,
-    },
-  ];
+  return phraseIn(book, first.name, { of: first.entity.id });
 }

@@ -1,3 +1,5 @@
+import { isKnown } from "../hearing/access.ts";
+import { isSettable } from "../phrasebook/property.ts";
 import {
   type Network,
   type Referred,
@@ -207,13 +209,12 @@ function createSlotMeeting(
 }
 
 function fits(device: Device, intent: Intent, slot: Slot): boolean {
-  if (slot.type !== "target" || device.voice === "barred") return false;
+  if (slot.type !== "target" || !isKnown(device)) return false;
   if (slot.kinds && !slot.kinds.includes(device.kind)) return false;
   const asked = planIntent(intent).asked.get(slot.name);
   return (
     (asked?.properties ?? []).every((name) => {
-      const schema = device.properties.get(name);
-      return schema !== undefined && schema.readOnly !== true;
+      return isSettable(device.properties.get(name));
     }) && (asked?.actions ?? []).every((action) => device.actions.includes(action))
   );
 }

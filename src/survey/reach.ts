@@ -3,6 +3,7 @@ import { everyStep } from "../hearing/plan.ts";
 import { programAccess } from "../hearing/program.ts";
 import type { Book } from "../home/book.ts";
 import type { Routine, Trigger } from "../phrasebook/model.ts";
+import { isSettable } from "../phrasebook/property.ts";
 import type { Finding } from "../source/finding.ts";
 
 /**
@@ -55,9 +56,6 @@ function isReached({ devices, intents }: Book, trigger: Trigger): boolean {
   return [...trigger.states].some(([id, properties]) => {
     const device = devices.get(id);
     if (!device || !isKnown(device)) return false;
-    return Object.keys(properties).some((property) => {
-      const schema = device.properties.get(property);
-      return schema !== undefined && schema.readOnly !== true;
-    });
+    return Object.keys(properties).some((property) => isSettable(device.properties.get(property)));
   });
 }

@@ -1,3 +1,4 @@
+import { isKnown } from "../hearing/access.ts";
 import { homeLanguage } from "../hearing/hear.ts";
 import { textOf } from "../source/border.ts";
 import { type Book, asBook } from "../home/book.ts";
@@ -31,10 +32,9 @@ export function listSayable(given: Book, tag?: string): SayableDevice[] {
   return [...book.devices.values()].map((device) => {
     const names = spokenNames(device, language, book.languages[0] ?? language);
     const [name, ...aliases] = names.map(({ text }) => text);
-    const said =
-      device.voice === "barred"
-        ? []
-        : phrasesFor(book, device, samples, { name: name ?? "", language });
+    const said = isKnown(device)
+      ? phrasesFor(book, device, samples, { name: name ?? "", language })
+      : [];
     return {
       id: device.id,
       ...(device.room === undefined ? {} : { room: device.room }),

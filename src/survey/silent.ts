@@ -1,5 +1,5 @@
 import { prepareUtterance } from "../automaton/utterance.ts";
-import { type Engine, createEngine } from "../hearing/engine.ts";
+import { type Engine, engineFor } from "../hearing/engine.ts";
 import { splitWords } from "../language/words.ts";
 import { phrases } from "../pattern/phrases.ts";
 import { referencesOf } from "../pattern/references.ts";
@@ -20,10 +20,7 @@ export function checkSilent(book: Book): Finding[] {
   return [
     ...book.languages.flatMap((language) => {
       const inLanguage = own.filter(({ pattern }) => pattern.language === language);
-      // To make an engine takes a while in a large home.
-      if (inLanguage.length === 0) return [];
-      const engine = createEngine(book, language);
-      return inLanguage.flatMap((each) => checkPattern(book, engine, each));
+      return inLanguage.flatMap((each) => checkPattern(book, engineFor(book, language), each));
     }),
     ...intents.flatMap((intent) => checkIntent(book, intent)),
     ...intents.flatMap((intent) =>

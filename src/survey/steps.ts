@@ -1,8 +1,8 @@
 import { isKnown } from "../hearing/access.ts";
 import { everyStep } from "../hearing/plan.ts";
-import { targetDevices } from "../hearing/orders.ts";
+import { isAble, targetDevices } from "../hearing/orders.ts";
 import type { Book } from "../home/book.ts";
-import type { Device, Order, Step } from "../phrasebook/model.ts";
+import type { Order, Step } from "../phrasebook/model.ts";
 import { printDuration } from "../time/duration.ts";
 import type { Finding } from "../source/finding.ts";
 
@@ -56,12 +56,6 @@ function checkOrder(book: Book, order: Order, isSpoken: boolean): Finding[] {
   const message = `of ${target.id}, ${names} ${unable.length === 1 ? "has" : "have"} no ${what}`;
   const fix = "name the devices that have it, or leave it if that is what you mean";
   return [{ rule: "step-unable", severity: "note", message, fix, at }];
-}
-
-function isAble({ actions, properties }: Device, order: Order): boolean {
-  if (order.order === "call") return actions.includes(order.action);
-  const schema = properties.get(order.property);
-  return schema !== undefined && schema.readOnly !== true;
 }
 
 /** Whoever has answered a question hears nothing while the steps wait first. */

@@ -1,7 +1,11 @@
 import { devicesOf } from "../hearing/targets.ts";
 import type { Book } from "../home/book.ts";
-import { type Context, report } from "../phrasebook/context.ts";
+import type { Conditions } from "../phrasebook/condition.ts";
+import { type Context, report, reportUnknown } from "../phrasebook/context.ts";
 import type { Document, Path } from "../phrasebook/document.ts";
+import type { StatesDefinition } from "../phrasebook/schema.ts";
+import type { Position } from "../source/position.ts";
+import { type States, readConditions, readStates } from "../phrasebook/states.ts";
 
 /** What reading a part of a suite needs to know. */
 export interface Reading {
@@ -43,4 +47,36 @@ export function expandPlaces<T extends string | Properties>(
     report(context, "unknown-property", place, `nothing in ${id} has ${what}`, fix);
   }
   return expanded;
+}
+
+/** States as written, each of a device that there is and can be so. */
+export function statesAt(reading: Reading, path: Path, written: StatesDefinition): States {
+  const { context, book, document } = reading;
+  const expanded = expandPlaces(reading, path, written);
+  return readStates(context, document, path, expanded, book.devices);
+}
+
+/** The same for conditions on states. */
+export function conditionsAt(reading: Reading, path: Path, written: StatesDefinition): Conditions {
+  const { context, book, document } = reading;
+  const expanded = expandPlaces(reading, path, written);
+  return readConditions(context, document, path, expanded, book.devices);
+}
+
+const sections = {
+  voicepoint: "voicepoints",
+  person: "people",
+  routine: "routines",
+  intent: "intents",
+} as const;
+
+/** Reports what is named and is not in the home; nothing may be named as well. */
+export function checkNamed(
+  { context, book }: Reading,
+  at: () => Position,
+  what: keyof typeof sections,
+  id: string | undefined,
+): void {
+  const known = book[sections[what]];
+  if (id !== undefined && !known.has(id)) reportUnknown(context, at(), what, id, known.keys());
 }
