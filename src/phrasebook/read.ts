@@ -420,9 +420,11 @@ function readGroups(
   files: readonly File[],
   devices: ReadonlyMap<string, Device>,
 ): Map<string, Group> {
+  const entries = section(context, files, "groups");
+  if (entries.length === 0) return new Map();
   const known = new Set([...idsOf(files, "devices"), ...idsOf(files, "groups")]);
   const nests = new Map<string, Nest>();
-  const groups = mapOf(section(context, files, "groups"), (entry): Group => {
+  const groups = mapOf(entries, (entry): Group => {
     const { id, value, at } = entry;
     const members = checkIds(context, entry, "members", value.members, "device or group", known);
     const own = members.filter((member) => devices.has(member));
@@ -445,17 +447,14 @@ function reportSharedIds(
   context: Context,
   maps: readonly ReadonlyMap<string, { type: string; at: Entry<unknown>["at"] }>[],
 ): void {
-  const seen = new Map<string, { type: string; at: Entry<unknown>["at"] }>();
-  for (const map of maps) {
+  for (const [index, map] of maps.entries()) {
+    const before = maps.slice(0, index);
     for (const [id, entry] of map) {
-      const first = seen.get(id);
-      if (first) {
-        const message = `the ${entry.type} "${id}" has the id of a ${first.type}`;
-        const fix = `give it another id, and name: ${id.replaceAll("-", " ")}`;
-        report(context, "defined-twice", entry.at, message, fix, { also: [first.at] });
-      } else {
-        seen.set(id, entry);
-      }
+      const first = before.find((other) => other.has(id))?.get(id);
+      if (!first) continue;
+      const message = `the ${entry.type} "${id}" has the id of a ${first.type}`;
+      const fix = `give it another id, and name: ${id.replaceAll("-", " ")}`;
+      report(context, "defined-twice", entry.at, message, fix, { also: [first.at] });
     }
   }
 }
