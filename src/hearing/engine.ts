@@ -19,6 +19,7 @@ import { parsePattern } from "../pattern/parse.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import type {
   ChoiceValue,
+  Device,
   Intent,
   NumberSlot,
   Phrasebook,
@@ -188,9 +189,14 @@ function createEngine(book: Phrasebook, language: string): Engine {
 /** The properties and actions of all devices that speech knows of. */
 function abilitiesOf({ devices }: Phrasebook): ReadonlySet<string> {
   const abilities = new Set<string>();
+  const seen = new Set<Device["properties"]>();
   for (const device of devices.values()) {
     if (!isKnown(device)) continue;
-    for (const name of device.properties.keys()) abilities.add(name);
+    // Devices of a kind share its properties.
+    if (!seen.has(device.properties)) {
+      seen.add(device.properties);
+      for (const name of device.properties.keys()) abilities.add(name);
+    }
     for (const action of device.actions) abilities.add(`${action}()`);
   }
   return abilities;

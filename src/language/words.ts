@@ -42,6 +42,12 @@ function sortOf(character: string): Sort {
   return symbol.test(character) ? "symbol" : "gap";
 }
 
+/** The whole character at an offset, of two code units where it has so many. */
+function characterAt(text: string, at: number): string {
+  const first = text.charCodeAt(at);
+  return first < 0xd800 ? text.charAt(at) : String.fromCodePoint(text.codePointAt(at) ?? 0);
+}
+
 /**
  * The form of a word that comparisons use: Unicode NFKC (UAX #15), lower case by the language's
  * rules, invisible characters removed, typographic apostrophes and ß in their plain forms.
@@ -83,7 +89,7 @@ export function splitWords(text: string, language: string): Word[] {
 
   let at = 0;
   while (at < text.length && found.length < longestUtterance) {
-    const character = String.fromCodePoint(text.codePointAt(at) ?? 0);
+    const character = characterAt(text, at);
     const sort = sortOf(character);
     const start = at;
     at += character.length;
@@ -141,7 +147,7 @@ function endOfLetters(text: string, from: number): number {
   let at = from;
   let end = from;
   while (at < text.length) {
-    const character = String.fromCodePoint(text.codePointAt(at) ?? 0);
+    const character = characterAt(text, at);
     const sort = sortOf(character);
     if (sort !== "letter" && sort !== "digit" && sort !== "joiner") break;
     at += character.length;

@@ -33,6 +33,12 @@ export function createTrie<T>(): Trie<T> {
     return slot;
   };
 
+  const write = (slot: number, from: number, word: number, to: number): void => {
+    table[slot] = from;
+    table[slot + 1] = word;
+    table[slot + 2] = to;
+  };
+
   const grow = (): void => {
     const old = table;
     capacity *= 2;
@@ -40,7 +46,8 @@ export function createTrie<T>(): Trie<T> {
     for (let at = 0; at < old.length; at += 3) {
       const node = old[at] ?? free;
       if (node === free) continue;
-      table.set(old.subarray(at, at + 3), slotOf(node, old[at + 1] ?? free));
+      const word = old[at + 1] ?? free;
+      write(slotOf(node, word), node, word, old[at + 2] ?? free);
     }
   };
 
@@ -51,7 +58,7 @@ export function createTrie<T>(): Trie<T> {
         if ((edges + 1) * 2 > capacity) grow();
         const slot = slotOf(node, word);
         if (table[slot] === free) {
-          table.set([node, word, nodes], slot);
+          write(slot, node, word, nodes);
           nodes++;
           edges++;
         }

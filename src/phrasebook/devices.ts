@@ -30,7 +30,8 @@ export function readDevice(
     return undefined;
   }
   const properties = readProperties(context, entry, kind);
-  const actions = [...new Set([...(kind.actions ?? []), ...(value.actions ?? [])])];
+  const usual = kind.actions ?? none;
+  const actions = value.actions ? [...new Set([...usual, ...value.actions])] : usual;
   return {
     type: "device",
     id,
@@ -65,16 +66,28 @@ export function readKind(context: Context, entry: Entry<KindDefinition>): Kind {
   };
 }
 
+const none: readonly string[] = [];
+
+const ofKinds = new WeakMap<Kind, ReadonlyMap<string, DataSchema>>();
+
+function propertiesOf(kind: Kind): ReadonlyMap<string, DataSchema> {
+  let properties = ofKinds.get(kind);
+  if (!properties) ofKinds.set(kind, (properties = new Map(Object.entries(kind.properties))));
+  return properties;
+}
+
 function readProperties(
   context: Context,
   { id, value, document, path }: Entry<DeviceDefinition>,
   kind: Kind,
-): Map<string, DataSchema> {
-  const properties = new Map(Object.entries(kind.properties));
+): ReadonlyMap<string, DataSchema> {
+  // Devices that say nothing of their own share what their kind says.
+  if (value.properties === undefined) return propertiesOf(kind);
+  const properties = new Map(propertiesOf(kind));
   const optional = kind.optional ?? {};
   const listed: Record<string, DataSchemaDefinition | null> = Array.isArray(value.properties)
     ? Object.fromEntries(value.properties.map((name) => [name, null]))
-    : (value.properties ?? {});
+    : value.properties;
 
   for (const [index, [name, own]] of Object.entries(listed).entries()) {
     const under = [...path, "properties", Array.isArray(value.properties) ? index : name];

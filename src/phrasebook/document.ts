@@ -2,7 +2,15 @@ import type { Finding } from "../source/finding.ts";
 import { indexLines } from "../source/lines.ts";
 import type { Position } from "../source/position.ts";
 import type { PhrasebookDefinition } from "./schema.ts";
-import { type YamlNode, childOf, duplicateKeys, readYaml, sizeOf } from "./yaml.ts";
+import {
+  type YamlNode,
+  childOf,
+  duplicateKeys,
+  isVerbatim,
+  readYaml,
+  sizeOf,
+  startOf,
+} from "./yaml.ts";
 
 /** One file of a phrasebook or a suite, as text. */
 export interface SourceText {
@@ -57,7 +65,7 @@ export function readDocument(source: Source, findings: Finding[]): Document {
     findings.push({ rule, severity: "error", message, fix, at: position(offset) });
   };
 
-  const { value, root, errors, hasAliases, lost, second } = readYaml(text);
+  const { value, root, hasTwins, errors, hasAliases, lost, second } = readYaml(text);
   for (const { offset, message } of errors) {
     const fix = "mind indentation and brackets, and quote texts that have : # [ ] { } in them";
     report("yaml-syntax", offset, `this is no YAML: ${message}`, fix);
@@ -68,7 +76,7 @@ export function readDocument(source: Source, findings: Finding[]): Document {
   }
   const size = hasAliases && root !== undefined ? sizeOf(root, mostNodes) : 0;
   const isTooLarge = size > mostNodes;
-  const twice = isTooLarge || !root ? [] : duplicateKeys(root);
+  const twice = isTooLarge || !root || !hasTwins ? [] : duplicateKeys(root);
   if (isTooLarge) {
     const fix = "write repeated parts as fragments instead of YAML aliases";
     const what =
@@ -117,8 +125,10 @@ function places(
     for (let length = path.length; length >= 0; length--) {
       const found = find(path.slice(0, length));
       // An empty value stands nowhere; its key does.
-      const start = found && (found.value.start >= 0 ? found.value.start : found.key?.start);
-      if (start !== undefined) return position(withQuote(text, start));
+      if (!found) continue;
+      const start = startOf(found.value);
+      if (start >= 0) return position(withQuote(text, start));
+      if (found.key) return position(withQuote(text, startOf(found.key)));
     }
     return position(0);
   };
@@ -128,13 +138,13 @@ function places(
     written,
     atKey: (path) => {
       const key = find(path)?.key;
-      return key ? position(withQuote(text, key.start)) : at(path);
+      return key ? position(withQuote(text, startOf(key))) : at(path);
     },
     inside: (path, offset) => {
       const node = find(path)?.value;
-      if (node?.type !== "scalar" || node.start < 0) return at(path);
-      const isVerbatim = text.startsWith(node.text, node.start);
-      return position(node.start + (isVerbatim ? offset : 0));
+      if (!node || node.type === "map" || node.type === "list" || startOf(node) < 0)
+        return at(path);
+      return position(startOf(node) + (isVerbatim(node, text) ? offset : 0));
     },
   };
 }

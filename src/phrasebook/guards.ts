@@ -19,6 +19,9 @@ export type Guards = Pick<Device, "voice" | "safe" | "safeActions" | "isVoiceWri
 
 type Written = Pick<DeviceDefinition, "voice" | "safe" | "safe-actions" | "bulk">;
 
+const nothingSafe: Guards["safe"] = {};
+const noAction: Guards["safeActions"] = [];
+
 /** Reads what a device says of its guards, over what its kind says. */
 export function readGuards(
   context: Context,
@@ -31,7 +34,7 @@ export function readGuards(
   checkSafe(context, entry, { properties, actions }, doubt);
   return {
     voice: value.voice ?? kind.voice ?? "free",
-    safe: value.safe ? listValues(value.safe) : (kind.safe ?? {}),
+    safe: value.safe ? listValues(value.safe) : (kind.safe ?? nothingSafe),
     safeActions: safeActions(value["safe-actions"], value.voice, kind),
     isVoiceWritten: value.voice !== undefined,
     bulk: readBulk(context, entry, value.bulk ?? kind.bulk ?? true, properties),
@@ -55,7 +58,7 @@ function safeActions(
 ): readonly string[] {
   const usual = kind?.voice ?? "free";
   const isMilder = voice === undefined || !isStricter(voice, usual);
-  return written ?? (isMilder ? (kind?.safeActions ?? []) : []);
+  return written ?? (isMilder ? (kind?.safeActions ?? noAction) : noAction);
 }
 
 /** What is always free has to be something that there is, and less than all that there is. */
@@ -68,7 +71,7 @@ export function checkSafe(
   }: { properties: ReadonlyMap<string, DataSchema>; actions: readonly string[] },
   doubt: Reach,
 ): void {
-  for (const [property, values] of Object.entries(listValues(value.safe ?? {}))) {
+  for (const [property, values] of Object.entries(value.safe ? listValues(value.safe) : {})) {
     const place = [...path, "safe", property];
     const schema = properties.get(property);
     if (!schema) {

@@ -59,8 +59,9 @@ export function readNames(
   said: { name?: SaidDefinition | undefined; aliases?: SaidDefinition | undefined },
 ): Name[] {
   const { id, document, path } = entry;
-  const read = (key: "name" | "aliases"): Name[] =>
-    saidTexts(context, document, [...path, key], said[key]).flatMap((text): Name[] => {
+  const read = (key: "name" | "aliases"): Name[] => {
+    if (said[key] === undefined) return [];
+    return saidTexts(context, document, [...path, key], said[key]).flatMap((text): Name[] => {
       const at = document.at(text.path);
       const words = splitWords(text.text, text.language).map((word) => word.text);
       if (words.length === 0) {
@@ -75,6 +76,7 @@ export function readNames(
       }
       return [{ text: text.text, words, language: text.language, alias: key === "aliases", at }];
     });
+  };
 
   const names = read("name");
   if (names.length === 0) {

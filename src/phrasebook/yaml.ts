@@ -9,24 +9,25 @@ import {
 } from "js-yaml";
 import { type LineIndex, indexLines } from "../source/lines.ts";
 
-/** A part of a YAML text, with where it stands. */
+/** A part of a YAML text, with where it stands. A scalar is what the parser tells of it. */
 export type YamlNode = YamlScalar | YamlMap | YamlList;
 
-interface YamlScalar {
-  type: "scalar";
-  /** UTF-16 offsets; quotes are outside. */
-  start: number;
-  end: number;
-  text: string;
-}
+type YamlScalar = Extract<Event, { type: typeof EVENT_ID.SCALAR }>;
 
 interface YamlMap {
   type: "map";
   start: number;
   /** In the order written; a key may stand twice. */
-  entries: { key: YamlNode; value: YamlNode }[];
-  /** The first of each key, made when first needed. */
-  index?: Map<string, { key: YamlNode; value: YamlNode }>;
+  entries: YamlEntry[];
+  /** The first of each key, where there are more than a few. */
+  index?: Map<string, YamlEntry>;
+}
+
+interface YamlEntry {
+  key: YamlNode;
+  /** The key as text; empty for a map or a list. */
+  text: string;
+  value: YamlNode;
 }
 
 interface YamlList {
@@ -44,6 +45,8 @@ export interface Yaml {
   /** As plain data, by the core schema of YAML 1.2; of two equal keys, the last counts. */
   value: unknown;
   root: YamlNode | undefined;
+  /** Whether a key stands more than once in any one map. */
+  hasTwins: boolean;
   errors: readonly YamlError[];
   /** Whether parts stand for other parts, so that a few lines can mean very many. */
   hasAliases: boolean;
@@ -74,9 +77,9 @@ export function readYaml(text: string): Yaml {
         json: true,
       });
       const hasAliases = events.some(({ type }) => type === EVENT_ID.ALIAS);
-      const root = buildTree(events, readable);
+      const tree = buildTree(events, readable);
       const second = value.length > 1 ? { second: startOfSecond(readable) } : {};
-      return { value: value[0], root, errors, hasAliases, lost, ...second };
+      return { value: value[0], ...tree, errors, hasAliases, lost, ...second };
     } catch (error) {
       if (!(error instanceof YAMLException)) throw error;
       const offset = Math.min(error.mark?.position ?? 0, Math.max(0, text.length - 1));
@@ -87,7 +90,8 @@ export function readYaml(text: string): Yaml {
       readable = rest;
     }
   }
-  return { value: undefined, root: undefined, errors, hasAliases: false, lost: [""] };
+  const nothing = { value: undefined, root: undefined, hasTwins: false, hasAliases: false };
+  return { ...nothing, errors, lost: [""] };
 }
 
 /** Where the marker stands that begins a second document (YAML 1.2, section 9.1.4). */
@@ -125,17 +129,18 @@ function withoutSection(
 }
 
 /** Nested nodes of the parser's flat events; an alias is the node that it stands for. */
-function buildTree(events: readonly Event[], source: string): YamlNode | undefined {
+function buildTree(
+  events: readonly Event[],
+  source: string,
+): { root: YamlNode | undefined; hasTwins: boolean } {
   const anchors = new Map<string, YamlNode>();
+  let hasTwins = false;
   let at = 0;
   const build = (): YamlNode | undefined => {
     const event = events[at++];
     switch (event?.type) {
-      case EVENT_ID.SCALAR: {
-        const { valueStart: start, valueEnd: end } = event;
-        const text = start < 0 ? "" : getScalarValue(source, event);
-        return anchored(event, { type: "scalar", start, end, text });
-      }
+      case EVENT_ID.SCALAR:
+        return anchored(event, event);
       case EVENT_ID.SEQUENCE: {
         const list: YamlList = { type: "list", start: event.start, items: [] };
         anchored(event, list);
@@ -147,7 +152,10 @@ function buildTree(events: readonly Event[], source: string): YamlNode | undefin
         anchored(event, map);
         for (let key = build(); key; key = build()) {
           const value = build();
-          if (value) map.entries.push({ key, value });
+          if (!value) continue;
+          const text = key.type === EVENT_ID.SCALAR ? getScalarValue(source, key) : "";
+          const entry = { key, text, value };
+          if (enter(map, entry)) hasTwins = true;
         }
         return map;
       }
@@ -165,10 +173,40 @@ function buildTree(events: readonly Event[], source: string): YamlNode | undefin
     return node;
   };
   if (events[at]?.type === EVENT_ID.DOCUMENT) at++;
-  return build();
+  const root = build();
+  return { root, hasTwins };
 }
 
-const nothing: YamlNode = { type: "scalar", start: -1, end: -1, text: "" };
+const nothing: YamlNode = { type: "list", start: -1, items: [] };
+
+/** Most entries of a map that are looked through one after another. */
+const few = 8;
+
+/** Adds an entry to a map; whether its key stands there already. */
+function enter(map: YamlMap, entry: YamlEntry): boolean {
+  const isSecond = findEntry(map, entry.text) !== undefined;
+  map.entries.push(entry);
+  if (map.entries.length > few && !map.index) {
+    map.index = new Map();
+    for (const each of map.entries) if (!map.index.has(each.text)) map.index.set(each.text, each);
+  } else if (!isSecond) map.index?.set(entry.text, entry);
+  return isSecond;
+}
+
+function findEntry({ entries, index }: YamlMap, key: string): YamlEntry | undefined {
+  return index ? index.get(key) : entries.find(({ text }) => text === key);
+}
+
+/** Where a part starts, as a UTF-16 offset; quotes are outside. Below 0 where it stands nowhere. */
+export function startOf(node: YamlNode): number {
+  return node.type === EVENT_ID.SCALAR ? node.valueStart : node.start;
+}
+
+/** Whether a part is a text that stands in the source as it is read. */
+export function isVerbatim(node: YamlNode, source: string): boolean {
+  if (node.type !== EVENT_ID.SCALAR || node.valueStart < 0) return false;
+  return source.startsWith(getScalarValue(source, node), node.valueStart);
+}
 
 /** The key and value under a key of a map, or an item of a list. */
 export function childOf(
@@ -179,15 +217,7 @@ export function childOf(
     const item = node.items[Number(key)];
     return item && { key: item, value: item };
   }
-  if (node.type !== "map") return undefined;
-  if (!node.index) {
-    node.index = new Map();
-    for (const entry of node.entries) {
-      const text = entry.key.type === "scalar" ? entry.key.text : "";
-      if (!node.index.has(text)) node.index.set(text, entry);
-    }
-  }
-  return node.index.get(String(key));
+  return node.type === "map" ? findEntry(node, String(key)) : undefined;
 }
 
 /** A key that stands more than once in one map, with where it stood first. */
@@ -204,33 +234,28 @@ export function duplicateKeys(root: YamlNode): DuplicateKey[] {
   const seen = new Set<YamlNode>();
   const path: (string | number)[] = [];
   const visitAt = (key: string | number, node: YamlNode): void => {
-    if (node.type === "scalar" || seen.has(node)) return;
-    seen.add(node);
     path.push(key);
     visit(node);
     path.pop();
   };
-  const visit = (node: YamlMap | YamlList): void => {
+  const visit = (node: YamlNode): void => {
+    if (node.type === EVENT_ID.SCALAR || seen.has(node)) return;
+    seen.add(node);
     if (node.type === "list") {
       node.items.forEach((item, index) => {
         visitAt(index, item);
       });
       return;
     }
-    // A map of two keys, as most are, needs no index to compare them.
-    const starts = node.entries.length > 2 ? new Map<string, number>() : undefined;
-    for (const [index, { key, value }] of node.entries.entries()) {
-      const text = key.type === "scalar" ? key.text : "";
+    for (const entry of node.entries) {
+      const { key, text, value } = entry;
       visitAt(text, value);
-      if (key.type !== "scalar") continue;
-      const [before] = node.entries;
-      const isSecond = index === 1 && before?.key.type === "scalar" && before.key.text === text;
-      const first = starts ? starts.get(text) : isSecond ? before.key.start : undefined;
-      if (first === undefined) starts?.set(text, key.start);
-      else found.push({ path: [...path, text], start: key.start, first });
+      const first = findEntry(node, text);
+      if (key.type !== EVENT_ID.SCALAR || !first || first === entry) continue;
+      found.push({ path: [...path, text], start: startOf(key), first: startOf(first.key) });
     }
   };
-  if (root.type !== "scalar") visit(root);
+  visit(root);
   return found;
 }
 
@@ -242,7 +267,7 @@ export function sizeOf(root: YamlNode, most: number): number {
     if (within.has(node)) size = Infinity;
     if (size > most) return;
     size++;
-    if (node.type === "scalar") return;
+    if (node.type === EVENT_ID.SCALAR) return;
     within.add(node);
     for (const child of node.type === "list" ? node.items : node.entries.map(({ value }) => value))
       visit(child);

@@ -1,5 +1,4 @@
 import type { Book } from "../home/book.ts";
-import { spokenNames } from "../hearing/names.ts";
 import type { Device, Name, Nameable } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
 import { describeOutcome } from "../hearing/describe.ts";
@@ -43,29 +42,36 @@ function phraseIn(
 
 function checkIn(book: Book, language: string): Finding[] {
   const mayBeSaid = createSieve(book, language);
-  const byWords = new Map<string, Borne[]>();
+  const first = new Map<string, Borne>();
+  // Nearly all names are borne by one thing, and a home may have a hundred thousand.
+  const shared = new Map<string, Borne[]>();
   for (const map of [book.devices, book.groups, book.rooms, book.zones]) {
     for (const entity of map.values()) {
-      for (const name of spokenNames(entity, language, book.languages[0] ?? language)) {
-        // A name of another language is looked at there.
+      for (const name of entity.names) {
         if (name.language !== language) continue;
         const key = name.words.join(" ");
-        const borne = byWords.get(key);
-        if (borne) borne.push({ entity, name });
-        else byWords.set(key, [{ entity, name }]);
+        const one = first.get(key);
+        const others = shared.get(key);
+        if (others) others.push({ entity, name });
+        else if (one) shared.set(key, [one, { entity, name }]);
+        else first.set(key, { entity, name });
       }
     }
   }
-  return [...byWords.values()].flatMap((borne) => [
-    ...clashes(borne, language),
-    ...deadAliases(borne, language),
-    ...(mayBeSaid(borne[0]?.name.words ?? []) ? swallows(book, borne) : []),
-  ]);
+  const findings: Finding[] = [];
+  for (const borne of shared.values()) {
+    findings.push(...clashes(borne, language), ...deadAliases(borne, language));
+  }
+  for (const { entity, name } of first.values()) {
+    // A name of one word is no command.
+    if (name.words.length < 2 || !mayBeSaid(name.words)) continue;
+    findings.push(...phraseIn(book, name, { of: entity.id }));
+  }
+  return findings;
 }
 
 /** Things of one name that neither what is asked nor the speaker's room tells apart. */
 function clashes(borne: readonly Borne[], language: string): Finding[] {
-  if (borne.length < 2) return [];
   const seen: Seen = { places: new Map(), devices: new Map(), abilities: new Map() };
   return borne.flatMap((one): Finding[] => {
     const other = alikeIn(seen, one);
@@ -139,10 +145,4 @@ function abilitiesOf({ properties, actions }: Device): string[] {
     ...[...properties].flatMap(([name, { readOnly }]) => (readOnly ? [] : [name])),
     ...actions,
   ];
-}
-
-/** A name that is a command on its own: whoever says it, does it. */
-function swallows(book: Book, [first]: readonly Borne[]): Finding[] {
-  if (!first || first.name.words.length < 2) return [];
-  return phraseIn(book, first.name, { of: first.entity.id });
 }

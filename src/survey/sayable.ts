@@ -62,10 +62,13 @@ const mark = "\u0000";
 function sampleCommands(book: Book, language: string): Sample[] {
   return [...book.intents.values()].flatMap((intent): Sample[] => {
     if (![...intent.slots.values()].some(({ type }) => type === "target")) return [];
+    const plan = planIntent(intent);
+    // A question does nothing to a device.
+    if (plan.orders.length === 0 && !intent.compute) return [];
     const pattern = intent.patterns.find((each) => each.language === language);
     if (!pattern) return [];
     const [phrase] = samplePhrases(book, intent, pattern, [mark], language);
-    const asked = [...planIntent(intent).asked.values()];
+    const asked = [...plan.asked.values()];
     return phrase === undefined ? [] : [{ intent, phrase, asked }];
   });
 }

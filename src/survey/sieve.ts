@@ -39,8 +39,11 @@ export function createSieve(book: Book, language: string): (words: readonly stri
   add(book.colours.map(({ text }) => text));
 
   const tried = new Map<string, number>();
+  const startsWithDigit = /^\d/u;
   return (words) => {
-    const isNumber = words.map((_, index) => numbers(words, index).length > 0);
+    const isNumber = words.map(
+      (word, index) => startsWithDigit.test(word) || numbers(words, index).length > 0,
+    );
     if (!words.some((word, index) => isNumber[index] === true || known.has(word))) return false;
     if (!isNumber.includes(true)) return true;
     const shape = words.map((word, index) => (isNumber[index] === true ? "#" : word)).join(" ");
