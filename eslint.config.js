@@ -10,7 +10,11 @@ const stages = [
   "phrasebook",
   "lexicon",
   "automaton",
+  "commands",
+  "slot-types",
+  "speech",
   "hearing",
+  "book",
   "home",
   "survey",
   "suites",
@@ -25,7 +29,7 @@ const onlyEarlierStages = stages.map((stage, index) => {
   const later = stages.slice(index + 1);
   const patterns = [
     {
-      regex: `^\\.\\./(?:${[...later, "index\\.ts"].join("|")})`,
+      regex: `^(?:\\.\\./)+(?:${[...later, "index\\.ts"].join("|")})(?:/|$)`,
       message: `${stage} comes earlier in the pipeline; see the layout in CONTRIBUTING.md.`,
     },
   ];

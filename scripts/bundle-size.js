@@ -28,7 +28,7 @@ async function size(external, input = "src/index.ts") {
 
 const all = await size([]);
 const core = await size((id) => packs.test(id));
-const hearing = await size((id) => packs.test(id), "src/home/book.ts");
+const hearing = await size((id) => packs.test(id), "src/book/book.ts");
 const withoutYaml = await size((id) => packs.test(id) || yaml.test(id));
 console.log(`core            ${core.toFixed(1)} kB gzip (at most ${budget})`);
 console.log(`  to read and hear  ${hearing.toFixed(1)} kB (at most ${hearingBudget})`);

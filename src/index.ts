@@ -1,10 +1,10 @@
 /** The core of Calm Phrase: runs unchanged in Node.js and in browsers. */
-export { readPhrasebook, type Book } from "./home/book.ts";
+export { readPhrasebook, type Book } from "./book/book.ts";
 export { definePhrasebook } from "./phrasebook/define.ts";
 export { simulate } from "./home/simulate.ts";
 export { runSuites } from "./suites/run.ts";
 export { type Day, readDays, runDay } from "./suites/day.ts";
-export { describeOutcome } from "./hearing/describe.ts";
+export { describeOutcome } from "./commands/describe.ts";
 export { checkPhrasebook } from "./survey/check.ts";
 export { type SayableDevice, listSayable } from "./survey/sayable.ts";
 
@@ -30,17 +30,33 @@ export type {
 } from "./phrasebook/model.ts";
 export type { DataSchema, State, Value } from "./phrasebook/property.ts";
 export type { HearContext } from "./hearing/context.ts";
+export { grant } from "./commands/outcome.ts";
 export type {
+  Choice,
+  DevicesSlot,
   Effect,
   Heard,
+  HeardAct,
+  HeardAnswer,
+  HeardAsk,
+  HeardBase,
   HeardCommand,
-  NearMiss,
-  ReadingWhy,
+  HeardGuarded,
+  HeardRefuse,
+  HeardUnknown,
+  HeardUnsure,
+  Question,
+  Skipped,
+  Slots,
   SlotValue,
+  Spoken,
+  ValueSlot,
   When,
-  Why,
-  WordRole,
-} from "./hearing/outcome.ts";
+} from "./commands/outcome.ts";
+export { tellReason, type Lack, type Reason } from "./commands/reason.ts";
+export type { StatesOf } from "./commands/states.ts";
+export type { Barred, ReadingWhy, Why, WordRole } from "./hearing/explain/why.ts";
+export type { NearMiss } from "./hearing/near/near.ts";
 export type { Call, Change, Performed } from "./home/scene.ts";
 export type { SimulatedHome, SimulateOptions } from "./home/simulate.ts";
 export type { Conversation, Turn } from "./home/converse.ts";

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
-import type { TargetExpression } from "../src/hearing/expression.ts";
-import { readPhrasebook } from "../src/home/book.ts";
+import type { TargetExpression } from "../src/commands/expression.ts";
+import { readPhrasebook } from "../src/book/book.ts";
 import { type SimulatedHome, simulate } from "../src/home/simulate.ts";
 import { definePhrasebook } from "../src/phrasebook/define.ts";
 import type { VoiceAccess } from "../src/phrasebook/kinds.ts";

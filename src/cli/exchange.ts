@@ -1,7 +1,7 @@
 import { WrongUse } from "../source/wrong-use.ts";
 import { mkdir, readdir, stat, writeFile } from "node:fs/promises";
 import { extname, join } from "node:path";
-import type { Book } from "../home/book.ts";
+import type { Book } from "../book/book.ts";
 import { grammarOf } from "../exchange/home-grammar.ts";
 import { definitionFromGrammar } from "../exchange/grammar-definition.ts";
 import { printJsgf } from "../exchange/jsgf.ts";

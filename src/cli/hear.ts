@@ -1,5 +1,5 @@
 import { WrongUse } from "../source/wrong-use.ts";
-import type { Book } from "../home/book.ts";
+import type { Book } from "../book/book.ts";
 import { printHeard } from "../reports/heard.ts";
 import { parseLocal } from "../time/local.ts";
 import { exit, isDone } from "./exit.ts";
@@ -25,8 +25,8 @@ export async function hear(phrase: string | undefined, options: HearOptions): Pr
     return converse(book, context, options.json === true);
   }
   const heard = book.hear(phrase, context);
-  if (options.json) printJson(heard);
-  else print(printHeard(heard, paintFor(process.stdout)));
+  if (options.json) printJson({ ...heard, reply: book.reply(heard), why: book.why(heard) });
+  else print(printHeard(book, heard, paintFor(process.stdout)));
   return isDone(heard.outcome) ? exit.fine : exit.failed;
 }
 

@@ -1,5 +1,5 @@
 import { WrongUse } from "../source/wrong-use.ts";
-import { type Book, readPhrasebook } from "../home/book.ts";
+import { type Book, readPhrasebook } from "../book/book.ts";
 import { readFolder } from "../node/open.ts";
 import { countFindings } from "../reports/findings.ts";
 import { printPosition } from "../source/position.ts";

@@ -1,7 +1,7 @@
 import { createInterface } from "node:readline";
 import type { HearContext } from "../hearing/context.ts";
-import type { Heard } from "../hearing/outcome.ts";
-import type { Book } from "../home/book.ts";
+import type { Heard } from "../commands/outcome.ts";
+import type { Book } from "../book/book.ts";
 import { type SimulatedHome, simulate } from "../home/simulate.ts";
 import { printHeard, printTurn } from "../reports/heard.ts";
 import type { Paint } from "../reports/paint.ts";
@@ -36,7 +36,9 @@ export async function converse(
     if (passing !== undefined) {
       if (!(await pass(book, home, passing, paint, isJson))) code = exit.failed;
     } else if (line.trim() === "?") {
-      print(last ? `${printHeard(last.heard, paint, last.reply)}\n` : "Nothing was said yet.\n");
+      print(
+        last ? `${printHeard(book, last.heard, paint, last.reply)}\n` : "Nothing was said yet.\n",
+      );
     } else if (line.trim() !== "") {
       const turn = talk.say(line);
       // What may be the code is not printed, even to whoever typed it.
@@ -47,9 +49,8 @@ export async function converse(
       if (isJson) {
         const { heard, outcome, reply, performed } = turn;
         const { changes } = performed;
-        const { about, why } = heard;
-        printJsonLine({ ...heard, outcome, reply, about, why, changes });
-      } else print(`${printTurn(shown, turn, paint)}\n`);
+        printJsonLine({ ...heard, outcome, reply, why: book.why(heard), changes });
+      } else print(`${printTurn(book, shown, turn, paint)}\n`);
     }
     if (isTerminal) lines.prompt();
   }

@@ -1,5 +1,5 @@
 import { WrongUse } from "../source/wrong-use.ts";
-import type { Book } from "../home/book.ts";
+import type { Book } from "../book/book.ts";
 import type { Fault } from "../home/devices.ts";
 import type { LogEntry } from "../home/log.ts";
 import { simulate } from "../home/simulate.ts";

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../home/book.ts";
+import { readPhrasebook } from "../book/book.ts";
 import { kinds } from "../phrasebook/kinds.ts";
 import { type DeviceDefinition, deviceSchema } from "../phrasebook/schema.ts";
 import { devicesFromCsv, devicesToCsv } from "./csv.ts";

@@ -1,8 +1,9 @@
-import { isKnown } from "../hearing/access.ts";
-import { isAble } from "../hearing/orders.ts";
+import { isKnown } from "../commands/access.ts";
+import { isAble } from "../commands/ability.ts";
+import { planIntent } from "../commands/plan.ts";
 import colorNames from "color-name";
-import { spokenNames } from "../hearing/names.ts";
-import { devicesOf } from "../hearing/targets.ts";
+import { spokenNames } from "../phrasebook/names.ts";
+import { devicesOf } from "../commands/members.ts";
 import { monthNames, weekdayNames } from "../language/calendar.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { packFor } from "../language/packs.ts";
@@ -425,29 +426,16 @@ function targetRule(home: Writing, intent: Intent, slot: TargetSlot): Pattern {
 
 /** What an intent asks of whatever fills a slot, as a name: slots that ask alike share rules. */
 function signature(intent: Intent, slot: TargetSlot): string {
-  const asked = intent.steps.flatMap((step) =>
-    step.step === "order"
-      ? step.orders.flatMap((order) =>
-          order.target.refer === "slot" && order.target.slot === slot.name
-            ? [order.order === "call" ? order.action : order.property]
-            : [],
-        )
-      : [],
-  );
+  const { properties = [], actions = [] } = planIntent(intent).asked.get(slot.name) ?? {};
   const narrowed = [...(slot.kinds ?? []), slot.room, slot.sort, slot.named ? "named" : undefined];
-  const parts = [...new Set(asked), ...narrowed.filter((part) => part !== undefined)];
+  const parts = [
+    ...new Set([...properties, ...actions]),
+    ...narrowed.filter((part) => part !== undefined),
+  ];
   return parts.length === 0 ? "any" : parts.join("-");
 }
 
-function ableDevices(book: Phrasebook, { steps }: Intent, slot: TargetSlot): Device[] {
-  const orders = steps
-    .flatMap((step) => (step.step === "order" ? step.orders : []))
-    .filter(({ target }) => target.refer === "slot" && target.slot === slot.name);
-  return [...book.devices.values()].filter(
-    (device) =>
-      isKnown(device) &&
-      (!slot.kinds || slot.kinds.includes(device.kind)) &&
-      (slot.room === undefined || device.room === slot.room) &&
-      orders.every((order) => isAble(device, order)),
-  );
+function ableDevices(book: Phrasebook, intent: Intent, slot: TargetSlot): Device[] {
+  const asked = { slot, ...planIntent(intent).asked.get(slot.name) };
+  return [...book.devices.values()].filter((device) => isKnown(device) && isAble(device, asked));
 }

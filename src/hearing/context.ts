@@ -1,24 +1,16 @@
+import type { Spoken } from "../commands/outcome.ts";
+import type { StatesOf } from "../commands/states.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import { type State, type Value, isValue } from "../phrasebook/property.ts";
 import { membersOf, textOf, textsOf } from "../source/border.ts";
 import { unknownId } from "../source/wrong-use.ts";
 
-/** Where and when an utterance is spoken. */
-export interface HearContext {
-  /** Id of the voicepoint that hears it. */
-  at?: string;
+/** Where and when an utterance is spoken, and what is so then. */
+export interface HearContext extends Spoken {
   /** BCP 47 tag; the phrasebook's first language when left out. */
   language?: string;
-  /** Local time there as ISO 8601, `2026-03-02T18:05`: what "tomorrow" and "at six" are told by. */
-  time?: string;
-  /** The id of what a name that stands for several things means, once somebody has said so. */
-  chosen?: string;
-  /** Ids of the devices that were spoken of last: what "it", "them" and "there" are told by. */
-  it?: readonly string[];
-  /** Words said for slots that were asked for, by the name of the slot. */
-  said?: Readonly<Record<string, string>>;
   /** The state of a device, for questions; the one it starts with when left out. */
-  states?: (device: string) => State | undefined;
+  states?: StatesOf;
 }
 
 /**

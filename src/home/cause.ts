@@ -1,5 +1,5 @@
-import type { Grant } from "../hearing/access.ts";
-import type { Heard } from "../hearing/outcome.ts";
+import type { Grant } from "../commands/access.ts";
+import type { Heard } from "../commands/outcome.ts";
 
 /**
  * What set something off. Whatever follows from what somebody said, by way of a state, a button or

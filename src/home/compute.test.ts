@@ -1,7 +1,8 @@
+import { tellReasons } from "../commands/reason.ts";
 import { describe, expect, test } from "vitest";
 import { definePhrasebook } from "../phrasebook/define.ts";
 import type { StepDefinition, StepInput } from "../phrasebook/schema.ts";
-import { readPhrasebook } from "./book.ts";
+import { readPhrasebook } from "../book/book.ts";
 import { printEvent } from "./log.ts";
 import { simulate } from "./simulate.ts";
 
@@ -162,7 +163,7 @@ test.each<[string, () => unknown, string]>([
   expect(broken.problems).toEqual([]);
   const heard = broken.hear("go");
   expect(heard.outcome).toBe("refuse");
-  expect(heard.outcome === "refuse" && heard.reason).toContain(problem);
+  expect(heard.outcome === "refuse" && tellReasons(heard.reasons)).toContain(problem);
 });
 
 test("a definition with a function and a mistake is told of the mistake", () => {

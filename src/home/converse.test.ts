@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { type SimulatedHome, simulate } from "./simulate.ts";
-import { readPhrasebook } from "./book.ts";
+import { readPhrasebook } from "../book/book.ts";
 import { printEvent } from "./log.ts";
 
 const book = readPhrasebook([

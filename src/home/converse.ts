@@ -1,11 +1,18 @@
-import { createForms } from "../hearing/forms.ts";
-import { guard } from "../hearing/access.ts";
+import { createForms } from "../slot-types/forms.ts";
+import { guard } from "../commands/access.ts";
 import type { HearContext } from "../hearing/context.ts";
-import { describeOutcome } from "../hearing/describe.ts";
+import { describeOutcome } from "../commands/describe.ts";
 import { homeLanguage } from "../hearing/hear.ts";
-import type { Effect, Heard, HeardAsk, HeardUnsure } from "../hearing/outcome.ts";
-import { formatReply } from "../hearing/reply.ts";
-import { spokenDuration } from "../hearing/spoken.ts";
+import {
+  type Effect,
+  type Heard,
+  type HeardAsk,
+  type HeardUnsure,
+  grant,
+  intentOf,
+} from "../commands/outcome.ts";
+import { formatReply } from "../speech/format.ts";
+import { spokenDuration } from "../speech/times.ts";
 import { textOf } from "../source/border.ts";
 import { english } from "../language/english.ts";
 import type { LanguagePack } from "../language/pack.ts";
@@ -14,7 +21,7 @@ import { splitWords } from "../language/words.ts";
 import { createLexicon } from "../lexicon/lexicon.ts";
 import { prepareUtterance } from "../automaton/utterance.ts";
 import type { AskStep } from "../phrasebook/model.ts";
-import type { Book } from "./book.ts";
+import type { Book } from "../book/book.ts";
 import type { Cause } from "./cause.ts";
 import type { Code } from "./code.ts";
 import type { State } from "../phrasebook/property.ts";
@@ -113,6 +120,7 @@ export function createConversation(
       states: home.state,
     });
   const speak = (text: string, variables = {}): string => formatReply(text, language, variables);
+  const replyTo = (heard: Heard): string => book.reply(heard, home.state);
   const told = (heard: Heard, outcome: Turn["outcome"], reply: string): Turn => {
     home.record({ event: "said", text: reply, where: context.at ?? "everywhere" });
     return { heard, outcome, performed: nothingDone, reply };
@@ -138,18 +146,18 @@ export function createConversation(
     switch (heard.outcome) {
       case "confirm":
       case "code":
-        return guarded(heard, heard.outcome, () => act(heard.grant()), heard.reply);
+        return guarded(heard, heard.outcome, () => act(grant(heard)), replyTo(heard));
       case "unsure":
         ask({ open: "choice", heard });
-        return told(heard, "unsure", heard.reply);
+        return told(heard, "unsure", replyTo(heard));
       case "ask":
         ask({ open: "slot", heard, said: answered.said ?? {} });
-        return told(heard, "ask", heard.reply);
+        return told(heard, "ask", replyTo(heard));
       case "act":
       case "answer":
         return act(heard);
       default:
-        return told(heard, heard.outcome, heard.reply);
+        return told(heard, heard.outcome, replyTo(heard));
     }
   };
   const act = (heard: Heard): Turn => {
@@ -157,8 +165,7 @@ export function createConversation(
     const performed = home.perform(heard);
     if (heard.outcome === "act") memory.undo = performed.changes;
     // Steps say their reply themselves, when they come to their end.
-    const isRun =
-      "effects" in heard && (heard.commands ?? [heard]).some(({ runs }) => runs !== undefined);
+    const isRun = heard.outcome === "act" && heard.commands.some(({ runs }) => runs !== undefined);
     if (!isRun) {
       home.record({ event: "said", text: performed.reply, where: context.at ?? "everywhere" });
     }
@@ -213,7 +220,7 @@ export function createConversation(
     if (alone.outcome !== "unknown") return undefined;
     // What cannot be is told, and may be said again.
     ask({ open: "slot", heard: asked, said: before });
-    return told(filled, "refuse", filled.reply);
+    return told(filled, "refuse", replyTo(filled));
   };
 
   return {
@@ -244,8 +251,12 @@ export function createConversation(
       if (answered) return answered;
       memory.open = undefined;
       if (heard.outcome !== "unknown") {
-        const intent = "intent" in heard ? { intent: heard.intent } : {};
-        home.record({ event: "understood", outcome: describeOutcome(heard), ...intent });
+        const intent = intentOf(heard);
+        home.record({
+          event: "understood",
+          outcome: describeOutcome(heard),
+          ...(intent === undefined ? {} : { intent }),
+        });
         return take(heard);
       }
       if (sort === "again") {
@@ -255,7 +266,7 @@ export function createConversation(
           : take(listen(last.text, last.answered), last.answered);
       }
       if (sort === "undo") return undoLast(heard);
-      return told(heard, "unknown", heard.reply);
+      return told(heard, "unknown", replyTo(heard));
     },
   };
 

@@ -1,5 +1,5 @@
-import { valuesOf } from "../hearing/effects.ts";
-import type { Effect } from "../hearing/outcome.ts";
+import { valuesOf } from "../commands/effects.ts";
+import type { Effect } from "../commands/outcome.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { State, Value } from "../phrasebook/property.ts";
 import { membersOf } from "../source/border.ts";

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "./book.ts";
+import { readPhrasebook } from "../book/book.ts";
 import { printEvent } from "./log.ts";
 import { type SimulatedHome, simulate } from "./simulate.ts";
 

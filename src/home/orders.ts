@@ -1,5 +1,5 @@
-import { accessTo, exceeds } from "../hearing/access.ts";
-import type { Effect, When } from "../hearing/outcome.ts";
+import { accessTo, exceeds } from "../commands/access.ts";
+import type { Effect, When } from "../commands/outcome.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
 import {
   type State,

@@ -1,10 +1,17 @@
-import { answerQuestion } from "../hearing/answer.ts";
-import type { Effect, Heard, HeardCommand, SlotValue } from "../hearing/outcome.ts";
-import { replyTo, told } from "../hearing/spoken.ts";
+import { answerQuestion } from "../speech/answers.ts";
+import { stepsOf as computeSteps, withDefaults } from "../commands/compute.ts";
+import { devicesNamed } from "../commands/members.ts";
+import {
+  type Effect,
+  type Heard,
+  type HeardCommand,
+  type SlotValue,
+  effectsOf,
+} from "../commands/outcome.ts";
+import { replyTo, told } from "../speech/replies.ts";
 import type { AskStep, Intent, Routine, Step } from "../phrasebook/model.ts";
-import type { Value } from "../phrasebook/property.ts";
+import { type Value, isValue } from "../phrasebook/property.ts";
 import { printDuration } from "../time/duration.ts";
-import { slotDefault } from "../phrasebook/slots.ts";
 import { type Cause, trusted, unspoken } from "./cause.ts";
 import { type Orders, startOf } from "./orders.ts";
 import { type Run, type World, deepest, doSteps, holdsFor } from "./run.ts";
@@ -31,7 +38,7 @@ export interface Start {
   isMeant: boolean;
   cause: Cause;
   /** Values for its slots, which nobody says anything for. */
-  slots?: Readonly<Record<string, Value>>;
+  slots?: Readonly<Record<string, Value | readonly string[]>>;
 }
 
 /** Most steps of routines and intents that are on their way at once. */
@@ -61,14 +68,8 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   const by = (run: Run): { by: string } => ({ by: run.of });
 
   const stepsOf = (of: Routine | Intent, run: Run): readonly Step[] | undefined => {
-    if (!of.compute) return of.steps;
-    const { language, at } = run;
-    const values = Object.entries(run.slots).map(([name, { value }]) => {
-      const isTarget = of.slots.get(name)?.type === "target";
-      return [name, isTarget ? String(value).split(" ") : value] as const;
-    });
-    const computed = of.compute({
-      slots: Object.fromEntries(values),
+    const { language, at, slots } = run;
+    const computed = computeSteps(of, slots, {
       state: store.get,
       language,
       time: localTime(),
@@ -257,7 +258,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   const newRun = (of: string, more: Partial<Run>): Run => ({
     of,
     language: more.cause?.heard?.language ?? book.languages[0] ?? "en",
-    ...(more.cause?.heard?.at === undefined ? {} : { at: more.cause.heard.at }),
+    ...(more.cause?.heard?.context.at === undefined ? {} : { at: more.cause.heard.context.at }),
     isSpoken: false,
     cause: unspoken,
     isTrusted: false,
@@ -268,24 +269,24 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     hasSpoken: false,
     depth: 0,
     ...more,
-    slots: { ...defaultsOf(book.routines.get(of) ?? book.intents.get(of)), ...more.slots },
+    slots: withDefaults(book.routines.get(of) ?? book.intents.get(of) ?? noSlots, more.slots ?? {}),
   });
 
   const runSpoken = (
     heard: Heard & { outcome: "act" },
-    { runs: id = "", slots, steps }: Pick<HeardCommand, "runs" | "slots" | "steps">,
+    { runs: id = "", slots }: Pick<HeardCommand, "runs" | "slots">,
     depth: number,
     cause: Cause,
   ): void => {
     const routine = book.routines.get(id);
     const intent = book.intents.get(id);
     const { language } = heard;
-    const at = heard.at === undefined ? {} : { at: heard.at };
+    const at = heard.context.at === undefined ? {} : { at: heard.context.at };
     const trust = trustIn(routine, cause);
     const run = newRun(id, { slots, language, isSpoken: true, depth, ...trust, ...at });
-    if (routine) start(routine, run, `“${heard.text}”`, steps);
+    if (routine) start(routine, run, `“${heard.text}”`);
     else if (intent) {
-      const computed = steps ?? stepsOf(intent, run);
+      const computed = stepsOf(intent, run);
       if (!computed) return;
       goOn(run, computed, (ok) => {
         endWith(intent, run, ok, "voicepoint");
@@ -295,21 +296,20 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
 
   const performAt = (heard: Heard, depth: number, cause: Cause): void => {
     if (heard.outcome !== "act") {
-      const isAnswer = heard.outcome === "answer";
-      gathered().reply = isAnswer ? replyTo(speechIn(heard.language), heard) : heard.reply;
+      gathered().reply = replyTo(speechIn(heard.language), heard);
       return;
     }
     const failed = new Set<string>();
-    for (const effect of heard.effects) {
+    for (const effect of effectsOf(heard)) {
       if (orders.order(effect, { cause }) !== "done") failed.add(effect.device);
     }
     const speech = speechIn(heard.language);
-    const programs = (heard.commands ?? [heard]).filter(({ runs }) => runs !== undefined);
+    const programs = heard.commands.filter(({ runs }) => runs !== undefined);
     // Steps speak for themselves; what was said beside them is answered first.
-    const others = (heard.commands ?? []).filter(({ runs }) => runs === undefined);
+    const others = heard.commands.filter(({ runs }) => runs === undefined);
     if (programs.length > 0 && others.length > 0) {
       const text = replyTo(speech, { ...heard, commands: others }, failed);
-      record({ event: "said", text, where: heard.at ?? "everywhere" });
+      record({ event: "said", text, where: heard.context.at ?? "everywhere" });
       gathered().reply = text;
     }
     for (const program of programs) {
@@ -334,7 +334,12 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
         return;
       }
       const slots: Record<string, SlotValue> = {};
-      for (const [name, value] of Object.entries(given)) slots[name] = { value, words: "" };
+      for (const [name, value] of Object.entries(given)) {
+        const ids = typeof value === "string" || typeof value === "object" ? [value].flat() : [];
+        if (routine.slots.get(name)?.type === "target") {
+          slots[name] = { devices: devicesNamed(book, ids).map(({ id }) => id), words: "" };
+        } else if (isValue(value)) slots[name] = { value, words: "" };
+      }
       start(routine, newRun(routine.id, { slots, ...trustIn(routine, cause) }), because);
     },
     perform: (heard) => {
@@ -363,12 +368,4 @@ function trustIn(
   return { isTrusted, cause: isTrusted ? trusted(cause) : cause };
 }
 
-/** What slots stand for that nobody says anything for. */
-function defaultsOf(of: Pick<Intent, "slots"> | undefined): Record<string, SlotValue> {
-  const slots: Record<string, SlotValue> = {};
-  for (const slot of of?.slots.values() ?? []) {
-    const value = slotDefault(slot);
-    if (value !== undefined) slots[slot.name] = { value, words: "" };
-  }
-  return slots;
-}
+const noSlots: Pick<Intent, "slots"> = { slots: new Map() };

@@ -1,12 +1,12 @@
-import { isKnown } from "../hearing/access.ts";
-import { devicesNamed } from "../hearing/targets.ts";
-import { targetDevices } from "../hearing/orders.ts";
-import type { Effect, Question, SlotValue } from "../hearing/outcome.ts";
-import { questionAbout } from "../hearing/question.ts";
+import { isKnown } from "../commands/access.ts";
+import { devicesIn, targetDevices } from "../commands/members.ts";
+import { type Given, effectsOfOrders } from "../commands/orders.ts";
+import type { Effect, Question, Slots } from "../commands/outcome.ts";
+import { routineOf } from "../commands/program.ts";
+import { questionAbout } from "../commands/question.ts";
 import { type Conditions, holdAll } from "../phrasebook/condition.ts";
 import type {
   AskStep,
-  Device,
   HearStep,
   NotifyStep,
   Order,
@@ -16,17 +16,9 @@ import type {
   SayStep,
   SendStep,
   Step,
-  TargetReference,
 } from "../phrasebook/model.ts";
-import {
-  type State,
-  type Value,
-  checkValue,
-  isSettable,
-  landed,
-  otherValue,
-} from "../phrasebook/property.ts";
-import { valueOf } from "./arithmetic.ts";
+import type { State } from "../phrasebook/property.ts";
+import { valueOf } from "../commands/values.ts";
 import { type Cause, trusted } from "./cause.ts";
 import type { Ordered } from "./orders.ts";
 
@@ -34,7 +26,7 @@ import type { Ordered } from "./orders.ts";
 export interface Run {
   /** The routine or intent whose steps they are. */
   of: string;
-  slots: Readonly<Record<string, SlotValue>>;
+  slots: Slots;
   language: string;
   /** The voicepoint that set it off. */
   at?: string;
@@ -112,7 +104,9 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
     case "order":
       return doOrders(world, run, step.orders);
     case "tell": {
-      const question = questionAbout(step, run.slots, devicesFor(book, step.target, run));
+      const { inSlot } = givenBy(world, run);
+      const devices = targetDevices(book, step.target, inSlot);
+      const question = questionAbout(step, run.slots, devices);
       if (question) world.tell(question, run);
       return question !== undefined;
     }
@@ -126,7 +120,7 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
       world.send(step, run);
       return true;
     case "wait": {
-      const seconds = valueOf(step.wait, run.slots, state);
+      const seconds = valueOf(step.wait, { slots: run.slots, state });
       if (typeof seconds === "number" && seconds > 0) yield { pause: "wait", seconds };
       return true;
     }
@@ -155,9 +149,7 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
       return worked;
     }
     case "run": {
-      const id =
-        step.routine.refer === "slot" ? run.slots[step.routine.slot]?.value : step.routine.id;
-      const routine = book.routines.get(String(id));
+      const routine = routineOf(book, step, run.slots);
       if (!routine?.enabled || run.depth >= deepest) return false;
       if (!holdsFor(routine.condition, state)) return true;
       const steps = world.stepsOf(routine, run);
@@ -185,72 +177,24 @@ export function holdsFor(conditions: Conditions, state: (device: string) => Stat
   return [...conditions].every(([device, each]) => holdAll(each, state(device)));
 }
 
-/** Orders of one step, those that set several properties of a device as one. */
+/** Does the orders of one step. */
 function doOrders(world: World, run: Run, orders: readonly Order[]): boolean {
-  const effects: { device: Device; effect: Effect | undefined }[] = [];
-  const sets = new Map<Device, { device: string; set: Record<string, Value> }>();
-  for (const order of orders) {
-    for (const device of devicesFor(world.book, order.target, run)) {
-      const effect = effectFor(world, run, order, device);
-      if (effect === "unable") {
-        run.skipped.add(device.id);
-        continue;
-      }
-      const before = sets.get(device);
-      if (before && effect && "set" in effect) Object.assign(before.set, effect.set);
-      else if (effect && "set" in effect) {
-        const whole = { device: device.id, set: { ...effect.set } };
-        sets.set(device, whole);
-        effects.push({ device, effect: whole });
-      } else effects.push({ device, effect });
-    }
-  }
-  let ok = true;
-  for (const { device, effect } of effects) {
-    const ordered = effect === undefined ? "failed" : world.order(effect, run);
+  const { effects, unable, refused } = effectsOfOrders(orders, givenBy(world, run));
+  for (const { device } of unable) run.skipped.add(device);
+  for (const device of refused.keys()) run.failed.add(device);
+  let ok = refused.size === 0;
+  for (const effect of effects) {
+    const { device } = effect;
+    const ordered = world.order(effect, run);
     const sets = { done: run.done, failed: run.failed, refused: run.refused };
-    sets[ordered].add(device.id);
+    sets[ordered].add(device);
     // To speech, what it is barred from does not exist, and so is no part of what did not work.
-    ok &&= ordered === "done" || (ordered === "refused" && !isKnown(device));
+    const known = world.book.devices.get(device);
+    ok &&= ordered === "done" || (ordered === "refused" && known !== undefined && !isKnown(known));
   }
   return ok;
 }
 
-/** A slot was settled on ids when it was heard. */
-function devicesFor(book: Phrasebook, target: TargetReference, { slots }: Run): readonly Device[] {
-  if (target.refer !== "slot") return targetDevices(book, target, new Map());
-  return devicesNamed(book, String(slots[target.slot]?.value ?? ""));
-}
-
-/** What an order comes to for one device; undefined when the value cannot be. */
-function effectFor(
-  { state }: World,
-  { slots }: Run,
-  order: Order,
-  device: Device,
-): Effect | "unable" | undefined {
-  const { id } = device;
-  if (order.order === "call") {
-    if (!device.actions.includes(order.action)) return "unable";
-    const input = order.input && valueOf(order.input, slots, state);
-    return { device: id, call: order.action, ...(input === undefined ? {} : { with: input }) };
-  }
-  const { property } = order;
-  const schema = device.properties.get(property);
-  if (!isSettable(schema)) return "unable";
-  if (order.order === "toggle") {
-    const value = otherValue(schema, state(id)[property] ?? schema.default);
-    return value === undefined ? undefined : { device: id, set: { [property]: value } };
-  }
-  if (order.order === "nudge") {
-    const by = valueOf(order.by, slots, state);
-    if (typeof by !== "number") return undefined;
-    return { device: id, nudge: { [property]: by * order.factor } };
-  }
-  const value = valueOf(order.value, slots, state);
-  if (value === undefined) return undefined;
-  // What was worked out lands on a step of the device; what was written or said has to be exact.
-  const isWorkedOut = order.value.refer === "sum" || order.value.refer === "state";
-  const fitting = isWorkedOut && typeof value === "number" ? landed(schema, value) : value;
-  return checkValue(schema, fitting).ok ? { device: id, set: { [property]: fitting } } : undefined;
+function givenBy({ book, state }: World, { slots }: Run): Given {
+  return { book, slots, state, inSlot: (slot) => devicesIn(book, slots[slot]) };
 }

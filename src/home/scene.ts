@@ -1,8 +1,8 @@
-import type { Effect } from "../hearing/outcome.ts";
+import type { Effect } from "../commands/outcome.ts";
 import type { State, Value } from "../phrasebook/property.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
 import { parseLocal } from "../time/local.ts";
-import type { Book } from "./book.ts";
+import type { Book } from "../book/book.ts";
 import { type Code, createCode } from "./code.ts";
 import { type LogEntry, type LogEvent, mapTexts } from "./log.ts";
 import { type StateStore, createStates } from "./states.ts";
@@ -135,7 +135,7 @@ export function createScene(book: Book, { states = {}, time = usualTime }: Scene
   return {
     book,
     code,
-    store: createStates(book, book.initialStates, readGivenStates(states, book.devices)),
+    store: createStates(book, readGivenStates(states, book.devices)),
     timers,
     elapsed: () => elapsed,
     now,

@@ -1,8 +1,9 @@
+import { effectsOf, grant } from "../commands/outcome.ts";
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { english } from "../language/english.ts";
 import { WrongUse } from "../source/wrong-use.ts";
-import { readPhrasebook } from "./book.ts";
+import { readPhrasebook } from "../book/book.ts";
 import { simulate } from "./simulate.ts";
 
 const text = `
@@ -161,23 +162,55 @@ describe("one question is open at a voicepoint, the one that was heard last", ()
 
 describe("a home takes nothing that was not heard", () => {
   const act = book.hear("turn on the lamp");
+  const other = readPhrasebook([{ path: "b.yaml", text: "devices: { lantern: { kind: light } }" }]);
+
+  test("but what was, however it was copied, it does", async () => {
+    const copies = [
+      { ...act },
+      structuredClone(act),
+      JSON.parse(JSON.stringify(act)) as typeof act,
+    ];
+    for (const copy of copies) {
+      const home = begin();
+      await home.perform(copy);
+      expect(home.states()["lamp"]?.["power"]).toBe("on");
+    }
+  });
+
+  test("and does what is granted, once it was asked for", async () => {
+    const home = begin();
+    const asked = book.hear("open the gate", { at: "porch" });
+    expect(asked.outcome).toBe("confirm");
+    await home.perform(asked);
+    expect(home.states()["gate"]).toEqual({ position: 0 });
+    await home.perform(structuredClone(grant(asked)));
+    await home.wait("1m");
+    expect(home.states()["gate"]).toEqual({ position: 100 });
+    await expect(home.perform({ ...asked, granted: "code" } as typeof act)).rejects.toThrow(
+      WrongUse,
+    );
+  });
+
   test.each<[string, unknown]>([
     [
       "written by hand",
       {
         outcome: "act",
-        intent: "x",
-        slots: {},
-        effects: [{ device: "gate", set: { position: 100 } }],
-        skipped: [],
+        commands: [
+          {
+            intent: "x",
+            slots: {},
+            effects: [{ device: "gate", set: { position: 100 } }],
+            skipped: [],
+          },
+        ],
         language: "en-GB",
         text: "",
       },
     ],
-    ["a copy", { ...act }],
     ["nothing", undefined],
     ["a text", "turn on the lamp"],
-    ["heard by another", readPhrasebook([{ path: "b.yaml", text }]).hear("turn on the lamp")],
+    ["heard by another", other.hear("turn on the lantern")],
   ])("%s", async (_, heard) => {
     const home = begin();
     await expect(home.perform(heard as typeof act)).rejects.toThrow(WrongUse);
@@ -188,20 +221,19 @@ describe("a home takes nothing that was not heard", () => {
     const home = begin();
     const heard = book.hear("turn on the lamp");
     if (heard.outcome !== "act") throw new Error("it should act");
-    (heard.effects as unknown[]).push({ device: "gate", set: { position: 100 } });
-    Object.assign(heard, { granted: "code" });
-    await home.perform(heard);
-    expect(home.states()["gate"]).toEqual({ position: 0 });
-    expect(home.states()["lamp"]?.["power"]).toBe("on");
+    const [command] = heard.commands;
+    (command?.effects as unknown[]).push({ device: "gate", set: { position: 100 } });
+    await expect(home.perform(heard)).rejects.toThrow(WrongUse);
+    await expect(home.perform({ ...heard, granted: "code" })).rejects.toThrow(WrongUse);
+    expect(home.log()).toEqual([]);
   });
 
   test("and no value that a device cannot have", async () => {
     const home = begin();
     const heard = book.hear("lamp to 40 percent");
-    if (heard.outcome !== "act") throw new Error("it should act");
-    const [effect] = heard.effects;
+    const [effect] = effectsOf(heard);
     if (effect && "set" in effect) Object.assign(effect.set, { brightness: 4000 });
-    expect((await home.perform(heard)).failed).toEqual(["lamp"]);
+    await expect(home.perform(heard)).rejects.toThrow(WrongUse);
     expect(home.states()["lamp"]?.["brightness"]).toBe(100);
   });
 });
@@ -262,7 +294,10 @@ test("nothing that is said speaks of what voice is barred from", () => {
     const nothing = readPhrasebook([
       { path: "home.yaml", text: text.replace(/ {2}lock-up.*\n/, "") },
     ]);
-    const [known, unknown] = [book, nothing].map((each) => each.hear(phrase, { at: "porch" }));
+    const [known, unknown] = [book, nothing].map((each) => {
+      const heard = each.hear(phrase, { at: "porch" });
+      return { outcome: heard.outcome, reply: each.reply(heard) };
+    });
     expect([known?.outcome, known?.reply]).toEqual([unknown?.outcome, unknown?.reply]);
   }
 });

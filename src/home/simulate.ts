@@ -1,6 +1,6 @@
 import type { HearContext } from "../hearing/context.ts";
-import { heardBy } from "../hearing/hear.ts";
-import type { Heard } from "../hearing/outcome.ts";
+import { heardBy } from "../hearing/heard-by.ts";
+import type { Heard } from "../commands/outcome.ts";
 import { readContext, readState } from "../hearing/context.ts";
 import { membersOf, shown, textsOf } from "../source/border.ts";
 import { WrongUse, unknownId } from "../source/wrong-use.ts";
@@ -12,7 +12,7 @@ import {
   isValue,
 } from "../phrasebook/property.ts";
 import { parseDuration } from "../time/duration.ts";
-import { type Book, asBook } from "./book.ts";
+import { type Book, asBook } from "../book/book.ts";
 import { unspoken } from "./cause.ts";
 import {
   type Conversation,
@@ -36,6 +36,9 @@ export interface SimulateOptions extends SceneOptions {
   away?: readonly string[];
 }
 
+/** Values for the slots of a routine; for a target the ids of devices, groups, rooms or zones. */
+type RunSlots = Readonly<Record<string, Value | readonly string[]>>;
+
 /** A home of values in memory in place of devices, and a clock that moves when it is told to. */
 export interface SimulatedHome {
   /** Does what was heard; an outcome other than `act` changes nothing. */
@@ -43,7 +46,7 @@ export interface SimulatedHome {
   /** The conversation at a voicepoint: turns with memory, the same one whenever it is asked for. */
   converse: (context?: Pick<HearContext, "at" | "language">) => Conversation;
   /** Sets a routine off by hand, with values for its slots: a duration is in seconds. */
-  run: (routine: string, slots?: Readonly<Record<string, Value>>) => Promise<Performed>;
+  run: (routine: string, slots?: RunSlots) => Promise<Performed>;
   /** Lets time pass, and everything happen that it brings: `"25m"`, or seconds. */
   wait: (duration: string | number) => Promise<void>;
   /** Something outside of speech and routines changes: a sensor, a hand on a switch. */
@@ -61,7 +64,8 @@ export interface SimulatedHome {
 
 /** A home whose calls come to an end at once; what suites and conversations work with. */
 export interface Home extends Omit<SimulatedHome, "perform" | "run" | "wait">, Listening {
-  run: (routine: string, slots?: Readonly<Record<string, Value>>) => Performed;
+  book: Book;
+  run: (routine: string, slots?: RunSlots) => Performed;
   wait: (seconds: number) => void;
   /** Lets time pass until a time of day, `18:30`, comes next, or a local time. */
   waitUntil: (point: string) => void;
@@ -89,7 +93,7 @@ export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHo
     states,
     time,
     log,
-    perform: (heard) => promised(() => home.perform(heardBy(book, heard))),
+    perform: (heard) => promised(() => home.perform(heardBy(book, heard, home.state))),
     run: (routine, slots) =>
       promised(() => {
         if (book.routines.has(routine)) return home.run(routine, slots);
@@ -173,6 +177,7 @@ export function createHome(book: Book, options: SimulateOptions): Home {
   };
 
   const home: Home = {
+    book,
     converse: (given = {}) => {
       const context = readContext(book, given);
       const { at } = context;

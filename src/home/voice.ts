@@ -1,14 +1,8 @@
-import { knownOf } from "../hearing/access.ts";
-import { formatReply, replyIn } from "../hearing/reply.ts";
-import {
-  type Results,
-  type Speech,
-  countDevices,
-  slotVariables,
-  speakReply,
-  tellsFailures,
-  told,
-} from "../hearing/spoken.ts";
+import { knownOf } from "../commands/access.ts";
+import { formatReply, replyIn } from "../speech/format.ts";
+import { countDevices } from "../speech/names.ts";
+import { type Results, slotVariables, speakReply, tellsFailures, told } from "../speech/replies.ts";
+import type { Speech } from "../speech/speech.ts";
 import { english } from "../language/english.ts";
 import { packFor } from "../language/packs.ts";
 import type { Reply } from "../phrasebook/model.ts";

@@ -109,8 +109,22 @@ export interface Refusals {
   nowhere: string;
   /** `$time` is over. */
   past: string;
-  /** Anything else; `$reason` is in English. */
-  other: string;
+  /** Something has to be named itself, and nobody said what. */
+  named: string;
+  /** Nothing that was named is there. */
+  nothing: string;
+  /** `$words` were said where a place belongs. */
+  place: string;
+  /** It is not known what day it is. */
+  day: string;
+  /** Two times were said for one command. */
+  times: string;
+  /** A question was to be answered at another time. */
+  later: string;
+  /** What `$name` does was to last for a while, and cannot be taken back. */
+  stays: string;
+  /** `$first` and `$second` were both said for `$what`. */
+  both: string;
 }
 
 export interface OutcomeReplies {

@@ -1,6 +1,6 @@
 import { realpath } from "node:fs/promises";
 import { dirname, join, relative, resolve, sep } from "node:path";
-import { type Book, readPhrasebook } from "../home/book.ts";
+import { type Book, readPhrasebook } from "../book/book.ts";
 import { type SourceDefinition, type SourceText, readDocument } from "../phrasebook/document.ts";
 import type { Finding } from "../source/finding.ts";
 import { membersOf, textsOf, shown } from "../source/border.ts";

@@ -1,5 +1,6 @@
+import { tellReason } from "../commands/reason.ts";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../home/book.ts";
+import { readPhrasebook } from "../book/book.ts";
 import { definePhrasebook } from "./define.ts";
 
 const devices = `
@@ -147,14 +148,13 @@ describe("a mistake in what a device or a kind says of its guard bars voice from
 
 describe("until it is mended, speech does not know the device, and tools tell why", () => {
   test("in what is heard", () => {
-    const heard = open(devices, "voice: [{ kind: plug, voice: bared }]").hear("turn on the saw");
-    expect(heard).toMatchObject({
-      outcome: "unknown",
-      why: {
-        barred: [{ device: "saw", reason: "voice is barred from saw until 1.yaml:1:23 is mended" }],
-      },
-    });
-    expect(heard.reply).not.toContain("saw");
+    const book = open(devices, "voice: [{ kind: plug, voice: bared }]");
+    const heard = book.hear("turn on the saw");
+    expect(heard.outcome).toBe("unknown");
+    expect(book.why(heard).barred.map(({ why }) => tellReason(why))).toEqual([
+      "voice is barred from saw until 1.yaml:1:23 is mended",
+    ]);
+    expect(book.reply(heard)).not.toContain("saw");
   });
 });
 

@@ -1,31 +1,41 @@
-import type { Heard, NearMiss, ReadingWhy, WordRole } from "../hearing/outcome.ts";
+import { type Heard, effectsOf } from "../commands/outcome.ts";
+import { tellReason } from "../commands/reason.ts";
+import type { ReadingWhy, Why, WordRole } from "../hearing/explain/why.ts";
+import type { NearMiss } from "../hearing/near/near.ts";
 import { printPosition } from "../source/position.ts";
-import { describeOutcome, listEffects } from "../hearing/describe.ts";
+import { describeOutcome, listEffects } from "../commands/describe.ts";
+import type { Book } from "../book/book.ts";
 import type { Turn } from "../home/converse.ts";
 import { pad, shorten, wrap, wrapItems } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 
 /** What was heard and why, for a terminal. */
-export function printHeard(heard: Heard, paint: Paint, reply = heard.reply): string {
+export function printHeard(
+  book: Book,
+  heard: Heard,
+  paint: Paint,
+  reply = book.reply(heard),
+): string {
   const colour = heard.outcome === "act" || heard.outcome === "answer" ? paint.good : paint.warn;
   return [
     paint.strong(shorten(`“${heard.text}”`, 90)),
     colour(printOutcome(heard)),
     // Steps that are still on their way have nothing to say yet.
     ...(reply === "" ? [] : [`  ${paint.quiet("says")} “${shorten(reply, 85)}”`]),
-    ...printWhy(heard, paint),
+    ...printWhy(book.why(heard), paint),
   ].join("\n");
 }
 
 /** A turn of a conversation: what it came to, and the why only where it came to nothing. */
 export function printTurn(
+  book: Book,
   shown: string,
   { heard, outcome, performed, reply }: Turn,
   paint: Paint,
 ): string {
   const isOwn = outcome === heard.outcome;
   if (isOwn && (outcome === "unknown" || outcome === "refuse")) {
-    return printHeard(heard, paint, reply);
+    return printHeard(book, heard, paint, reply);
   }
   const colour = outcome === "act" || outcome === "answer" ? paint.good : paint.warn;
   return [
@@ -40,12 +50,12 @@ export function printTurn(
 }
 
 function printOutcome(heard: Heard): string {
-  if (!("effects" in heard)) return wrap(describeOutcome(heard), 2);
-  if (heard.effects.length === 0) {
+  const effects = effectsOf(heard);
+  if (effects.length === 0) {
     const text = describeOutcome(heard);
     return wrap(heard.outcome === "act" ? `act: ${text}` : text, 2);
   }
-  const [first = "", ...rest] = listEffects(heard.effects);
+  const [first = "", ...rest] = listEffects(effects);
   const items = [`${heard.outcome}: ${first}`, ...rest];
   const last = items.length - 1;
   return wrapItems(
@@ -59,8 +69,8 @@ function printOutcome(heard: Heard): string {
 const mostDropped = 4;
 
 /** The words and what took them, the readings, and what comes nearest. */
-export function printWhy(heard: Heard, paint: Paint): string[] {
-  const { words, readings, nearest, barred, cut } = heard.why;
+export function printWhy(why: Why, paint: Paint): string[] {
+  const { words, readings, nearest, barred, cut } = why;
   const lines: string[] = [];
   const kept = readings.filter((reading) => reading.kept);
   const dropped = readings.filter((reading) => !reading.kept);
@@ -85,8 +95,11 @@ export function printWhy(heard: Heard, paint: Paint): string[] {
   }
   if (best && best.skipped.length > 0) lines.push("", ...printSkipped(best, paint));
   if (cut) lines.push(paint.warn("  There are more readings than are looked at."));
-  for (const { reason, at } of barred) {
-    lines.push("", `  ${paint.warn("barred")}  ${reason}  ${paint.quiet(printPosition(at))}`);
+  for (const { why: reason, at } of barred) {
+    lines.push(
+      "",
+      `  ${paint.warn("barred")}  ${tellReason(reason)}  ${paint.quiet(printPosition(at))}`,
+    );
   }
   for (const miss of nearest) lines.push("", ...printMiss(miss, paint));
   return lines;
@@ -99,8 +112,8 @@ function printPattern({ pattern, intent, at }: ReadingWhy, paint: Paint): string
 /** Devices that are left out, together where the reason is the same for each. */
 function printSkipped({ skipped }: ReadingWhy, paint: Paint): string[] {
   const byReason = new Map<string, string[]>();
-  for (const { device, reason } of skipped) {
-    const alike = reason.replaceAll(device, "…");
+  for (const { device, why } of skipped) {
+    const alike = tellReason(why).replaceAll(device, "…");
     byReason.set(alike, [...(byReason.get(alike) ?? []), device]);
   }
   return [...byReason].map(([reason, devices], index) => {

@@ -1,5 +1,6 @@
-import { targetDevices } from "../hearing/orders.ts";
-import { orderAccess, programAccess } from "../hearing/program.ts";
+import { stepsOf } from "../commands/compute.ts";
+import { targetDevices } from "../commands/members.ts";
+import { nothingSaid, orderAccess, programAccess } from "../commands/program.ts";
 import { type Condition, type Conditions, printCondition } from "../phrasebook/condition.ts";
 import type {
   Days,
@@ -37,19 +38,19 @@ export function outlineRoutine(
   routine: Routine,
   states: Readonly<Record<string, State>>,
 ): Outline {
-  const { id, compute, trusted } = routine;
+  const { id, trusted } = routine;
   const [language = "en"] = book.languages;
-  const context = { language, state: (device: string) => states[device] ?? {} };
-  const computed = compute?.({ ...context, slots: {} });
-  const steps = !computed ? routine.steps : computed.ok ? computed.steps : [];
-  const { access, device } = programAccess(book, steps, {}, new Map(), trusted, context);
+  const given = nothingSaid(book, (device) => states[device] ?? {});
+  const computed = stepsOf(routine, given.slots, given.context);
+  const steps = computed.ok ? computed.steps : [];
+  const { access, device } = programAccess(book, steps, { ...given, isTrusted: trusted });
   const asks = {
     free: trusted ? "nothing, since it is trusted" : "nothing",
     confirm: `a yes first, for ${device ?? ""}`,
     code: `the code first, for ${device ?? ""}`,
     barred: `and does not know it: voice is barred from ${device ?? ""}`,
   }[access];
-  const problem = computed && !computed.ok ? [{ depth: 0, text: computed.problem }] : [];
+  const problem = !computed.ok ? [{ depth: 0, text: computed.problem }] : [];
   const phrases = book.intents.get(id)?.patterns ?? [];
   return {
     routine: id,
@@ -153,7 +154,7 @@ function outline(
 
 /** What voice needs for an order, for the strictest of its devices. */
 function needsOf(book: Phrasebook, order: Order): string | undefined {
-  const needs = targetDevices(book, order.target, new Map()).map((device) =>
+  const needs = targetDevices(book, order.target, () => []).map((device) =>
     orderAccess(device, order),
   );
   if (needs.includes("barred")) return "another way than voice";

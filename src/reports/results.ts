@@ -31,7 +31,7 @@ export function printResults(
 
 function printFailure(result: CaseResult, paint: Paint): string[] {
   if (result.passed) return [];
-  const { phrase, position, failures, heard, at, language } = result;
+  const { phrase, position, failures, why, at, language } = result;
   const where = at === undefined ? language : `${language}, at ${at}`;
   const lines = [
     `  ${paint.bad("✗")} “${shorten(phrase, 70)}” ${paint.quiet(`(${where})`)}`,
@@ -42,6 +42,6 @@ function printFailure(result: CaseResult, paint: Paint): string[] {
     lines.push(paint.good(`      expected  ${wrap(expected, 16).trimStart()}`));
     lines.push(paint.bad(`      actual    ${wrap(actual, 16).trimStart()}`));
   }
-  const why = (heard ? printWhy(heard, paint) : []).map((line) => (line === "" ? "" : `  ${line}`));
-  return [...lines, ...why];
+  const told = (why ? printWhy(why, paint) : []).map((line) => (line === "" ? "" : `  ${line}`));
+  return [...lines, ...told];
 }

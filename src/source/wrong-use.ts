@@ -26,7 +26,7 @@ export class WrongUse extends Error {
  *
  * @throws WrongUse for anything that is not what it prints.
  */
-export function printed(what: string, print: () => string): string {
+export function printed<T>(what: string, print: () => T): T {
   try {
     return print();
   } catch {

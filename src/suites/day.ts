@@ -1,4 +1,4 @@
-import { type Book, asBook } from "../home/book.ts";
+import { type Book, asBook } from "../book/book.ts";
 import { shown } from "../source/border.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import type { Fault } from "../home/devices.ts";

@@ -1,5 +1,5 @@
-import { printWhen } from "../hearing/describe.ts";
-import type { When } from "../hearing/outcome.ts";
+import { printWhen } from "../commands/describe.ts";
+import type { When } from "../commands/outcome.ts";
 import type { Deed } from "../home/scene.ts";
 import { type Condition, type Conditions, holds, printCondition } from "../phrasebook/condition.ts";
 import type { State, Value } from "../phrasebook/property.ts";

@@ -1,4 +1,4 @@
-import type { When } from "../hearing/outcome.ts";
+import type { When } from "../commands/outcome.ts";
 import type { Condition, Conditions } from "../phrasebook/condition.ts";
 import { report, reportUnknown } from "../phrasebook/context.ts";
 import type { Path } from "../phrasebook/document.ts";
@@ -26,7 +26,8 @@ export interface CommandExpectation {
   call?: ReadonlyMap<string, string>;
   /** When it is to be done; an effect that has a when and is expected to have none fails. */
   when?: When;
-  slots?: Readonly<Record<string, Value>>;
+  /** Values; for a target the ids of devices, or of what gathers them. */
+  slots?: Readonly<Record<string, Value | readonly string[]>>;
 }
 
 export interface Expectation extends CommandExpectation {

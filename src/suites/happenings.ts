@@ -1,4 +1,4 @@
-import type { Heard } from "../hearing/outcome.ts";
+import type { Heard } from "../commands/outcome.ts";
 import { type Turn, nothingDone } from "../home/converse.ts";
 import type { Fault } from "../home/devices.ts";
 import type { Performed } from "../home/scene.ts";

@@ -1,5 +1,7 @@
-import { describeOutcome, printWhen } from "../hearing/describe.ts";
-import type { Heard, HeardCommand } from "../hearing/outcome.ts";
+import { describeOutcome, printWhen } from "../commands/describe.ts";
+import { devicesNamed } from "../commands/members.ts";
+import type { Heard, HeardCommand, SlotValue } from "../commands/outcome.ts";
+import { tellReasons } from "../commands/reason.ts";
 import type { Turn } from "../home/converse.ts";
 import { type LogEntry, printEvent } from "../home/log.ts";
 import type { Home } from "../home/simulate.ts";
@@ -72,7 +74,7 @@ export function judge(expect: Expectation, came: Came, check: Check): void {
   if (expect.reason !== undefined) {
     const { reason } = expect;
     const isRefused = heard.outcome === "refuse";
-    const actual = isRefused ? heard.reason : described;
+    const actual = isRefused ? tellReasons(heard.reasons) : described;
     check("reason", isRefused && matchesGlob(reason, actual), reason, actual);
   }
   if (expect.routine !== undefined) {
@@ -108,17 +110,17 @@ export function effectsExpected(expect: Expectation): readonly CommandExpectatio
  */
 function judgeCommands(expect: Expectation, came: Came, described: string, check: Check): void {
   const { heard, outcome, home, since } = came;
-  const actual = commandsOf(heard);
+  const actual = heard.commands;
   const { commands } = expect;
   if (commands) {
     const isAsMany = actual.length === commands.length;
     check("commands", isAsMany, `${commands.length} commands`, `${actual.length}: ${described}`);
     for (const [index, wanted] of isAsMany ? commands.entries() : []) {
       const command = actual[index];
-      if (command) judgeUnderstood(wanted, [command], described, check);
+      if (command) judgeUnderstood(wanted, { ...came, commands: [command], described }, check);
     }
   }
-  judgeUnderstood(expect, actual, described, check);
+  judgeUnderstood(expect, { ...came, commands: actual, described }, check);
   const effects = effectsExpected(expect);
   if (effects.length === 0) return;
   if (outcome !== undefined && outcome !== "act") {
@@ -145,31 +147,15 @@ function failuresIn(home: Home): string {
   return [...new Set(lines)].join(", ");
 }
 
-export function commandsOf(heard: Heard): readonly HeardCommand[] {
-  if (!("intent" in heard)) return [];
-  if (!("slots" in heard) || heard.outcome === "ask") {
-    const slots = "slots" in heard ? heard.slots : {};
-    return [{ intent: heard.intent, slots, effects: [], skipped: [] }];
-  }
-  if (heard.commands) return heard.commands;
-  const isAnswer = heard.outcome === "answer";
-  const { intent, slots } = heard;
-  return [
-    {
-      intent,
-      slots,
-      effects: isAnswer ? [] : heard.effects,
-      skipped: isAnswer ? [] : heard.skipped,
-      ...(isAnswer || heard.when === undefined ? {} : { when: heard.when }),
-    },
-  ];
+interface Understood extends Pick<Came, "home"> {
+  commands: readonly HeardCommand[];
+  described: string;
 }
 
 /** What a command was understood as: its intent, its slots, and when it is to be done. */
 function judgeUnderstood(
   expect: CommandExpectation,
-  commands: readonly HeardCommand[],
-  described: string,
+  { commands, described, home }: Understood,
   check: Check,
 ): void {
   const [first] = commands;
@@ -186,16 +172,39 @@ function judgeUnderstood(
     const isUnderstood = whens.length > 0 || expect.when === undefined;
     check("effect", isSo && isUnderstood, expected, described);
   }
-  for (const [name, value] of Object.entries(expect.slots ?? {})) {
-    const actual = first?.slots[name]?.value;
-    const seconds = typeof value === "string" ? parseDuration(value) : undefined;
-    const isSo = actual === value || (seconds !== undefined && actual === seconds);
-    check("slot", isSo, `${name}: ${value}`, printSlot(name, actual, described));
+  for (const [name, wanted] of Object.entries(expect.slots ?? {})) {
+    const filled = first?.slots[name];
+    const isSo =
+      first !== undefined && filled !== undefined && isFilled(home, first, filled, wanted);
+    check(
+      "slot",
+      isSo,
+      `${name}: ${[wanted].flat().join(", ")}`,
+      printSlot(name, filled, described),
+    );
   }
 }
 
-function printSlot(name: string, value: Value | undefined, described: string): string {
-  return value === undefined ? `${name}: nothing (${described})` : `${name}: ${value}`;
+/** Whether a slot stands for a value, or for all that ids name and that had a part in it. */
+function isFilled(
+  { book }: Home,
+  { skipped }: HeardCommand,
+  filled: SlotValue,
+  wanted: Value | readonly string[],
+): boolean {
+  if ("value" in filled) {
+    const seconds = typeof wanted === "string" ? parseDuration(wanted) : undefined;
+    return filled.value === wanted || (seconds !== undefined && filled.value === seconds);
+  }
+  const ids = new Set(devicesNamed(book, [wanted].flat().map(String)).map(({ id }) => id));
+  const left = new Set(skipped.map(({ device }) => device));
+  const isAll = [...ids].every((id) => filled.devices.includes(id) || left.has(id));
+  return ids.size > 0 && isAll && filled.devices.every((id) => ids.has(id));
+}
+
+function printSlot(name: string, filled: SlotValue | undefined, described: string): string {
+  if (!filled) return `${name}: nothing (${described})`;
+  return `${name}: ${"value" in filled ? filled.value : filled.devices.join(", ")}`;
 }
 
 /** What happened in the home beside its states. */

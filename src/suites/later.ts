@@ -1,5 +1,5 @@
-import { printWhen } from "../hearing/describe.ts";
-import type { Heard } from "../hearing/outcome.ts";
+import { printWhen } from "../commands/describe.ts";
+import type { Heard } from "../commands/outcome.ts";
 import type { Deed } from "../home/scene.ts";
 import type { Home } from "../home/simulate.ts";
 import type { State } from "../phrasebook/property.ts";

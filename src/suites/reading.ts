@@ -1,5 +1,5 @@
-import { devicesOf } from "../hearing/targets.ts";
-import type { Book } from "../home/book.ts";
+import { devicesOf } from "../commands/members.ts";
+import type { Book } from "../book/book.ts";
 import type { Conditions } from "../phrasebook/condition.ts";
 import { type Context, report, reportUnknown } from "../phrasebook/context.ts";
 import type { Document, Path } from "../phrasebook/document.ts";

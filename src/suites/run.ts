@@ -1,7 +1,8 @@
 import type { HearContext } from "../hearing/context.ts";
-import { describeOutcome } from "../hearing/describe.ts";
-import type { Heard } from "../hearing/outcome.ts";
-import { type Book, asBook } from "../home/book.ts";
+import { describeOutcome } from "../commands/describe.ts";
+import type { Why } from "../hearing/explain/why.ts";
+import type { Heard } from "../commands/outcome.ts";
+import { type Book, asBook } from "../book/book.ts";
 import { membersOf, textsOf } from "../source/border.ts";
 import { nothingDone } from "../home/converse.ts";
 import { type Home, createHome } from "../home/simulate.ts";
@@ -45,8 +46,9 @@ interface CaseBase {
 interface CaseFailed {
   passed: false;
   failures: readonly Failure[];
-  /** What was heard, with its why; left out where the case cannot be read. */
+  /** What was heard, and why; left out where the case cannot be read. */
   heard?: Heard;
+  why?: Why;
 }
 
 export interface RunOptions {
@@ -104,7 +106,7 @@ function runCase(book: Book, each: Case): CaseResult {
   if (never) judgeNever(never, home, check);
   return failures.length === 0
     ? { ...base, passed: true }
-    : { ...base, passed: false, failures, heard };
+    : { ...base, passed: false, failures, heard, why: book.why(heard, home.state) };
 }
 
 function runIn(home: Home, book: Book, each: Case, check: Check): Heard {

@@ -1,4 +1,4 @@
-import type { Book } from "../home/book.ts";
+import type { Book } from "../book/book.ts";
 import type { Fault } from "../home/devices.ts";
 import { asWritten, countPhrases, phrases } from "../pattern/phrases.ts";
 import type { Conditions } from "../phrasebook/condition.ts";

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../home/book.ts";
+import { readPhrasebook } from "../book/book.ts";
 import { runSuites } from "./run.ts";
 
 const home = `languages: [en-GB]

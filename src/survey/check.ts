@@ -1,4 +1,4 @@
-import { type Book, asBook } from "../home/book.ts";
+import { type Book, asBook } from "../book/book.ts";
 import type { Device } from "../phrasebook/model.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
 import { checkCircles } from "./circles.ts";

@@ -1,4 +1,4 @@
-import type { Book } from "../home/book.ts";
+import type { Book } from "../book/book.ts";
 import { createHome } from "../home/simulate.ts";
 import type { Routine, Step } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";

@@ -1,6 +1,6 @@
-import type { Heard } from "../hearing/outcome.ts";
-import { spokenNames } from "../hearing/names.ts";
-import type { Book } from "../home/book.ts";
+import type { Heard } from "../commands/outcome.ts";
+import { spokenNames } from "../phrasebook/names.ts";
+import type { Book } from "../book/book.ts";
 import type { Intent, SpokenPattern } from "../phrasebook/model.ts";
 import { samplePhrases } from "./sample.ts";
 

@@ -1,4 +1,4 @@
-import type { Book } from "../home/book.ts";
+import type { Book } from "../book/book.ts";
 import type { Finding } from "../source/finding.ts";
 
 /** Ids that are listed of what is missing. */

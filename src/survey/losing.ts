@@ -1,4 +1,5 @@
-import type { Book } from "../home/book.ts";
+import type { Book } from "../book/book.ts";
+import { intentOf } from "../commands/outcome.ts";
 import type { Intent, SpokenPattern } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
 import { printPosition } from "../source/position.ts";
@@ -21,8 +22,8 @@ function checkPattern(book: Book, intent: Intent, pattern: SpokenPattern): Findi
   let winner: { intent: string; at: string; phrase: string } | undefined;
   for (const { phrase, heard } of hearSamples(book, intent, pattern, mostTried)) {
     tried++;
-    if ("intent" in heard && heard.intent === intent.id) return [];
-    const { readings } = heard.why;
+    if (heard.outcome !== "refuse" && intentOf(heard) === intent.id) return [];
+    const { readings } = book.why(heard);
     // What cannot be done, or cannot be told from another, was understood by it all the same.
     if (readings.some((each) => each.kept && each.intent === intent.id)) return [];
     const [best] = readings;

@@ -1,7 +1,8 @@
-import type { Book } from "../home/book.ts";
+import type { Book } from "../book/book.ts";
 import type { Device, Name, Nameable } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
-import { describeOutcome } from "../hearing/describe.ts";
+import { intentOf } from "../commands/outcome.ts";
+import { describeOutcome } from "../commands/describe.ts";
 import { createSieve } from "./sieve.ts";
 
 interface Borne {
@@ -28,7 +29,8 @@ function phraseIn(
   { of, means }: { of: string; means?: string },
 ): Finding[] {
   const heard = book.hear(text, { language });
-  if (!("intent" in heard) || heard.outcome === "refuse" || heard.intent === means) return [];
+  const intent = intentOf(heard);
+  if (intent === undefined || heard.outcome === "refuse" || intent === means) return [];
   return [
     {
       rule: "name-is-phrase",

@@ -1,5 +1,5 @@
-import { isKnown } from "../hearing/access.ts";
-import { isSettable } from "../phrasebook/property.ts";
+import { isKnown } from "../commands/access.ts";
+import { isAble } from "../commands/ability.ts";
 import {
   type Network,
   type Referred,
@@ -9,8 +9,8 @@ import {
   slotTypeOf,
 } from "../automaton/network.ts";
 import { type StateSet, createSets } from "../automaton/sets.ts";
-import { planIntent } from "../hearing/plan.ts";
-import type { Book } from "../home/book.ts";
+import { planIntent } from "../commands/plan.ts";
+import type { Book } from "../book/book.ts";
 import { type Lexicon, createLexicon } from "../lexicon/lexicon.ts";
 import { phrases } from "../pattern/phrases.ts";
 import type { Device, Intent, Slot, SpokenPattern } from "../phrasebook/model.ts";
@@ -210,13 +210,7 @@ function createSlotMeeting(
 
 function fits(device: Device, intent: Intent, slot: Slot): boolean {
   if (slot.type !== "target" || !isKnown(device)) return false;
-  if (slot.kinds && !slot.kinds.includes(device.kind)) return false;
-  const asked = planIntent(intent).asked.get(slot.name);
-  return (
-    (asked?.properties ?? []).every((name) => {
-      return isSettable(device.properties.get(name));
-    }) && (asked?.actions ?? []).every((action) => device.actions.includes(action))
-  );
+  return isAble(device, { slot, ...planIntent(intent).asked.get(slot.name) });
 }
 
 /** Most phrases of one choice that are compared with another's. */

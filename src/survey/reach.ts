@@ -1,7 +1,7 @@
-import { isKnown } from "../hearing/access.ts";
-import { everyStep } from "../hearing/plan.ts";
-import { programAccess } from "../hearing/program.ts";
-import type { Book } from "../home/book.ts";
+import { isKnown } from "../commands/access.ts";
+import { everyStep } from "../commands/plan.ts";
+import { nothingSaid, programAccess } from "../commands/program.ts";
+import type { Book } from "../book/book.ts";
 import type { Routine, Trigger } from "../phrasebook/model.ts";
 import { isSettable } from "../phrasebook/property.ts";
 import type { Finding } from "../source/finding.ts";
@@ -14,8 +14,7 @@ export function checkReach(book: Book): Finding[] {
   return [...book.routines.values()].flatMap((routine) => {
     if (!routine.enabled) return [];
     const { steps } = routine;
-    const context = { language: book.languages[0] ?? "en", state: book.initialStates };
-    const { access, device = "it" } = programAccess(book, steps, {}, new Map(), false, context);
+    const { access, device = "it" } = programAccess(book, steps, nothingSaid(book));
     if (access === "free") return [];
     const trigger = routine.triggers.find((each) => isReached(book, each));
     return trigger ? [tell(routine, trigger, device)] : [];

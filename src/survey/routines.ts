@@ -1,7 +1,7 @@
-import { targetDevices } from "../hearing/orders.ts";
-import { everyStep } from "../hearing/plan.ts";
-import { programAccess } from "../hearing/program.ts";
-import type { Book } from "../home/book.ts";
+import { targetDevices } from "../commands/members.ts";
+import { everyStep } from "../commands/plan.ts";
+import { nothingSaid, programAccess } from "../commands/program.ts";
+import type { Book } from "../book/book.ts";
 import { nextFiring } from "../home/schedule.ts";
 import { type Condition, type Conditions, canHold } from "../phrasebook/condition.ts";
 import type { Days, Routine, Trigger } from "../phrasebook/model.ts";
@@ -115,8 +115,7 @@ function canAllHold({ devices }: Book, all: readonly Conditions[]): boolean {
 /** Trust lets speech by the guards of devices, and is worth a second look. */
 function checkTrust(book: Book, routine: Routine): Finding[] {
   if (!routine.trusted) return [];
-  const context = { language: book.languages[0] ?? "en", state: book.initialStates };
-  const { access, device } = programAccess(book, routine.steps, {}, new Map(), false, context);
+  const { access, device } = programAccess(book, routine.steps, nothingSaid(book));
   const isIdle = access === "free" && !routine.compute;
   const need = { free: "", confirm: "a confirmation", code: "the code", barred: "" }[access];
   const passed =
@@ -177,7 +176,7 @@ function drivenBy(book: Book, { steps }: Routine): Driven[] {
     for (const order of step.step === "order" ? step.orders : []) {
       if (order.order !== "set" || order.value.refer !== "value") continue;
       const { property, value } = order;
-      for (const { id, properties } of targetDevices(book, order.target, new Map())) {
+      for (const { id, properties } of targetDevices(book, order.target, () => [])) {
         if (!properties.has(property)) continue;
         driven.set(`${id} ${property}`, { device: id, property, value: value.value });
       }

@@ -1,5 +1,5 @@
-import type { Book } from "../home/book.ts";
-import { spokenNames } from "../hearing/names.ts";
+import type { Book } from "../book/book.ts";
+import { spokenNames } from "../phrasebook/names.ts";
 import { packFor } from "../language/packs.ts";
 import { stateWords } from "../language/vocabulary.ts";
 import { phrases } from "../pattern/phrases.ts";

@@ -1,10 +1,12 @@
-import { isKnown } from "../hearing/access.ts";
+import { isKnown } from "../commands/access.ts";
+import { type Asked, isAble } from "../commands/ability.ts";
+import { effectsOf, intentOf } from "../commands/outcome.ts";
 import { homeLanguage } from "../hearing/hear.ts";
 import { textOf } from "../source/border.ts";
-import { type Book, asBook } from "../home/book.ts";
-import { spokenNames } from "../hearing/names.ts";
+import { type Book, asBook } from "../book/book.ts";
+import { spokenNames } from "../phrasebook/names.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
-import { planIntent } from "../hearing/plan.ts";
+import { planIntent } from "../commands/plan.ts";
 import type { Device, Intent } from "../phrasebook/model.ts";
 import { samplePhrases } from "./sample.ts";
 
@@ -53,7 +55,7 @@ export function listSayable(given: Book, tag?: string): SayableDevice[] {
 interface Sample {
   intent: Intent;
   phrase: string;
-  asked: readonly { properties: readonly string[]; actions: readonly string[] }[];
+  asked: readonly Asked[];
 }
 
 /** What no pattern says, in the place of a name. */
@@ -75,25 +77,21 @@ function sampleCommands(book: Book, language: string): Sample[] {
 
 function phrasesFor(
   book: Book,
-  { id, room, properties, actions }: Device,
+  device: Device,
   samples: readonly Sample[],
   { name, language }: { name: string; language: string },
 ): string[] {
+  const { id, room } = device;
   const at = [...book.voicepoints.values()].find((each) => each.room === room)?.id;
   const context = { language, ...(at === undefined ? {} : { at }) };
   const said: string[] = [];
   for (const { intent, phrase: marked, asked } of samples) {
-    const isAble = asked.every(
-      (each) =>
-        each.properties.every((property) => properties.has(property)) &&
-        each.actions.every((action) => actions.includes(action)),
-    );
-    if (!isAble) continue;
+    if (!asked.every((each) => isAble(device, each))) continue;
     const phrase = marked.replaceAll(mark, name);
     const heard = book.hear(phrase, context);
-    const effects = "effects" in heard ? heard.effects : [];
+    const effects = effectsOf(heard);
     const isOwn = effects.length > 0 && effects.every((effect) => effect.device === id);
-    if (isOwn && "intent" in heard && heard.intent === intent.id) said.push(phrase);
+    if (isOwn && intentOf(heard) === intent.id) said.push(phrase);
   }
   return said;
 }

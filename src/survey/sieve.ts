@@ -1,4 +1,4 @@
-import type { Book } from "../home/book.ts";
+import type { Book } from "../book/book.ts";
 import { createNumberReader } from "../language/numbers.ts";
 import { packFor } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";

@@ -1,9 +1,9 @@
 import { prepareUtterance } from "../automaton/utterance.ts";
-import { type Engine, engineFor } from "../hearing/engine.ts";
+import { type Engine, engineFor } from "../hearing/understand/engine.ts";
 import { splitWords } from "../language/words.ts";
 import { phrases } from "../pattern/phrases.ts";
 import { referencesOf } from "../pattern/references.ts";
-import type { Book } from "../home/book.ts";
+import type { Book } from "../book/book.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import type { ChoiceValue, Device, Intent, NumberSlot, Slot } from "../phrasebook/model.ts";
 import { checkValue } from "../phrasebook/property.ts";

@@ -1,7 +1,8 @@
-import { isKnown } from "../hearing/access.ts";
-import { everyStep } from "../hearing/plan.ts";
-import { isAble, targetDevices } from "../hearing/orders.ts";
-import type { Book } from "../home/book.ts";
+import { isKnown } from "../commands/access.ts";
+import { everyStep } from "../commands/plan.ts";
+import { askedBy, isAble } from "../commands/ability.ts";
+import { targetDevices } from "../commands/members.ts";
+import type { Book } from "../book/book.ts";
 import type { Order, Step } from "../phrasebook/model.ts";
 import { printDuration } from "../time/duration.ts";
 import type { Finding } from "../source/finding.ts";
@@ -36,14 +37,14 @@ export function checkSteps(book: Book): Finding[] {
 function checkOrder(book: Book, order: Order, isSpoken: boolean): Finding[] {
   const { target, at } = order;
   if (target.refer === "slot" || target.refer === "device") return [];
-  const devices = targetDevices(book, target, new Map());
-  const able = devices.filter((device) => isAble(device, order));
+  const devices = targetDevices(book, target, () => []);
+  const able = devices.filter((device) => isAble(device, askedBy(order)));
   if (isSpoken && able.length > 0 && !able.some(isKnown)) {
     const message = `voice is barred from all of ${target.id} that can do it, so said aloud this does nothing`;
     const fix = "name a device that voice may know of, or take the step out";
     return [{ rule: "step-unable", severity: "warning", message, fix, at }];
   }
-  const unable = devices.filter((device) => !isAble(device, order));
+  const unable = devices.filter((device) => !isAble(device, askedBy(order)));
   const what = order.order === "call" ? `the action ${order.action}` : `${order.property} to set`;
   if (unable.length === devices.length) {
     const message = `nothing in ${target.id} has ${what}, so this does nothing`;

@@ -1,6 +1,7 @@
+import { effectsOf } from "../commands/outcome.ts";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../home/book.ts";
+import { readPhrasebook } from "../book/book.ts";
 import { parsePattern } from "../pattern/parse.ts";
 import { phrases } from "../pattern/phrases.ts";
 import { checkPhrasebook } from "./check.ts";
@@ -194,7 +195,7 @@ devices:
         if (id !== "mains") expect(phrases.length).toBeGreaterThan(1);
         for (const phrase of phrases) {
           const heard = book.hear(phrase, { at, language });
-          const devices = "effects" in heard ? heard.effects.map(({ device }) => device) : [];
+          const devices = effectsOf(heard).map(({ device }) => device);
           expect(devices).toEqual([id]);
         }
       }

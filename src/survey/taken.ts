@@ -1,4 +1,5 @@
-import type { Book } from "../home/book.ts";
+import type { Book } from "../book/book.ts";
+import { intentOf } from "../commands/outcome.ts";
 import type { Intent, SpokenPattern } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
 import { hearSamples, ownPatterns } from "./heard.ts";
@@ -17,8 +18,9 @@ export function checkTaken(book: Book): Finding[] {
 function checkPattern(book: Book, intent: Intent, pattern: SpokenPattern): Finding[] {
   const { language, at } = pattern;
   for (const { phrase, heard } of hearSamples(book, intent, pattern, mostTried)) {
-    if (heard.outcome !== "act" || heard.intent !== intent.id || heard.commands) continue;
-    const { readings } = heard.why;
+    if (heard.outcome !== "act" || intentOf(heard) !== intent.id || heard.commands.length > 1)
+      continue;
+    const { readings } = book.why(heard);
     const does = readings.find(({ kept }) => kept)?.does;
     const other = readings.find(
       (reading) => !reading.kept && reading.does !== undefined && reading.does !== does,

@@ -1,0 +1,85 @@
+import type { HearContext } from "../hearing/context.ts";
+import type { StatesOf } from "../commands/states.ts";
+import type { Why } from "../hearing/explain/why.ts";
+import { explainHeard, hearUtterance, replyToHeard } from "../hearing/hear.ts";
+import type { Heard } from "../commands/outcome.ts";
+import { membersOf, textOf } from "../source/border.ts";
+import { WrongUse, printed } from "../source/wrong-use.ts";
+import type { PhrasebookDefinition } from "../phrasebook/schema.ts";
+import type { Source, SourceText } from "../phrasebook/document.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import type { Finding } from "../source/finding.ts";
+import { readSources } from "../phrasebook/read.ts";
+
+/** A phrasebook ready to listen. */
+export interface Book extends Phrasebook {
+  /** Files ending in `.suite.yaml`, which `runSuites` runs. */
+  suiteSources: readonly SourceText[];
+  /** Files ending in `.day.yaml`, which `runDay` plays. */
+  daySources: readonly SourceText[];
+  /** Understands one utterance. */
+  hear: (text: string, context?: HearContext) => Heard;
+  /** What is said back to what was heard; for something to do, once all of it has worked. */
+  reply: (heard: Heard, states?: StatesOf) => string;
+  /** Everything that led to what was heard. */
+  why: (heard: Heard, states?: StatesOf) => Why;
+}
+
+/**
+ * Reads a phrasebook from files or definitions. Never throws: look at `problems` for what is
+ * wrong; whatever could be read is ready to use.
+ *
+ * @param sources Files as path and text, and definitions made with `definePhrasebook`.
+ * @param found Findings about the files made before, such as folders that do not exist.
+ */
+export function readPhrasebook(sources: readonly Source[], found: readonly Finding[] = []): Book {
+  if (!Array.isArray(sources)) {
+    throw new WrongUse("readPhrasebook takes a list of sources: [{ path, text }]");
+  }
+  const given = sources.map(readSource);
+  const isOf =
+    (name: RegExp) =>
+    (source: Source): source is SourceText =>
+      "text" in source && name.test(source.path);
+  const [isSuite, isDay] = [isOf(/\.suite\.ya?ml$/iu), isOf(/\.day\.ya?ml$/iu)];
+  const book = readSources(
+    given.filter((source) => !isSuite(source) && !isDay(source)),
+    Array.isArray(found) ? found.filter(isFinding) : [],
+  );
+  const opened: Book = {
+    ...book,
+    suiteSources: given.filter(isSuite),
+    daySources: given.filter(isDay),
+    hear: (text, context = {}) => hearUtterance(opened, text, context),
+    reply: (heard, states) => printed("outcome", () => replyToHeard(opened, heard, states)),
+    why: (heard, states) => printed("outcome", () => explainHeard(opened, heard, states)),
+  };
+  books.add(opened);
+  return opened;
+}
+
+/** The phrasebooks that were read. */
+const books = new WeakSet<Book>();
+
+/**
+ * What was passed as a phrasebook, if it is one.
+ *
+ * @throws WrongUse for anything else.
+ */
+export function asBook(book: Book): Book {
+  if (typeof book === "object" && books.has(book)) return book;
+  throw new WrongUse("pass a phrasebook: what readPhrasebook or openPhrasebook returned");
+}
+
+function isFinding(found: unknown): found is Finding {
+  const { at, message } = membersOf(found);
+  return typeof message === "string" && typeof membersOf(at)["file"] === "string";
+}
+
+/** A source as somebody passes it who need not have read its type. */
+function readSource(source: unknown, index: number): Source {
+  const { path, text, definition } = membersOf(source);
+  const name = textOf(path) ?? `source ${index + 1}`;
+  if (typeof text === "string") return { path: name, text };
+  return { path: name, definition: definition as PhrasebookDefinition };
+}

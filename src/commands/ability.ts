@@ -1,0 +1,43 @@
+import type { Device, Order, TargetSlot } from "../phrasebook/model.ts";
+import { isSettable } from "../phrasebook/property.ts";
+import type { Lack } from "./reason.ts";
+
+/** What is asked of a device. */
+export interface Asked {
+  /** What it has to be, and where. */
+  slot?: Pick<TargetSlot, "kinds" | "room">;
+  /** Properties that are to be set. */
+  properties?: readonly string[];
+  /** Properties of which one is to be read. */
+  readable?: readonly string[];
+  actions?: readonly string[];
+}
+
+/** What a device has not got of what is asked; undefined when it can do it. */
+export function lackOf(
+  { kind, room, properties, actions }: Device,
+  { slot, properties: set = [], readable, actions: called = [] }: Asked,
+): Lack | undefined {
+  if (slot?.kinds && !slot.kinds.includes(kind)) return { lack: "kind", kind, asked: slot.kinds };
+  if (slot?.room !== undefined && room !== slot.room) return { lack: "room", room: slot.room };
+  for (const property of set) {
+    const schema = properties.get(property);
+    if (!schema) return { lack: "property", properties: [property] };
+    if (!isSettable(schema)) return { lack: "setting", property };
+  }
+  for (const action of called) if (!actions.includes(action)) return { lack: "action", action };
+  if (readable && !readable.some((property) => properties.has(property))) {
+    return { lack: "property", properties: readable.filter((name) => name !== "") };
+  }
+  return undefined;
+}
+
+/** Whether a device can do what is asked. */
+export function isAble(device: Device, asked: Asked): boolean {
+  return lackOf(device, asked) === undefined;
+}
+
+/** What an order asks of a device. */
+export function askedBy(order: Order): Asked {
+  return order.order === "call" ? { actions: [order.action] } : { properties: [order.property] };
+}

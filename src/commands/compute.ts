@@ -1,0 +1,38 @@
+import type { Intent, Routine, Step } from "../phrasebook/model.ts";
+import type { StepInput } from "../phrasebook/schema.ts";
+import { slotDefault } from "../phrasebook/slots.ts";
+import type { SlotValue, Slots } from "./outcome.ts";
+
+/** What is known beside slots when steps are computed. */
+export type ComputeContext = Omit<StepInput, "slots">;
+
+export type Computed = { ok: true; steps: readonly Step[] } | { ok: false; problem: string };
+
+/**
+ * The steps of an intent or routine: as written, or as its function computes them. It is given the
+ * value of each slot, and for a target the ids of its devices.
+ */
+export function stepsOf(
+  { steps, compute, slots: declared }: Pick<Intent | Routine, "steps" | "compute" | "slots">,
+  slots: Slots,
+  context: ComputeContext,
+): Computed {
+  if (!compute) return { ok: true, steps };
+  const given = Object.entries(withDefaults({ slots: declared }, slots)).map(([name, slot]) => {
+    return [name, "devices" in slot ? [...slot.devices] : slot.value] as const;
+  });
+  return compute({ ...context, slots: Object.fromEntries(given) });
+}
+
+/** Slots with what those stand for that nobody says anything for. */
+export function withDefaults(
+  { slots: declared }: Pick<Intent | Routine, "slots">,
+  slots: Slots,
+): Record<string, SlotValue> {
+  const filled: Record<string, SlotValue> = { ...slots };
+  for (const slot of declared.values()) {
+    const value = slotDefault(slot);
+    if (value !== undefined) filled[slot.name] ??= { value, words: "" };
+  }
+  return filled;
+}

@@ -1,0 +1,30 @@
+import type { Name, Nameable } from "../phrasebook/model.ts";
+
+/** Something under one of its names. */
+export interface Holder {
+  entity: Nameable;
+  name: Name;
+}
+
+/** What words name, before it is known what that comes to in the home. */
+export type TargetExpression =
+  | { target: "named"; holders: readonly Holder[]; words: number }
+  /** Devices of a kind, in a place or where the speaker is. */
+  | {
+      target: "kind";
+      kinds: readonly string[];
+      many: boolean;
+      all: boolean;
+      place?: PlaceExpression;
+    }
+  | { target: "everything"; place?: PlaceExpression }
+  | { target: "here" | "there" }
+  /** What was spoken of last. */
+  | { target: "it" }
+  /** A name, of whose bearers only those in a place are meant. */
+  | { target: "within"; of: TargetExpression & { target: "named" }; place: PlaceExpression }
+  | { target: "list"; items: readonly TargetExpression[] }
+  | { target: "except"; from: TargetExpression; without: TargetExpression };
+
+/** A place by its name, where the speaker stands, or where what was spoken of last is. */
+export type PlaceExpression = "here" | "there" | readonly Holder[];

@@ -1,0 +1,39 @@
+import type { Device, TellStep } from "../phrasebook/model.ts";
+import { type StateTest, stateTests } from "../phrasebook/state-words.ts";
+import { isKnown } from "./access.ts";
+import type { Question, Slots } from "./outcome.ts";
+
+/** The question that a step asks about devices; undefined when voice may know of none of them. */
+export function questionAbout(
+  tell: TellStep,
+  slots: Slots,
+  all: readonly Device[],
+): Question | undefined {
+  const devices = all.filter(isKnown).map(({ id }) => id);
+  if (devices.length === 0) return undefined;
+  if (tell.form === "value") {
+    return { form: "value", devices, property: propertiesRead(tell, slots)[0] ?? "" };
+  }
+  const state = typeof tell.state === "string" ? tell.state : slots[tell.state.slot]?.words;
+  return { form: tell.form, devices, state: state ?? "", tests: testsOf(tell, slots) };
+}
+
+/** The properties that a question reads, of which a device has to have one. */
+export function propertiesRead(tell: TellStep, slots: Slots): string[] {
+  if (tell.form === "value") {
+    const { property } = tell;
+    return [typeof property === "string" ? property : valueIn(slots, property.slot)];
+  }
+  return testsOf(tell, slots).map(({ property }) => property);
+}
+
+function testsOf(tell: Exclude<TellStep, { form: "value" }>, slots: Slots): readonly StateTest[] {
+  const word = typeof tell.state === "string" ? tell.state : valueIn(slots, tell.state.slot);
+  return Object.entries(stateTests).find(([state]) => state === word)?.[1] ?? [];
+}
+
+/** The value of a slot as text; empty where it has none. */
+export function valueIn(slots: Slots, name: string): string {
+  const filled = slots[name];
+  return filled && "value" in filled ? String(filled.value) : "";
+}

@@ -1,0 +1,369 @@
+import type { Device, Nameable, Phrasebook, TargetSlot } from "../phrasebook/model.ts";
+import type { LocalTime } from "../time/local.ts";
+import { isKnown, whyBarred } from "./access.ts";
+import { deviceIndex } from "./device-index.ts";
+import type { PlaceExpression, TargetExpression } from "./expression.ts";
+import type { Holder } from "./expression.ts";
+import { type Asked, lackOf } from "./ability.ts";
+import type { ComputeContext } from "./compute.ts";
+import { devicesOf } from "./members.ts";
+import type { Skipped } from "./outcome.ts";
+import type { Reason } from "./reason.ts";
+
+/** What a target comes to, given what is asked of it and where the speaker stands. */
+export type Resolved =
+  | Devices
+  /** Several things have the name and nothing decides between them. */
+  | { result: "choices"; options: readonly Devices[] }
+  /** Nothing that was named can do it. */
+  | { result: "unfit"; reason: Reason };
+
+export interface Devices {
+  result: "devices";
+  /** What it is called when asked about. */
+  label: string;
+  /** The id of the one thing that it is, by which it is chosen among others of its name. */
+  id: string;
+  /** The names that were settled on. */
+  holders: readonly Holder[];
+  devices: readonly Device[];
+  /** Devices that were named only together with others. */
+  bulk: ReadonlySet<Device>;
+  /** Those of them that no name of a group gathers, but "everything", a place or a kind. */
+  along: ReadonlySet<Device>;
+  /** Whether they were asked for by what they are. */
+  isByKind: boolean;
+  skipped: readonly Skipped[];
+}
+
+/** What is asked of whatever fills a target slot. */
+export interface TargetAsked extends Asked {
+  slot: TargetSlot;
+}
+
+/** Where the speaker stands. */
+export interface Speaker {
+  room: string | undefined;
+  /** What functions that compute steps are given, beside slots. */
+  context: ComputeContext;
+  /** What time it is there, if that is known. */
+  time?: LocalTime | undefined;
+  /** What a name that stands for several things was said to mean. */
+  chosen?: string | undefined;
+  /** Ids of the devices that were spoken of last. */
+  it?: readonly string[] | undefined;
+  /** Words said for a slot when it was asked for. */
+  said?: Readonly<Record<string, string>> | undefined;
+}
+
+/** Decides what a target stands for; see docs/targets.md. */
+export function resolveTarget(
+  book: Phrasebook,
+  expression: TargetExpression,
+  asked: TargetAsked,
+  speaker: Speaker,
+): Resolved {
+  const resolved = resolveExpression(book, expression, asked, speaker);
+  if (resolved.result !== "choices" || speaker.chosen === undefined) return resolved;
+  return resolved.options.find(({ id }) => id === speaker.chosen) ?? resolved;
+}
+
+function resolveExpression(
+  book: Phrasebook,
+  expression: TargetExpression,
+  asked: TargetAsked,
+  speaker: Speaker,
+): Resolved {
+  if (asked.slot.named && !isNamed(expression)) {
+    return unfit({ reason: "alone" });
+  }
+  const { sort } = asked.slot;
+  if (sort && expression.target !== "named") {
+    return unfit({ reason: "alone" });
+  }
+  switch (expression.target) {
+    case "named":
+      return resolveNamed(book, expression.holders, asked, speaker);
+    case "kind":
+      return resolveKind(book, expression, asked, speaker);
+    case "everything": {
+      const { place } = expression;
+      const resolve = () => bulkOf("everything", devicesIn(book, place, speaker), asked);
+      if (place !== undefined) return resolve();
+      return remembered(book, `everything ${askedKey(asked)}`, resolve);
+    }
+    case "here": {
+      if (speaker.room === undefined) return unfit({ reason: "nowhere", said: "here" });
+      return bulkOf("here", devicesIn(book, "here", speaker), asked);
+    }
+    case "there":
+    case "it": {
+      const before = spokenOf(book, speaker);
+      if (before.length === 0) {
+        return unfit({ reason: "nowhere", said: expression.target });
+      }
+      if (expression.target === "there") {
+        return bulkOf("there", devicesIn(book, "there", speaker), asked);
+      }
+      const [only] = before;
+      const label = before.length === 1 && only?.names[0] ? only.names[0].text : "it";
+      return bulkOf(label, before, asked, before.length === 1 ? "single" : "several");
+    }
+    case "within": {
+      const there = new Set<Nameable>(devicesIn(book, expression.place, speaker));
+      const holders = expression.of.holders.filter(({ entity }) => there.has(entity));
+      return resolveNamed(book, holders, asked, speaker);
+    }
+    case "list":
+      return resolveList(book, expression.items, asked, speaker);
+    case "except":
+      return resolveExcept(book, expression, asked, speaker);
+  }
+}
+
+function isNamed(expression: TargetExpression): boolean {
+  if (["everything", "here", "there"].includes(expression.target)) return false;
+  if (expression.target !== "named") return true;
+  return expression.holders.some(({ entity: { type } }) => type === "device" || type === "group");
+}
+
+/**
+ * A name stands for everything that bears it, narrowed by what is asked, then a name before an
+ * alias, then by the speaker's room. What remains beyond one is a question.
+ */
+function resolveNamed(
+  book: Phrasebook,
+  holders: readonly Holder[],
+  asked: TargetAsked,
+  speaker: Speaker,
+): Resolved {
+  const able: Devices[] = [];
+  const unable: Reason[] = [];
+  const seen = new Set<Nameable>();
+  // Names first, so that something that bears the words as a name and an alias counts by the name.
+  const ordered = [...holders].sort((a, b) => Number(a.name.alias) - Number(b.name.alias));
+  for (const holder of ordered) {
+    const { entity } = holder;
+    if (seen.has(entity) || entity.type !== (asked.slot.sort ?? entity.type)) continue;
+    seen.add(entity);
+    const sorted = sortDevices(devicesOf(book, entity), asked);
+    if (sorted.devices.length > 0) {
+      const isPlace = entity.type === "room" || entity.type === "zone";
+      able.push({
+        result: "devices",
+        label: holder.name.text,
+        id: entity.id,
+        holders: [holder],
+        bulk: new Set(entity.type === "device" ? [] : sorted.devices),
+        along: new Set(isPlace ? sorted.devices : []),
+        isByKind: false,
+        ...sorted,
+      });
+    } else {
+      const { id } = entity;
+      const first = firstUnable(devicesOf(book, entity), sorted.skipped);
+      unable.push(first ?? { reason: "unable", id, lack: { lack: "device" } });
+    }
+  }
+  const byName = able.filter((option) => option.holders.some(({ name }) => !name.alias));
+  const named = byName.length > 0 ? byName : able;
+  const near = named.filter(({ holders: [holder] }) => isIn(holder?.entity, speaker.room));
+  const left = near.length > 0 && named.length > 1 ? near : named;
+  const [only] = left;
+  if (only) return left.length === 1 ? only : { result: "choices", options: left };
+  const [first] = unable;
+  return unfit(first ?? { reason: "nothing", of: ordered[0]?.name.text ?? "" });
+}
+
+function isIn(entity: Nameable | undefined, room: string | undefined): boolean {
+  return room !== undefined && entity?.type === "device" && entity.room === room;
+}
+
+/**
+ * Devices of a kind. Without a place and without "all" they are those in the speaker's room, if it
+ * has any, and otherwise those of the whole home. One is one: more are a question.
+ */
+function resolveKind(
+  book: Phrasebook,
+  { kinds, many, all, place }: TargetExpression & { target: "kind" },
+  asked: TargetAsked,
+  speaker: Speaker,
+): Resolved {
+  const label = kinds.join(" or ");
+  const isOfKind = ({ kind }: Device): boolean => kinds.includes(kind);
+  if (place === undefined) {
+    const index = deviceIndex(book);
+    const here = speaker.room === undefined ? [] : index.inRoom(speaker.room).filter(isOfKind);
+    if (!all && sortDevices(here, asked).devices.length > 0) {
+      return kindOf(label, here, many, asked);
+    }
+    // In a large home there may be thousands of a kind, and what they come to is always the same.
+    return remembered(book, `${kinds.join()} ${many} ${askedKey(asked)}`, () => {
+      const [only = "", more] = kinds;
+      const ofKind = more === undefined ? index.ofKind(only) : index.all.filter(isOfKind);
+      return kindOf(label, ofKind, many, asked);
+    });
+  }
+  return kindOf(label, devicesIn(book, place, speaker).filter(isOfKind), many, asked);
+}
+
+function kindOf(
+  label: string,
+  ofKind: readonly Device[],
+  many: boolean,
+  asked: TargetAsked,
+): Resolved {
+  if (many) return bulkOf(label, ofKind, asked, "kind");
+  const reached = sortDevices(ofKind, asked).devices;
+  if (reached.length <= 1) {
+    return bulkOf(label, reached.length === 1 ? reached : ofKind, asked, "single");
+  }
+  const options = reached.map((device): Devices => {
+    const holder = { entity: device, name: device.names[0] };
+    const name = holder.name?.text ?? device.id;
+    const holders = holder.name ? [{ entity: device, name: holder.name }] : [];
+    const one = { label: name, id: device.id, devices: [device], holders, isByKind: true };
+    return { result: "devices", ...one, bulk: new Set(), along: new Set(), skipped: [] };
+  });
+  return { result: "choices", options };
+}
+
+/** What targets came to in a whole home, by what was said and asked. */
+const memories = new WeakMap<Phrasebook["devices"], Memory>();
+type Memory = Map<string, Resolved>;
+
+/** Most that is remembered of one home. */
+const mostRemembered = 1000;
+
+function remembered({ devices }: Phrasebook, key: string, resolve: () => Resolved): Resolved {
+  let memory = memories.get(devices);
+  if (!memory) memories.set(devices, (memory = new Map<string, Resolved>()));
+  const before = memory.get(key);
+  if (before) return before;
+  const resolved = resolve();
+  if (memory.size >= mostRemembered) memory.clear();
+  memory.set(key, resolved);
+  return resolved;
+}
+
+/** The same for questions that ask the same of devices. */
+function askedKey({ slot, properties, readable, actions }: TargetAsked): string {
+  return JSON.stringify([slot.sort, slot.kinds, slot.room, properties, readable, actions]);
+}
+
+function devicesIn(
+  book: Phrasebook,
+  place: PlaceExpression | undefined,
+  speaker: Speaker,
+): Device[] {
+  const { all, inRoom } = deviceIndex(book);
+  if (place === undefined) return [...all];
+  if (place === "here") return speaker.room === undefined ? [] : [...inRoom(speaker.room)];
+  if (place === "there") {
+    const rooms = new Set(spokenOf(book, speaker).flatMap(({ room }) => room ?? []));
+    return all.filter(({ room }) => room !== undefined && rooms.has(room));
+  }
+  return [...new Set(place.flatMap(({ entity }) => devicesOf(book, entity)))];
+}
+
+/** The devices that were spoken of last. */
+function spokenOf(book: Phrasebook, { it = [] }: Speaker): Device[] {
+  return it.flatMap((id) => book.devices.get(id) ?? []).filter(isKnown);
+}
+
+function unfit(reason: Reason): Resolved {
+  return { result: "unfit", reason };
+}
+
+/** The first that voice is not barred from: reasons are spoken. */
+function firstUnable(all: readonly Device[], skipped: readonly Skipped[]): Reason | undefined {
+  const known = new Set(all.filter(isKnown).map(({ id }) => id));
+  return skipped.find(({ device }) => known.has(device))?.why;
+}
+
+/** @param sort Whether they were asked for one by one, by their kind, or by where they are. */
+function bulkOf(
+  label: string,
+  all: readonly Device[],
+  asked: TargetAsked,
+  sort: "single" | "several" | "kind" | "place" = "place",
+): Resolved {
+  const sorted = sortDevices(all, asked);
+  if (sorted.devices.length === 0) {
+    const first = firstUnable(all, sorted.skipped);
+    return unfit(first ?? { reason: "nothing", of: label });
+  }
+  const bulk = new Set(sort === "single" ? [] : sorted.devices);
+  const along = new Set(sort === "kind" || sort === "place" ? sorted.devices : []);
+  const isByKind = sort === "kind";
+  return { result: "devices", label, id: label, holders: [], bulk, along, isByKind, ...sorted };
+}
+
+function resolveList(
+  book: Phrasebook,
+  items: readonly TargetExpression[],
+  asked: TargetAsked,
+  speaker: Speaker,
+): Resolved {
+  const parts: Devices[] = [];
+  for (const item of items) {
+    const resolved = resolveTarget(book, item, asked, speaker);
+    if (resolved.result !== "devices") return resolved;
+    parts.push(resolved);
+  }
+  return {
+    result: "devices",
+    label: parts.map(({ label }) => label).join(" and "),
+    id: parts.map(({ id }) => id).join(" "),
+    holders: parts.flatMap(({ holders }) => holders),
+    devices: [...new Set(parts.flatMap(({ devices }) => devices))],
+    bulk: new Set(parts.flatMap(({ bulk }) => [...bulk])),
+    along: new Set(parts.flatMap(({ along }) => [...along])),
+    isByKind: parts.every(({ isByKind }) => isByKind),
+    skipped: parts.flatMap(({ skipped }) => skipped),
+  };
+}
+
+function resolveExcept(
+  book: Phrasebook,
+  { from, without }: TargetExpression & { target: "except" },
+  asked: TargetAsked,
+  speaker: Speaker,
+): Resolved {
+  const whole = resolveTarget(book, from, asked, speaker);
+  if (whole.result !== "devices") return whole;
+  // What is left out need not be able to do what is asked.
+  const anything: TargetAsked = { slot: bareSlot(asked.slot) };
+  const left = resolveTarget(book, without, anything, speaker);
+  if (left.result !== "devices") return left;
+  const devices = whole.devices.filter((device) => !left.devices.includes(device));
+  if (devices.length === 0)
+    return unfit({ reason: "nothing", of: `${whole.label} except ${left.label}` });
+  const label = `${whole.label} except ${left.label}`;
+  return { ...whole, label, id: label, devices };
+}
+
+function bareSlot({ name, at }: TargetSlot): TargetSlot {
+  return { type: "target", name, at };
+}
+
+/** Parts devices that can do what is asked from those that cannot, each with its reason. */
+function sortDevices(
+  all: readonly Device[],
+  asked: TargetAsked,
+): { devices: Device[]; skipped: Skipped[] } {
+  const devices: Device[] = [];
+  const skipped: Skipped[] = [];
+  for (const device of all) {
+    const why = isKnown(device) ? unable(device, asked) : whyBarred(device);
+    if (why === undefined) devices.push(device);
+    else skipped.push({ device: device.id, why });
+  }
+  return { devices, skipped };
+}
+
+/** Why a device cannot do what is asked, or undefined when it can. */
+function unable(device: Device, asked: TargetAsked): Reason | undefined {
+  const lack = lackOf(device, asked);
+  return lack && { reason: "unable", id: device.id, lack };
+}

@@ -1,0 +1,13 @@
+import type { Reading } from "../understand/evaluate.ts";
+
+/** The devices that a reading is about: what "it" stands for in what is said next. */
+export function devicesAbout({ targets, meaning }: Reading): string[] {
+  const named = [...targets.values()].flatMap(({ devices }) => devices.map(({ id }) => id));
+  const meant =
+    meaning.result === "do"
+      ? meaning.effects.map(({ device }) => device)
+      : meaning.result === "tell"
+        ? meaning.questions.flatMap(({ devices }) => devices)
+        : [];
+  return [...new Set(named.length > 0 ? named : meant)];
+}

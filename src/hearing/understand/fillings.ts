@@ -1,0 +1,58 @@
+import type { Path } from "../../automaton/paths.ts";
+import type { Utterance } from "../../automaton/utterance.ts";
+import type { Intent, Slot } from "../../phrasebook/model.ts";
+import type { Engine } from "./engine.ts";
+import type { TargetExpression } from "../../commands/expression.ts";
+import type { SlotReading } from "../../slot-types/slots.ts";
+
+/** A slot as filled by words of the utterance. */
+export interface Filling {
+  slot: Slot;
+  reading: SlotReading;
+  /** Indexes of its first word and after its last. */
+  from: number;
+  end: number;
+  words: string;
+}
+
+/** The slots that a path through a pattern filled; free text is one filling, however long. */
+export function fillingsOf(
+  engine: Engine,
+  utterance: Utterance,
+  path: Path,
+  intent: Intent,
+): Filling[] {
+  const fillings: Filling[] = [];
+  for (const { state, from, end, match } of path.steps) {
+    const slot = intent.slots.get(engine.network.slot[state] ?? "");
+    if (!slot) continue;
+    const last = fillings.at(-1);
+    const isText = slot.type === "text";
+    if (isText && last?.slot === slot && last.end === from) fillings.pop();
+    const first = isText && last?.slot === slot && last.end === from ? last.from : from;
+    const start = utterance.words[first]?.start ?? 0;
+    const stop = utterance.words[end - 1]?.end ?? start;
+    const words = utterance.text.slice(start, stop);
+    const reading = match
+      ? (match.value as SlotReading)
+      : ({ read: "value", value: words } as const);
+    fillings.push({ slot, reading, from: first, end, words });
+  }
+  return fillings;
+}
+
+/** How many words of an expression are names of things. */
+export function nameWords(expression: TargetExpression): number {
+  switch (expression.target) {
+    case "named":
+      return expression.words;
+    case "list":
+      return expression.items.reduce((sum, item) => sum + nameWords(item), 0);
+    case "within":
+      return nameWords(expression.of);
+    case "except":
+      return nameWords(expression.from) + nameWords(expression.without);
+    default:
+      return 0;
+  }
+}

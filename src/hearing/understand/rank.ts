@@ -1,0 +1,113 @@
+import { tellReason } from "../../commands/reason.ts";
+import type { Reading } from "./evaluate.ts";
+import type { Effect } from "../../commands/outcome.ts";
+import type { Speaker } from "../../commands/targets.ts";
+
+interface RankRule {
+  /** Why a reading with a lower score is dropped. */
+  lost: string;
+  score: (reading: Reading, room?: string) => number;
+}
+
+/** The rules of rank, in the order in which they decide; see docs/ranking.md. */
+const rules: readonly RankRule[] = [
+  {
+    lost: "what it names cannot do it",
+    score: ({ meaning }) => ({ absent: 0, unfit: 1 })[meaning.result as string] ?? 2,
+  },
+  {
+    lost: "of the vocabulary, where the phrasebook has its own",
+    score: ({ pattern }) => (pattern.origin === "phrasebook" ? 1 : 0),
+  },
+  { lost: "more words of free text", score: ({ path }) => -path.freeWords },
+  { lost: "fewer words of the pattern", score: ({ path }) => path.literalWords },
+  { lost: "shorter names", score: ({ nameWords }) => nameWords },
+  { lost: "an alias, where another has it as a name", score: ({ aliases }) => -aliases },
+  { lost: "not in the speaker's room", score: (reading, room) => inRoom(reading, room) },
+  {
+    lost: "its value cannot be or was not said, where another's is",
+    score: ({ meaning }) => ({ refuse: 0, missing: 1 })[meaning.result as string] ?? 2,
+  },
+];
+
+/** Only a target that lies wholly in the speaker's room is nearer than one that does not. */
+function inRoom({ meaning }: Reading, room: string | undefined): number {
+  if (room === undefined || !("targets" in meaning) || meaning.targets.size === 0) return 0;
+  const devices = [...meaning.targets.values()].flatMap((target) => target.devices);
+  return devices.every((device) => device.room === room) ? 1 : 0;
+}
+
+/** A reading beside others: whether it is among the best, and the rule that decided so. */
+export interface Ranked {
+  reading: Reading;
+  kept: boolean;
+  rule: string;
+}
+
+/** Ranks readings. Those that are kept are equal by every rule and differ in what they mean. */
+export function rankReadings(readings: readonly Reading[], { room, chosen }: Speaker): Ranked[] {
+  let best = [...readings];
+  const dropped: Ranked[] = [];
+  for (const { lost, score } of rules) {
+    if (best.length <= 1) break;
+    const scores = best.map((reading) => score(reading, room));
+    const most = Math.max(...scores);
+    best.forEach((reading, index) => {
+      if ((scores[index] ?? 0) < most) dropped.push({ reading, kept: false, rule: lost });
+    });
+    best = best.filter((_, index) => scores[index] === most);
+  }
+  const [only] = best;
+  if (only && best.length === 1) {
+    return [{ reading: only, kept: true, rule: "first by rank" }, ...dropped.reverse()];
+  }
+  const distinct = new Map<string, Reading>();
+  // Readings that mean the same are told apart by id, so that the order of files has no say.
+  const ordered = best.sort((a, b) => (a.intent.id < b.intent.id ? -1 : 1));
+  for (const reading of ordered) {
+    const key = meaningKey(reading);
+    if (distinct.has(key)) dropped.push({ reading, kept: false, rule: "means the same" });
+    else distinct.set(key, reading);
+  }
+  const [picked, another] = [...distinct.values()].filter(({ intent }) => intent.id === chosen);
+  if (picked && !another && distinct.size > 1) {
+    for (const reading of distinct.values()) {
+      if (reading !== picked) dropped.push({ reading, kept: false, rule: "another was chosen" });
+    }
+    return [{ reading: picked, kept: true, rule: "chosen" }, ...dropped.reverse()];
+  }
+  const rule = distinct.size > 1 ? "nothing decides between these" : "first by rank";
+  const kept = [...distinct.values()].map((reading) => ({ reading, kept: true, rule }));
+  return [...kept, ...dropped.reverse()];
+}
+
+/** Equal for effects that are the same, in whatever order their properties were written. */
+function effectKey(effect: Effect): string {
+  if ("call" in effect) return JSON.stringify(effect);
+  const [kind, values] =
+    "set" in effect
+      ? ["set", effect.set]
+      : "nudge" in effect
+        ? ["nudge", effect.nudge]
+        : ["scale", effect.scale];
+  return JSON.stringify([effect.device, kind, Object.entries(values).sort()]);
+}
+
+/** Equal for readings that would do the same; without effects, for those of one intent. */
+function meaningKey({ meaning, intent }: Reading): string {
+  switch (meaning.result) {
+    case "do": {
+      const effects = meaning.effects.map(effectKey).sort();
+      if (meaning.runs !== undefined) return `run ${meaning.runs} ${JSON.stringify(meaning.slots)}`;
+      return effects.length > 0 ? `do ${effects.join()}` : `answer ${intent.id}`;
+    }
+    case "tell":
+      return `tell ${JSON.stringify(meaning.questions)}`;
+    case "choices":
+      return `choices ${meaning.options.map(({ id }) => id).join()}`;
+    case "missing":
+      return `missing ${intent.id} ${meaning.slot}`;
+    default:
+      return `${meaning.result} ${tellReason(meaning.reason)}`;
+  }
+}

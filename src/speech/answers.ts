@@ -1,0 +1,87 @@
+import type { LanguagePack } from "../language/pack.ts";
+import { holds } from "../phrasebook/condition.ts";
+import type { Device, Phrasebook } from "../phrasebook/model.ts";
+import { type State, type Value, unitSign } from "../phrasebook/property.ts";
+import type { StateTest } from "../phrasebook/state-words.ts";
+import { nameIn } from "../phrasebook/names.ts";
+import type { Question } from "../commands/outcome.ts";
+import { formatReply } from "./format.ts";
+
+/** Answers a question from states; a device without one is as it starts. */
+export function answerQuestion(
+  book: Phrasebook,
+  pack: LanguagePack,
+  language: string,
+  question: Question,
+  states: (device: string) => State | undefined,
+): string {
+  const devices = question.devices.flatMap((id) => book.devices.get(id) ?? []);
+  const valueOf = (device: Device, property: string): Value =>
+    states(device.id)?.[property] ?? device.properties.get(property)?.default ?? "";
+  const nameOf = (device: Device): string => nameIn(book, device, language) ?? device.id;
+  const list = (names: readonly string[]): string =>
+    new Intl.ListFormat(language, { type: "conjunction" }).format(names);
+
+  if (question.form === "value") {
+    const { property } = question;
+    const spoken = pack.properties[property]?.[0] ?? property;
+    return devices
+      .map((device) => {
+        const value = printValue(pack, language, device, property, valueOf(device, property));
+        const variables = { name: nameOf(device), property: spoken, value };
+        return formatReply(pack.answers.value, language, variables);
+      })
+      .join(" ");
+  }
+
+  const isSo = (device: Device): boolean => {
+    const test = question.tests.find(({ property }) => device.properties.has(property));
+    return test !== undefined && holds(test.condition, valueOf(device, test.property));
+  };
+  const those = devices.filter(isSo);
+  const { state } = question;
+  if (question.form === "which") {
+    if (those.length === 0) return formatReply(pack.answers.none, language, {});
+    return formatReply(pack.answers.list, language, { list: list(those.map(nameOf)) });
+  }
+  const isYes = question.form === "any" ? those.length > 0 : those.length === devices.length;
+  const told = question.form === "any" && !isYes ? devices : isYes ? those : notIn(devices, those);
+  const name = list(told.map(nameOf));
+  const now = isYes ? state : actualState(pack, language, told, question.tests, valueOf);
+  return formatReply(isYes ? pack.answers.yes : pack.answers.no, language, { name, state: now });
+}
+
+function notIn(devices: readonly Device[], those: readonly Device[]): Device[] {
+  return devices.filter((device) => !those.includes(device));
+}
+
+/** What they are instead, if it is the same for all. */
+function actualState(
+  pack: LanguagePack,
+  language: string,
+  devices: readonly Device[],
+  tests: readonly StateTest[],
+  valueOf: (device: Device, property: string) => Value,
+): string {
+  const values = devices.flatMap((device) => {
+    const test = tests.find(({ property }) => device.properties.has(property));
+    if (!test) return [];
+    return [printValue(pack, language, device, test.property, valueOf(device, test.property))];
+  });
+  return [...new Set(values)].join(", ");
+}
+
+/** A value in the words and number format of a language. */
+export function printValue(
+  pack: LanguagePack,
+  language: string,
+  device: Device,
+  property: string,
+  value: Value,
+): string {
+  if (typeof value !== "number") {
+    return pack.values[property]?.[String(value)]?.[0] ?? String(value);
+  }
+  const written = new Intl.NumberFormat(language, { maximumFractionDigits: 2 }).format(value);
+  return written + unitSign(device.properties.get(property)?.unit);
+}

@@ -1,0 +1,199 @@
+import type { Conclusion, HeardCommand, Slots } from "../commands/outcome.ts";
+import { intentOf } from "../commands/outcome.ts";
+import { isKnown, knownOf } from "../commands/access.ts";
+import { phrases } from "../pattern/phrases.ts";
+import { SaidValue } from "../phrasebook/messages.ts";
+import type { ChoiceSlot, Intent, Phrasebook, Reply } from "../phrasebook/model.ts";
+import type { Value } from "../phrasebook/property.ts";
+import { answerQuestion, printValue } from "./answers.ts";
+import { formatReply, replyIn } from "./format.ts";
+import { countDevices, namesOf } from "./names.ts";
+import { spokenReasons } from "./reasons.ts";
+import type { Speech } from "./speech.ts";
+import { spokenDuration, withWhen } from "./times.ts";
+
+const nothing: Failed = new Set();
+
+/** What is said back to an outcome, some devices of which may not have answered. */
+export function replyTo(speech: Speech, outcome: Conclusion, failed: Failed = nothing): string {
+  const { book, pack, language } = speech;
+  switch (outcome.outcome) {
+    case "answer":
+    case "act": {
+      const replies = outcome.commands.map((each) => replyToCommand(speech, each, failed));
+      return replies.join(" ");
+    }
+    case "ask": {
+      const slot = book.intents.get(intentOf(outcome) ?? "")?.slots.get(outcome.slot);
+      const own = replyIn(slot?.ask ?? new Map(), language);
+      return formatReply(own?.text ?? pack.replies.ask, language, { slot: outcome.slot });
+    }
+    case "unsure": {
+      const list = new Intl.ListFormat(language, { type: "disjunction" });
+      const choices = list.format(outcome.choices.map(({ label }) => label));
+      return formatReply(pack.replies.unsure, language, { choices });
+    }
+    case "refuse": {
+      const reason = spokenReasons(speech, outcome.reasons);
+      const { refuse, cannot } = pack.replies;
+      return reason === "" ? cannot : formatReply(refuse, language, { reason });
+    }
+    default:
+      return formatReply(pack.replies[outcome.outcome], language, {});
+  }
+}
+
+function replyToCommand(speech: Speech, command: HeardCommand, failed: Failed): string {
+  const { book, pack, language, states } = speech;
+  if (command.questions) {
+    const answers = command.questions.map((each) =>
+      answerQuestion(book, pack, language, each, states),
+    );
+    return answers.join(" ");
+  }
+  const intent = book.routines.get(command.runs ?? "") ?? book.intents.get(command.intent);
+  const ids = new Set(command.effects.map(({ device }) => device));
+  const results = {
+    done: [...ids].filter((id) => !failed.has(id)),
+    failed: [...ids].filter((id) => failed.has(id)),
+    skipped: command.skipped.map(({ device }) => device),
+  };
+  const hasFailed = results.failed.length > 0;
+  const values = slotVariables(speech, intent, command.slots, results);
+  const failure = hasFailed && intent ? replyIn(intent.failed, language) : undefined;
+  if (failure) return speakReply(speech, failure, values, results);
+  const written = intent && replyIn(intent.reply, language);
+  const reply = written ? speakReply(speech, written, values, results) : pack.replies.act;
+  const isOwn = written?.origin === "phrasebook";
+  const left = isOwn ? [] : leftOut(book, command, results.done);
+  const whole = tellsFailures(written) ? reply : told(speech, reply, results, left);
+  const when = command.when ?? command.effects[0]?.when;
+  return when ? withWhen(speech, when, whole) : whole;
+}
+
+/** Ids of devices that did not answer. */
+export type Failed = ReadonlySet<string>;
+
+/** What came of a command: ids of devices. */
+export interface Results {
+  done: readonly string[];
+  failed: readonly string[];
+  skipped: readonly string[];
+}
+
+/** Whether a reply speaks of what failed itself, so that nothing is put after it. */
+export function tellsFailures(reply: Reply | undefined): boolean {
+  return reply?.text.includes("$failed") === true;
+}
+
+/** To speech, what it is barred from does not exist. */
+function spoken({ book }: Speech, { done, failed, skipped }: Results): Results {
+  const known = (ids: readonly string[]): readonly string[] => knownOf(book.devices, ids);
+  return { done: known(done), failed: known(failed), skipped: known(skipped) };
+}
+
+/** A reply that is true of what was done, with what was not done after it. */
+export function told(
+  speech: Speech,
+  reply: string,
+  results: Results,
+  left: readonly string[] = [],
+): string {
+  const { done, failed } = spoken(speech, results);
+  const { replies } = speech.pack;
+  let whole = reply;
+  if (failed.length > 0) {
+    const text = done.length > 0 ? replies.partly : replies.failed;
+    const names = countDevices(speech, failed);
+    whole = formatReply(text, speech.language, { names, reply });
+  }
+  if (left.length === 0) return whole;
+  const names = countDevices(speech, left);
+  return formatReply(replies.leftOut, speech.language, { names, reply: whole });
+}
+
+/**
+ * Devices whose being left out makes a reply untrue that does not tell it: those that voice needs
+ * more for, and those of a kind with what was done. That "everything off" means no sensor is plain.
+ */
+function leftOut(
+  book: Phrasebook,
+  { skipped }: HeardCommand,
+  done: readonly string[],
+): readonly string[] {
+  const kinds = new Set(done.map((id) => book.devices.get(id)?.kind));
+  const left = skipped.filter(({ device: id, why }) => {
+    const device = book.devices.get(id);
+    return device && isKnown(device) && (why.reason === "guarded" || kinds.has(device.kind));
+  });
+  return [...new Set(left.map(({ device }) => device))];
+}
+
+/** A reply of the phrasebook or the vocabulary, with what it may speak of. */
+export function speakReply(
+  speech: Speech,
+  { text, states }: Reply,
+  slots: Readonly<Record<string, unknown>>,
+  results: Results,
+): string {
+  const { done, failed, skipped } = speech.isForEyes ? results : spoken(speech, results);
+  const { book, pack, language } = speech;
+  const variables: Record<string, unknown> = { ...slots };
+  for (const [name, ids] of Object.entries({ done, failed, skipped })) {
+    // Most replies speak of none of these, and lists of names take a while to write.
+    if (!text.includes(`$${name}`)) continue;
+    variables[name] ??= namesOf(speech, ids);
+    variables[`${name}Count`] ??= ids.length;
+  }
+  for (const { variable, device: id, property } of states) {
+    const value = speech.states(id)?.[property] ?? "";
+    const device = book.devices.get(id);
+    // Numbers are left to the reply, which may choose by them or format them.
+    variables[variable] =
+      typeof value === "number" || !device
+        ? value
+        : printValue(pack, language, device, property, value);
+  }
+  return formatReply(text, language, variables);
+}
+
+/**
+ * Slots as replies speak of them: numbers to choose by, and the words that were said for others.
+ *
+ * A target goes by the words that were said for it, as long as all of it was done; otherwise by what
+ * was, and what was said as "it" by its names.
+ */
+export function slotVariables(
+  speech: Speech,
+  intent: Pick<Intent, "slots"> | undefined,
+  slots: Slots,
+  { done, failed }: Results,
+): Record<string, string | number | boolean | SaidValue> {
+  const variables: Record<string, string | number | boolean | SaidValue> = {};
+  for (const [name, filled] of Object.entries(slots)) {
+    const { words } = filled;
+    if ("devices" in filled) {
+      const isWhole = words !== "" && filled.leans === undefined && failed.length === 0;
+      const ids = knownOf(speech.book.devices, filled.devices);
+      const reached = ids.filter((id) => done.includes(id));
+      variables[name] = isWhole ? words : countDevices(speech, reached.length > 0 ? reached : ids);
+      continue;
+    }
+    const { value } = filled;
+    const slot = intent?.slots.get(name);
+    if (slot?.type === "choice") {
+      const word = words || wordFor(slot, value, speech.language);
+      variables[name] = new SaidValue(String(value), word);
+    } else if (typeof value !== "number") variables[name] = words || value;
+    else variables[name] = slot?.type === "duration" ? spokenDuration(speech.pack, value) : value;
+  }
+  return variables;
+}
+
+/** What is said for a value of a choice: the first phrase of its first pattern in the language. */
+function wordFor(slot: ChoiceSlot, value: Value, language: string): string {
+  const patterns = slot.values.find((each) => each.value === value)?.patterns ?? [];
+  const pattern = patterns.find((each) => each.language === language) ?? patterns[0];
+  const [words] = pattern ? phrases(pattern.tree, () => undefined) : [];
+  return words?.join(" ") ?? String(value);
+}
