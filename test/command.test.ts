@@ -68,9 +68,9 @@ describe("calm-phrase hear", () => {
   test("prints JSON", () => {
     const { out } = run(["hear", "fire watch", ...demo, "--json"]);
     expect(JSON.parse(out)).toMatchObject({
-      version: 1,
+      version: 2,
       outcome: "act",
-      effects: [{ device: "kiln-vent" }, { device: "kiln-light" }],
+      commands: [{ effects: [{ device: "kiln-vent" }, { device: "kiln-light" }] }],
       why: { readings: [{ intent: "fire-watch", kept: true }] },
     });
   });

@@ -4,7 +4,7 @@ import type { Why } from "../hearing/explain/why.ts";
 import { explainHeard, hearUtterance, replyToHeard } from "../hearing/hear.ts";
 import type { Heard } from "../commands/outcome.ts";
 import { membersOf, textOf } from "../source/border.ts";
-import { WrongUse, printed } from "../source/wrong-use.ts";
+import { WrongUse, madeOf } from "../source/wrong-use.ts";
 import type { PhrasebookDefinition } from "../phrasebook/schema.ts";
 import type { Source, SourceText } from "../phrasebook/document.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
@@ -51,8 +51,8 @@ export function readPhrasebook(sources: readonly Source[], found: readonly Findi
     suiteSources: given.filter(isSuite),
     daySources: given.filter(isDay),
     hear: (text, context = {}) => hearUtterance(opened, text, context),
-    reply: (heard, states) => printed("outcome", () => replyToHeard(opened, heard, states)),
-    why: (heard, states) => printed("outcome", () => explainHeard(opened, heard, states)),
+    reply: (heard, states) => madeOf("outcome", () => replyToHeard(opened, heard, states)),
+    why: (heard, states) => madeOf("outcome", () => explainHeard(opened, heard, states)),
   };
   books.add(opened);
   return opened;

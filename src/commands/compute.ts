@@ -32,7 +32,8 @@ export function withDefaults(
   const filled: Record<string, SlotValue> = { ...slots };
   for (const slot of declared.values()) {
     const value = slotDefault(slot);
-    if (value !== undefined) filled[slot.name] ??= { value, words: "" };
+    if (value === undefined || Object.hasOwn(filled, slot.name)) continue;
+    filled[slot.name] = { value, words: "" };
   }
   return filled;
 }

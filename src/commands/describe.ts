@@ -1,4 +1,4 @@
-import { printed } from "../source/wrong-use.ts";
+import { madeOf } from "../source/wrong-use.ts";
 import type { Value } from "../phrasebook/property.ts";
 import { printDuration } from "../time/duration.ts";
 import type { Effect, Heard, When } from "./outcome.ts";
@@ -6,7 +6,7 @@ import { tellReasons } from "./reason.ts";
 
 /** An outcome in one line: its effects, or its name and reason. */
 export function describeOutcome(heard: Heard): string {
-  return printed("outcome", () => describe(heard));
+  return madeOf("outcome", () => describe(heard));
 }
 
 function describe(heard: Heard): string {

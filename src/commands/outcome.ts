@@ -1,5 +1,6 @@
 import type { Value } from "../phrasebook/property.ts";
 import type { StateTest } from "../phrasebook/state-words.ts";
+import { madeOf } from "../source/wrong-use.ts";
 import type { Reason } from "./reason.ts";
 
 /** Raised when the JSON form of results changes in a way that a reader must know of. */
@@ -168,8 +169,11 @@ export function intentOf({ commands }: Pick<HeardBase, "commands">): string | un
 
 /** The same as something to do, once somebody has said yes or the code; anything else as it is. */
 export function grant(heard: Heard): Heard {
-  if (heard.outcome !== "confirm" && heard.outcome !== "code") return heard;
-  return { ...heard, outcome: "act", granted: heard.outcome };
+  return madeOf("outcome", () =>
+    heard.outcome === "confirm" || heard.outcome === "code"
+      ? { ...heard, outcome: "act", granted: heard.outcome }
+      : heard,
+  );
 }
 
 /** What fills a slot, and the words that gave it. */
@@ -192,3 +196,14 @@ export interface DevicesSlot {
 }
 
 export type Slots = Readonly<Record<string, SlotValue>>;
+
+/** What fills a slot; a slot may be called what every object has. */
+export function filledBy(slots: Slots, name: string): SlotValue | undefined {
+  return Object.hasOwn(slots, name) ? slots[name] : undefined;
+}
+
+/** The value of a slot that has one. */
+export function valueBy(slots: Slots, name: string): Value | undefined {
+  const filled = filledBy(slots, name);
+  return filled && "value" in filled ? filled.value : undefined;
+}

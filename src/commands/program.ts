@@ -4,7 +4,7 @@ import type { Device, Order, Phrasebook, Routine, RunStep, Step } from "../phras
 import { accessTo, isKnown } from "./access.ts";
 import { type ComputeContext, stepsOf } from "./compute.ts";
 import { targetDevices } from "./members.ts";
-import type { Slots } from "./outcome.ts";
+import { type Slots, valueBy } from "./outcome.ts";
 import { initialState } from "./states.ts";
 
 /** What speech needs to set off steps whose effects are only known as they are done. */
@@ -42,8 +42,7 @@ export function routineOf(
   slots: Slots,
 ): Routine | undefined {
   if (routine.refer !== "slot") return routines.get(routine.id);
-  const filled = slots[routine.slot];
-  return filled && "value" in filled ? routines.get(String(filled.value)) : undefined;
+  return routines.get(String(valueBy(slots, routine.slot)));
 }
 
 /**

@@ -1,7 +1,7 @@
 import type { Device, TellStep } from "../phrasebook/model.ts";
 import { type StateTest, stateTests } from "../phrasebook/state-words.ts";
 import { isKnown } from "./access.ts";
-import type { Question, Slots } from "./outcome.ts";
+import { type Question, type Slots, filledBy, valueBy } from "./outcome.ts";
 
 /** The question that a step asks about devices; undefined when voice may know of none of them. */
 export function questionAbout(
@@ -14,7 +14,8 @@ export function questionAbout(
   if (tell.form === "value") {
     return { form: "value", devices, property: propertiesRead(tell, slots)[0] ?? "" };
   }
-  const state = typeof tell.state === "string" ? tell.state : slots[tell.state.slot]?.words;
+  const state =
+    typeof tell.state === "string" ? tell.state : filledBy(slots, tell.state.slot)?.words;
   return { form: tell.form, devices, state: state ?? "", tests: testsOf(tell, slots) };
 }
 
@@ -34,6 +35,5 @@ function testsOf(tell: Exclude<TellStep, { form: "value" }>, slots: Slots): read
 
 /** The value of a slot as text; empty where it has none. */
 export function valueIn(slots: Slots, name: string): string {
-  const filled = slots[name];
-  return filled && "value" in filled ? String(filled.value) : "";
+  return String(valueBy(slots, name) ?? "");
 }

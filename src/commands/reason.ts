@@ -1,4 +1,5 @@
 import { type Value, type ValueProblem, explainValueProblem } from "../phrasebook/property.ts";
+import { madeOf } from "../source/wrong-use.ts";
 import { type Position, printPosition } from "../source/position.ts";
 
 /** Why something cannot be done, or why a device has no part in it. */
@@ -17,8 +18,10 @@ export type Reason =
   | { reason: "guarded"; device: string; needs: "confirm" | "code" }
   /** Voice is barred from it, which only tools tell; until a mistake is mended, where it is one. */
   | { reason: "barred"; device: string; until?: Position }
-  /** There is nothing of the kind, or nothing is left of it. */
-  | { reason: "nothing"; of: string }
+  /** There is nothing of what was named, or nothing of a kind in a place. */
+  | { reason: "nothing"; of?: string }
+  /** Nothing is left once what was excepted is out. */
+  | { reason: "left" }
   /** Words stand for no place that a name could be in. */
   | { reason: "place"; words: string }
   /** "It", "here" or "there" stands for nothing. */
@@ -51,8 +54,16 @@ export type Lack =
   /** Of a group or a place: no device that can do it. */
   | { lack: "device" };
 
-/** A reason in English, with ids: for those who write the phrasebook. */
+/**
+ * A reason in English, with ids: for those who write the phrasebook.
+ *
+ * @throws WrongUse for anything that is no reason.
+ */
 export function tellReason(reason: Reason): string {
+  return madeOf("reason", () => tell(reason));
+}
+
+function tell(reason: Reason): string {
   switch (reason.reason) {
     case "value": {
       const { device, property, problem } = reason;
@@ -83,7 +94,11 @@ export function tellReason(reason: Reason): string {
       return `voice is barred from ${device}${mended}`;
     }
     case "nothing":
-      return `there is nothing to do it: ${reason.of}`;
+      return reason.of === undefined
+        ? "there is nothing to do it"
+        : `there is no ${reason.of} to do it`;
+    case "left":
+      return "nothing is left of it";
     case "place":
       return `"${reason.words}" is no place for it`;
     case "nowhere":

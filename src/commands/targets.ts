@@ -172,7 +172,7 @@ function resolveNamed(
   const [only] = left;
   if (only) return left.length === 1 ? only : { result: "choices", options: left };
   const [first] = unable;
-  return unfit(first ?? { reason: "nothing", of: ordered[0]?.name.text ?? "" });
+  return unfit(first ?? { reason: "nothing" });
 }
 
 function isIn(entity: Nameable | undefined, room: string | undefined): boolean {
@@ -337,8 +337,7 @@ function resolveExcept(
   const left = resolveTarget(book, without, anything, speaker);
   if (left.result !== "devices") return left;
   const devices = whole.devices.filter((device) => !left.devices.includes(device));
-  if (devices.length === 0)
-    return unfit({ reason: "nothing", of: `${whole.label} except ${left.label}` });
+  if (devices.length === 0) return unfit({ reason: "left" });
   const label = `${whole.label} except ${left.label}`;
   return { ...whole, label, id: label, devices };
 }

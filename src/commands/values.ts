@@ -1,6 +1,6 @@
 import type { ValueReference } from "../phrasebook/model.ts";
 import type { State, Value } from "../phrasebook/property.ts";
-import type { Slots } from "./outcome.ts";
+import { type Slots, filledBy, valueBy } from "./outcome.ts";
 
 /** What values in steps are worked out with. */
 export interface Known {
@@ -13,10 +13,8 @@ export function valueOf(reference: ValueReference, known: Known): Value | undefi
   switch (reference.refer) {
     case "value":
       return reference.value;
-    case "slot": {
-      const filled = known.slots[reference.slot];
-      return filled && "value" in filled ? filled.value : undefined;
-    }
+    case "slot":
+      return valueBy(known.slots, reference.slot);
     case "state":
       return known.state(reference.device)[reference.property];
     case "sum": {
@@ -37,6 +35,6 @@ export function valueOf(reference: ValueReference, known: Known): Value | undefi
 
 /** What was said as a part of a whole: 0.5 for "half". */
 export function partOf(reference: ValueReference, { slots }: Known): number | undefined {
-  const filled = reference.refer === "slot" ? slots[reference.slot] : undefined;
+  const filled = reference.refer === "slot" ? filledBy(slots, reference.slot) : undefined;
   return filled && "value" in filled ? filled.part : undefined;
 }

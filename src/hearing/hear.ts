@@ -5,6 +5,7 @@ import {
   type Conclusion,
   type Heard,
   type HeardBase,
+  type Spoken,
   effectsOf,
   outcomeVersion,
 } from "../commands/outcome.ts";
@@ -37,13 +38,23 @@ import type { Understood } from "./understand/understand.ts";
 export function hearUtterance(book: Phrasebook, spoken: unknown, given: unknown): Heard {
   const context = readContext(book, given);
   const text = textOf(spoken) ?? "";
-  const { language: tag, states, ...rest } = context;
-  const language = homeLanguage(book, tag);
+  const language = homeLanguage(book, context.language);
   const listening = listen(book, text, language, context);
   const { composition } = listening;
-  const base = { version: outcomeVersion, text, language, context: rest } as const;
+  const base = { version: outcomeVersion, text, language, context: spokenOf(context) } as const;
   const about = composition.commands.flatMap(({ understood }) => aboutOf(understood));
   return { ...base, ...concludeAll(listening), about: [...new Set(about)] };
+}
+
+/** The part of a context that is plain data. */
+function spokenOf({ at, time, chosen, it, said }: HearContext): Spoken {
+  return {
+    ...(at === undefined ? {} : { at }),
+    ...(time === undefined ? {} : { time }),
+    ...(chosen === undefined ? {} : { chosen }),
+    ...(it === undefined ? {} : { it }),
+    ...(said === undefined ? {} : { said }),
+  };
 }
 
 /** What is said back to what was heard, in these states. */

@@ -1,3 +1,4 @@
+import { effectsOf } from "../commands/outcome.ts";
 import { describe, expect, test } from "vitest";
 import { type SimulatedHome, simulate } from "./simulate.ts";
 import { readPhrasebook } from "../book/book.ts";
@@ -91,9 +92,9 @@ describe("it is what was spoken of last", () => {
       outcome: "refuse",
       reply: "I can't do that: I do not know what you mean.",
     });
-    expect(book.hear("turn it off", { it: ["lamp"] })).toMatchObject({
-      effects: [{ device: "lamp", set: { power: "off" } }],
-    });
+    expect(effectsOf(book.hear("turn it off", { it: ["lamp"] }))).toEqual([
+      { device: "lamp", set: { power: "off" } },
+    ]);
   });
 
   test("each voicepoint has a memory of its own", () => {

@@ -1,5 +1,5 @@
 import { printDuration } from "../time/duration.ts";
-import { printed } from "../source/wrong-use.ts";
+import { madeOf } from "../source/wrong-use.ts";
 import type { Value } from "../phrasebook/property.ts";
 
 /** One thing that happened in a home. */
@@ -54,7 +54,7 @@ export function mapTexts(event: LogEvent, change: (text: string) => string): Log
 
 /** A log entry in one line, without its time. */
 export function printEvent(event: LogEvent): string {
-  return printed("event", () => print(event));
+  return madeOf("event", () => print(event));
 }
 
 function print(event: LogEvent): string {

@@ -1,7 +1,7 @@
 import { isKnown } from "../commands/access.ts";
 import { devicesIn, targetDevices } from "../commands/members.ts";
 import { type Given, effectsOfOrders } from "../commands/orders.ts";
-import type { Effect, Question, Slots } from "../commands/outcome.ts";
+import { type Effect, type Question, type Slots, filledBy } from "../commands/outcome.ts";
 import { routineOf } from "../commands/program.ts";
 import { questionAbout } from "../commands/question.ts";
 import { type Conditions, holdAll } from "../phrasebook/condition.ts";
@@ -196,5 +196,5 @@ function doOrders(world: World, run: Run, orders: readonly Order[]): boolean {
 }
 
 function givenBy({ book, state }: World, { slots }: Run): Given {
-  return { book, slots, state, inSlot: (slot) => devicesIn(book, slots[slot]) };
+  return { book, slots, state, inSlot: (slot) => devicesIn(book, filledBy(slots, slot)) };
 }

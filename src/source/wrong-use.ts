@@ -22,15 +22,15 @@ export class WrongUse extends Error {
 }
 
 /**
- * What a function makes of data that it is given to print, which need not be what its type says.
+ * What a function makes of data from outside, which need not be what its type says.
  *
- * @throws WrongUse for anything that is not what it prints.
+ * @throws WrongUse for anything else.
  */
-export function printed<T>(what: string, print: () => T): T {
+export function madeOf<T>(what: string, make: () => T): T {
   try {
-    return print();
+    return make();
   } catch {
-    throw new WrongUse(`this is no ${what}, and cannot be printed as one`);
+    throw new WrongUse(`this is no ${what}`);
   }
 }
 

@@ -51,6 +51,7 @@ function sayReason(speech: Speech, reason: Reason): string {
     // To speech, what it is barred from does not exist.
     case "barred":
     case "nothing":
+    case "left":
       return refusals.nothing;
     case "place":
       return say(refusals.place, { words: reason.words });

@@ -1,6 +1,6 @@
 import { describeOutcome, printWhen } from "../commands/describe.ts";
 import { devicesNamed } from "../commands/members.ts";
-import type { Heard, HeardCommand, SlotValue } from "../commands/outcome.ts";
+import { type Heard, type HeardCommand, type SlotValue, filledBy } from "../commands/outcome.ts";
 import { tellReasons } from "../commands/reason.ts";
 import type { Turn } from "../home/converse.ts";
 import { type LogEntry, printEvent } from "../home/log.ts";
@@ -173,7 +173,7 @@ function judgeUnderstood(
     check("effect", isSo && isUnderstood, expected, described);
   }
   for (const [name, wanted] of Object.entries(expect.slots ?? {})) {
-    const filled = first?.slots[name];
+    const filled = first && filledBy(first.slots, name);
     const isSo =
       first !== undefined && filled !== undefined && isFilled(home, first, filled, wanted);
     check(

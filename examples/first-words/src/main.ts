@@ -25,7 +25,7 @@ async function say(text: string): Promise<void> {
 }
 
 function showHeard(heard: Heard, reply: string): void {
-  const { words, readings, nearest } = heard.why;
+  const { words, readings, nearest } = book.why(heard);
   const reading = readings.find(({ kept }) => kept);
   const near = nearest[0];
   const spoken = words.map(({ text, role, slot, start, end }) => {

@@ -23,7 +23,15 @@ import type { Reason } from "../../commands/reason.ts";
 import { programAccess, routineOf } from "../../commands/program.ts";
 import { type Plan, planSteps } from "../../commands/plan.ts";
 import { propertiesRead, questionAbout } from "../../commands/question.ts";
-import type { Effect, Question, Skipped, SlotValue, Slots } from "../../commands/outcome.ts";
+import {
+  type Effect,
+  type Question,
+  type Skipped,
+  type SlotValue,
+  type Slots,
+  filledBy,
+  valueBy,
+} from "../../commands/outcome.ts";
 import {
   type Devices,
   type Speaker,
@@ -171,10 +179,9 @@ function understand(
     if (!settled.ok) return { result: "refuse", reason: settled.reason };
     const { value } = settled;
     const { name } = slot;
-    const other = said[name];
-    if (other && "value" in other && other.value !== value) {
-      const reason = { reason: "both", slot: name, first: other.value, second: value } as const;
-      return { result: "refuse", reason };
+    const first = valueBy(said, name);
+    if (first !== undefined && first !== value) {
+      return { result: "refuse", reason: { reason: "both", slot: name, first, second: value } };
     }
     const part = reading.read === "number" && reading.part !== undefined ? reading.part : undefined;
     said[name] = { value, words, ...(part === undefined ? {} : { part }) };
@@ -234,7 +241,7 @@ function leaveBehind(
       return { result: "unfit", reason: { reason: "alone", id: first.id } };
     }
     targets.set(name, left);
-    const before = slots[name];
+    const before = filledBy(slots, name);
     if (before) slots[name] = { ...before, devices: idsOf(left) };
   }
   return undefined;
@@ -245,12 +252,12 @@ function isSafer(device: Device, order: Order, slots: Slots): boolean {
   const { id } = device;
   if (order.order === "call") return isSafeEffect(device, { device: id, call: order.action });
   if (order.order !== "set") return false;
-  const filled = order.value.refer === "slot" ? slots[order.value.slot] : undefined;
+  const { value: written } = order;
   const value =
-    order.value.refer === "value"
-      ? order.value.value
-      : filled && "value" in filled
-        ? filled.value
+    written.refer === "value"
+      ? written.value
+      : written.refer === "slot"
+        ? valueBy(slots, written.slot)
         : undefined;
   if (value === undefined) return false;
   return isSafeEffect(device, { device: id, set: { [order.property]: value } });
@@ -290,7 +297,7 @@ function givenBy({ book, slots, targets, context }: Said): Given {
 function unsaid({ orders, needs, optional }: Plan, said: Said): string | undefined {
   const all = [
     ...orders.map((order) => unsaidIn(order, said)),
-    ...needs.filter((slot) => !said.slots[slot]),
+    ...needs.filter((slot) => !filledBy(said.slots, slot)),
   ];
   return all.find((slot) => slot !== undefined && !optional.has(slot));
 }
@@ -300,7 +307,7 @@ function unsaidIn(order: Order, { slots, targets }: Said): string | undefined {
   const { target } = order;
   if (target.refer === "slot" && !targets.has(target.slot)) return target.slot;
   const written = valueIn(order);
-  return written?.refer === "slot" && !slots[written.slot] ? written.slot : undefined;
+  return written?.refer === "slot" && !filledBy(slots, written.slot) ? written.slot : undefined;
 }
 
 /** Steps that a function computes from what was said and what is so. */
@@ -364,18 +371,18 @@ function act(
   // What one device alone was asked, and cannot, refuses the whole; of many, some may stay behind.
   const [alone] = wanted.flatMap(({ target }) => {
     const [only, more] = targetDevices(book, target, given.inSlot);
-    return (only && !more && refused.get(only.id)) || [];
+    return only && !more ? (refused.get(only.id) ?? []) : [];
   });
   const refusal = alone ?? (asked.length === 0 ? [...refused.values()][0] : undefined);
   if (refusal) return { result: refusal.ordered, reason: refusal.reason };
   const [lacking] = unable;
   if (asked.length === 0 && wanted.length > 0) {
-    return { result: "unfit", reason: lacking?.why ?? { reason: "nothing", of: "no device" } };
+    return { result: "unfit", reason: lacking?.why ?? { reason: "nothing" } };
   }
   const bulk = new Set([...targets.values()].flatMap((target) => [...target.bulk]));
   const { access, effects, skipped } = guard(asked, book.devices, bulk);
   if (effects.length === 0 && wanted.length > 0) {
-    const reason = skipped[0]?.why ?? { reason: "nothing", of: "no device" };
+    const reason = skipped[0]?.why ?? { reason: "nothing" };
     return { result: "absent", reason };
   }
   const values = [...refused].map(([device, { reason }]): Skipped => ({ device, why: reason }));
@@ -396,7 +403,7 @@ function ask(said: Said, tells: readonly TellStep[]): Exclude<Meaning, NotSaid> 
     if (question) questions.push(question);
   }
   if (questions.length === 0) {
-    return { result: "unfit", reason: { reason: "nothing", of: "of the kind" } };
+    return { result: "unfit", reason: { reason: "nothing" } };
   }
   return { result: "tell", slots, targets, questions };
 }
