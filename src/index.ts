@@ -1,7 +1,7 @@
 /** The core of Calm Phrase: runs unchanged in Node.js and in browsers. */
 export { readPhrasebook, type Book } from "./book/book.ts";
 export { definePhrasebook } from "./phrasebook/define.ts";
-export { simulate } from "./home/simulate.ts";
+export { simulate } from "./home/simulated/simulate.ts";
 export { runSuites } from "./suites/run.ts";
 export { type Day, readDays, runDay } from "./suites/day.ts";
 export { describeOutcome } from "./commands/describe.ts";
@@ -58,9 +58,9 @@ export type { StatesOf } from "./commands/states.ts";
 export type { Barred, ReadingWhy, Why, WordRole } from "./hearing/explain/why.ts";
 export type { NearMiss } from "./hearing/near/near.ts";
 export type { Call, Change, Performed } from "./home/scene.ts";
-export type { SimulatedHome, SimulateOptions } from "./home/simulate.ts";
-export type { Conversation, Turn } from "./home/converse.ts";
-export type { Fault } from "./home/devices.ts";
+export type { Conversation, SimulatedHome, SimulateOptions } from "./home/simulated/simulate.ts";
+export type { TalkContext, Turn } from "./home/converse.ts";
+export type { Fault } from "./home/simulated/devices.ts";
 export { printEvent, type LogEntry, type LogEvent } from "./home/log.ts";
 export { WrongUse, type WrongUseCode } from "./source/wrong-use.ts";
 export type { CaseResult, RunOptions, SuiteResult, SuiteResults } from "./suites/run.ts";

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import type { TargetExpression } from "../src/commands/expression.ts";
 import { readPhrasebook } from "../src/book/book.ts";
-import { type SimulatedHome, simulate } from "../src/home/simulate.ts";
+import { type SimulatedHome, simulate } from "../src/home/simulated/simulate.ts";
 import { definePhrasebook } from "../src/phrasebook/define.ts";
 import type { VoiceAccess } from "../src/phrasebook/kinds.ts";
 import type { Order, Step, Trigger } from "../src/phrasebook/model.ts";

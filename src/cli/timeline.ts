@@ -1,8 +1,8 @@
 import { WrongUse } from "../source/wrong-use.ts";
 import type { Book } from "../book/book.ts";
-import type { Fault } from "../home/devices.ts";
+import type { Fault } from "../home/simulated/devices.ts";
 import type { LogEntry } from "../home/log.ts";
-import { simulate } from "../home/simulate.ts";
+import { simulate } from "../home/simulated/simulate.ts";
 import { parseCondition } from "../phrasebook/condition.ts";
 import type { Routine } from "../phrasebook/model.ts";
 import type { State, Value } from "../phrasebook/property.ts";

@@ -1,5 +1,6 @@
 import type { Device, Order, TargetSlot } from "../phrasebook/model.ts";
 import { isSettable } from "../phrasebook/property.ts";
+import type { Effect } from "./outcome.ts";
 import type { Lack } from "./reason.ts";
 
 /** What is asked of a device. */
@@ -35,6 +36,13 @@ export function lackOf(
 /** Whether a device can do what is asked. */
 export function isAble(device: Device, asked: Asked): boolean {
   return lackOf(device, asked) === undefined;
+}
+
+/** What an effect asks of its device. */
+export function askedOf(effect: Effect): Asked {
+  if ("call" in effect) return { actions: [effect.call] };
+  const written = "set" in effect ? effect.set : "nudge" in effect ? effect.nudge : effect.scale;
+  return { properties: Object.keys(written) };
 }
 
 /** What an order asks of a device. */

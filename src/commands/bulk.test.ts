@@ -3,7 +3,7 @@ import { effectsOf } from "./outcome.ts";
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../book/book.ts";
 import { printEvent } from "../home/log.ts";
-import { simulate } from "../home/simulate.ts";
+import { simulate } from "../home/simulated/simulate.ts";
 
 const book = readPhrasebook([
   {

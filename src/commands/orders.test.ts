@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { grammarOf } from "../exchange/home-grammar.ts";
 import { readPhrasebook } from "../book/book.ts";
-import { simulate } from "../home/simulate.ts";
+import { simulate } from "../home/simulated/simulate.ts";
 import { phrases } from "../pattern/phrases.ts";
 import { definePhrasebook } from "../phrasebook/define.ts";
 import type { StepInput } from "../phrasebook/schema.ts";

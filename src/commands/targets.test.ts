@@ -2,7 +2,7 @@ import { type Skipped, effectsOf } from "./outcome.ts";
 import { tellReason } from "./reason.ts";
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../book/book.ts";
-import { simulate } from "../home/simulate.ts";
+import { simulate } from "../home/simulated/simulate.ts";
 import { describeOutcome } from "./describe.ts";
 
 const book = readPhrasebook([

@@ -9,6 +9,8 @@ export interface Cause {
   grant: Grant;
   /** What was said, where speech set it off. */
   heard?: Heard;
+  /** The conversation in which it was said, where questions about it belong. */
+  session?: string;
 }
 
 /** No speech: a clock, a sensor, a hand, somebody's coming or going. */

@@ -5,7 +5,7 @@ import { definePhrasebook } from "../phrasebook/define.ts";
 import type { StepDefinition, StepInput } from "../phrasebook/schema.ts";
 import { readPhrasebook } from "../book/book.ts";
 import { printEvent } from "./log.ts";
-import { simulate } from "./simulate.ts";
+import { simulate } from "./simulated/simulate.ts";
 
 const seen: StepInput[] = [];
 const book = readPhrasebook([

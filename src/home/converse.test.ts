@@ -1,6 +1,6 @@
 import { effectsOf } from "../commands/outcome.ts";
 import { describe, expect, test } from "vitest";
-import { type SimulatedHome, simulate } from "./simulate.ts";
+import { type SimulatedHome, simulate } from "./simulated/simulate.ts";
 import { readPhrasebook } from "../book/book.ts";
 import { printEvent } from "./log.ts";
 

@@ -24,6 +24,7 @@ import type { AskStep } from "../phrasebook/model.ts";
 import type { Book } from "../book/book.ts";
 import type { Cause } from "./cause.ts";
 import type { Code } from "./code.ts";
+import { type Eventually, mapped } from "./eventually.ts";
 import type { State } from "../phrasebook/property.ts";
 import type { LogEvent } from "./log.ts";
 import type { Asking } from "./routines.ts";
@@ -46,24 +47,37 @@ export interface Listening {
   /** Seconds since the home began. */
   elapsed: () => number;
   state: (device: string) => State;
-  perform: (heard: Heard) => Performed;
+  perform: (heard: Heard, session?: string) => Eventually<Performed>;
   /** Does what takes something back. */
-  undo: (effects: readonly Effect[], cause: Cause & { heard: Heard }, reply: string) => Performed;
+  undo: (
+    effects: readonly Effect[],
+    cause: Cause & { heard: Heard },
+    reply: string,
+  ) => Eventually<Performed>;
   record: (event: LogEvent) => void;
-  /** What steps are asking at a voicepoint. */
-  asking: (at: string | undefined) => Asking | undefined;
-  /** Opens a question at a voicepoint, which closes the one that was open there. */
+  /** What steps are asking in a conversation. */
+  asking: (session: string) => Asking | undefined;
+  /** Opens a question in a conversation, which closes the one that was open there. */
   question: Scene["question"];
   /** One for the whole home. */
   code: Code;
 }
 
-/** Turns with memory at one voicepoint. */
-export interface Conversation {
-  say: (text: string) => Turn;
+/** Where a conversation is held. */
+export interface TalkContext extends Pick<HearContext, "at" | "language"> {
+  /**
+   * Whose conversation it is: two clients at one voicepoint never answer each other's questions. The
+   * voicepoint itself when left out.
+   */
+  session?: string;
 }
 
-/** What is remembered at a voicepoint, in whatever language it is spoken to. */
+/** Turns with memory. */
+export interface Talk {
+  say: (text: string) => Eventually<Turn>;
+}
+
+/** What is remembered in a conversation, in whatever language it is held. */
 export interface Memory {
   open: (Open & { until: number }) | undefined;
   last: { text: string; answered: Answered } | undefined;
@@ -76,7 +90,7 @@ type Answered = Pick<HearContext, "chosen" | "said" | "it">;
 
 /** What the home waits to be told. */
 type Open =
-  | { open: "confirm" | "code"; go: () => Turn }
+  | { open: "confirm" | "code"; go: () => Eventually<Turn> }
   | { open: "choice"; heard: HeardUnsure }
   /** A slot that nothing was said for, and what was said for others that were asked for before. */
   | { open: "slot"; heard: HeardAsk; said: Readonly<Record<string, string>> };
@@ -94,18 +108,18 @@ export function newMemory(): Memory {
  * Begins a conversation. What is open is closed by an answer; any other phrase that is understood
  * takes its place, and anything else leaves nothing open.
  */
-export function createConversation(
+export function createTalk(
   book: Book,
   home: Listening,
-  context: Pick<HearContext, "at" | "language">,
+  { session, ...context }: TalkContext & { session: string },
   memory: Memory,
-): Conversation {
+): Talk {
   const language = homeLanguage(book, context.language);
   const pack = packFor(language) ?? english;
   const sortOf = sorterFor(pack);
 
   const ask = (question: Open): void => {
-    home.question(context.at, () => {
+    home.question(session, () => {
       memory.open = undefined;
     });
     memory.open = { ...question, until: home.elapsed() + answerTime };
@@ -121,23 +135,23 @@ export function createConversation(
     });
   const speak = (text: string, variables = {}): string => formatReply(text, language, variables);
   const replyTo = (heard: Heard): string => book.reply(heard, home.state);
-  const told = (heard: Heard, outcome: Turn["outcome"], reply: string): Turn => {
+  const told = (heard: Heard, outcome: Turn["outcome"], reply: string): Eventually<Turn> => {
     home.record({ event: "said", text: reply, where: context.at ?? "everywhere" });
-    return { heard, outcome, performed: nothingDone, reply };
+    return { now: { heard, outcome, performed: nothingDone, reply } };
   };
   const guarded = (
     heard: Heard,
     needs: "confirm" | "code",
-    go: () => Turn,
+    go: () => Eventually<Turn>,
     reply: string,
-  ): Turn => {
+  ): Eventually<Turn> => {
     if (needs === "code" && home.code.lockedFor() > 0) return locked(heard);
     ask({ open: needs, go });
     return told(heard, needs, reply);
   };
 
   /** Does what was heard, or keeps it open where it needs an answer. */
-  const take = (heard: Heard, answered: Answered = {}): Turn => {
+  const take = (heard: Heard, answered: Answered = {}): Eventually<Turn> => {
     memory.open = undefined;
     const before = memory.it;
     if (heard.about.length > 0) memory.it = heard.about;
@@ -160,9 +174,11 @@ export function createConversation(
         return told(heard, heard.outcome, replyTo(heard));
     }
   };
-  const act = (heard: Heard): Turn => {
+  const act = (heard: Heard): Eventually<Turn> => {
     memory.open = undefined;
-    const performed = home.perform(heard);
+    return mapped(home.perform(heard, session), (performed) => done(heard, performed));
+  };
+  const done = (heard: Heard, performed: Performed): Turn => {
     if (heard.outcome === "act") memory.undo = performed.changes;
     // Steps say their reply themselves, when they come to their end.
     const isRun = heard.outcome === "act" && heard.commands.some(({ runs }) => runs !== undefined);
@@ -171,7 +187,7 @@ export function createConversation(
     }
     return { heard, outcome: heard.outcome, performed, reply: performed.reply };
   };
-  const locked = (heard: Heard): Turn => {
+  const locked = (heard: Heard): Eventually<Turn> => {
     memory.open = undefined;
     const duration = spokenDuration(pack, Math.ceil(home.code.lockedFor()));
     return told(heard, "locked", speak(pack.replies.locked, { duration }));
@@ -181,7 +197,7 @@ export function createConversation(
     text: string,
     sort: Sort | undefined,
     heard: Heard,
-  ): Turn | undefined => {
+  ): Eventually<Turn> | undefined => {
     if (sort === "no" || sort === "cancel") {
       memory.open = undefined;
       return told(heard, "cancelled", speak(pack.replies.cancelled));
@@ -212,7 +228,7 @@ export function createConversation(
     { heard: asked, said: before }: Open & { open: "slot" },
     text: string,
     alone: Heard,
-  ): Turn | undefined => {
+  ): Eventually<Turn> | undefined => {
     const said = { ...before, [asked.slot]: text };
     const filled = listen(asked.text, { said });
     if (filled.outcome === "ask" && filled.slot === asked.slot) return undefined;
@@ -237,11 +253,11 @@ export function createConversation(
       const shown = isForCode ? home.code.mask(text, "all") : text;
       home.record({ event: "heard", text: isCode ? "…" : shown, ...at, language });
       const sort = sortOf(text);
-      const asked = home.asking(context.at);
+      const asked = home.asking(session);
       const index = asked && answerTo(asked.step, text, language);
       if (asked && index !== undefined) {
         const performed = asked.answer(index);
-        return { heard, outcome: "act", performed, reply: performed.reply };
+        return { now: { heard, outcome: "act", performed, reply: performed.reply } };
       }
       // Whatever else is said closes the question, as if nobody had answered.
       asked?.answer(undefined);
@@ -271,20 +287,22 @@ export function createConversation(
   };
 
   /** Taking back is a command of its own, with the guards of what it does. */
-  function undoLast(heard: Heard): Turn {
+  function undoLast(heard: Heard): Eventually<Turn> {
     const effects = memory.undo.map(({ device, property, from }): Effect => {
       return { device, set: { [property]: from } };
     });
     const { access, effects: left } = guard(effects, book.devices, new Set());
     if (left.length === 0) return told(heard, "unknown", speak(pack.replies.nothingToUndo));
     memory.undo = [];
-    const go = (): Turn => {
+    const go = (): Eventually<Turn> => {
       memory.open = undefined;
-      const performed = home.undo(left, { grant: access, heard }, speak(pack.replies.undone));
-      memory.undo = performed.changes;
-      memory.it = [...new Set(left.map(({ device }) => device))];
-      home.record({ event: "said", text: performed.reply, where: context.at ?? "everywhere" });
-      return { heard, outcome: "act", performed, reply: performed.reply };
+      const cause = { grant: access, heard, session };
+      return mapped(home.undo(left, cause, speak(pack.replies.undone)), (performed) => {
+        memory.undo = performed.changes;
+        memory.it = [...new Set(left.map(({ device }) => device))];
+        home.record({ event: "said", text: performed.reply, where: context.at ?? "everywhere" });
+        return { heard, outcome: "act", performed, reply: performed.reply };
+      });
     };
     return access === "free" ? go() : guarded(heard, access, go, speak(pack.replies[access]));
   }

@@ -3,7 +3,7 @@ import { join } from "node:path";
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../book/book.ts";
 import { printEvent } from "./log.ts";
-import { type SimulatedHome, simulate } from "./simulate.ts";
+import { type SimulatedHome, simulate } from "./simulated/simulate.ts";
 
 const demo = readPhrasebook(
   ["home.yaml", "intents.yaml", "routines.yaml"].map((path) => {

@@ -1,16 +1,14 @@
 import { accessTo, exceeds } from "../commands/access.ts";
+import { askedOf, lackOf } from "../commands/ability.ts";
+import { valuesOf } from "../commands/effects.ts";
 import type { Effect, When } from "../commands/outcome.ts";
+import { tellReason } from "../commands/reason.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
-import {
-  type State,
-  type Value,
-  checkValue,
-  explainValueProblem,
-  isSettable,
-} from "../phrasebook/property.ts";
-import type { Cause, Orderer } from "./cause.ts";
-import { type DeviceResult, type Fault, simulateDevices } from "./devices.ts";
-import { createMovements } from "./movements.ts";
+import { type State, type Value, checkValue, explainValueProblem } from "../phrasebook/property.ts";
+import { type Cause, type Orderer, unspoken } from "./cause.ts";
+import { type Eventually, createEventually, onceThere } from "./eventually.ts";
+import { createHeadings } from "./headings.ts";
+import type { DeviceResult, Devices } from "./ports.ts";
 import type { Scene } from "./scene.ts";
 
 /** What became of an order: a device that does not answer fails, a guard refuses. */
@@ -22,14 +20,13 @@ export interface Orders {
    * Orders something of a device, now or at its when. Every order of a home comes through here,
    * and none does more than what set it off was granted.
    */
-  order: (effect: Effect, by: Orderer) => Ordered;
-  /** Properties of a device have other values. */
+  order: (effect: Effect, by: Orderer) => Eventually<Ordered>;
+  /** Properties of a device have other values, and this is why. */
   apply: (device: string, values: State, by: Orderer) => void;
+  /** The same as the device tells it: it may be what was ordered, or a hand, or a sensor. */
+  report: (device: string, values: State) => void;
   /** The state that a device has, or is on its way to. */
   heading: (device: string) => State;
-  fault: (device: string, fault: Fault | undefined) => void;
-  /** Seconds until everything that moves has come to where it goes. */
-  moving: () => number;
 }
 
 /** What others want to know of. */
@@ -39,15 +36,12 @@ export interface Watcher {
   pressed: (button: string, cause: Cause) => void;
 }
 
-export function createOrders(
-  scene: Scene,
-  faults: Readonly<Record<string, Fault | undefined>>,
-  watcher: Watcher,
-): Orders {
-  const { book, store, timers, elapsed, record, gathered } = scene;
-  const broken = new Map<string, Fault>();
-  for (const [device, each] of Object.entries(faults)) if (each) broken.set(device, each);
-  const devices = simulateDevices(book, store, broken);
+/** Seconds in which a device answers. */
+const answerTime = 10;
+
+export function createOrders(scene: Scene, devices: Devices, watcher: Watcher): Orders {
+  const { book, store, clock, record, gathered } = scene;
+  const headings = createHeadings(clock);
   const told = ({ of }: Orderer): { by?: string } => (of === undefined ? {} : { by: of });
 
   const apply: Orders["apply"] = (device, values, by) => {
@@ -59,55 +53,83 @@ export function createOrders(
     }
     watcher.changed(by.cause);
   };
-  const movements = createMovements(scene, apply);
 
-  const orderNow = (effect: Effect, by: Orderer): Ordered => {
+  /** Notes what a device made of an order. */
+  const take = (effect: Effect, result: DeviceResult, by: Orderer): Ordered => {
     const { device } = effect;
-    const problem = problemOf(scene, effect);
-    const result: DeviceResult =
-      problem === undefined ? devices.order(effect) : { ok: false, what: problem };
+    const into = gathered();
     if (!result.ok) {
       record({ event: "failed", device, what: result.what, ...told(by) });
-      gathered().failed.push(device);
+      into.failed.push(device);
       return "failed";
     }
-    scene.did({ effect, values: result.values, elapsed: elapsed(), cause: by.cause });
+    const before = store.get(device);
+    const { values = {}, heading = result.values ? {} : valuesOf(book, before, effect) } = result;
+    const all = { ...values, ...heading };
+    scene.did({ effect, values: all, elapsed: clock.elapsed(), cause: by.cause });
     if ("call" in effect) {
       const input = effect.with === undefined ? {} : { with: effect.with };
-      gathered().calls.push({ device, call: effect.call, ...input });
+      into.calls.push({ device, call: effect.call, ...input });
       record({ event: "called", device, action: effect.call, ...input, ...told(by) });
       if (effect.call === "press") watcher.pressed(device, by.cause);
-      if (effect.call === "stop") movements.stop(device, by);
-      return "done";
+      // A device that is stopped is on its way to nothing.
+      if (effect.call === "stop") headings.end(device, Object.keys(headings.of(device)));
+    } else {
+      for (const [property, to] of Object.entries(all)) {
+        const from = before[property] ?? to;
+        if (from !== to) into.changes.push({ device, property, from, to });
+      }
     }
-    for (const [property, to] of Object.entries(result.values)) {
-      const from = store.get(device)[property] ?? to;
-      if (from !== to) gathered().changes.push({ device, property, from, to });
-    }
-    if (result.takes === 0) {
-      movements.end(device, Object.keys(result.values));
-      apply(device, result.values, by);
-    } else movements.begin(device, result.values, result.takes, by);
+    headings.end(device, Object.keys(values));
+    headings.begin(device, heading, by);
+    if (Object.keys(values).length > 0 || !("call" in effect)) apply(device, values, by);
     return "done";
+  };
+
+  const orderNow = (effect: Effect, by: Orderer): Eventually<Ordered> => {
+    const problem = problemOf(scene, effect);
+    if (problem !== undefined) return { now: take(effect, { ok: false, what: problem }, by) };
+    const ordered = createEventually<Ordered>();
+    const into = gathered();
+    let isOpen = true;
+    let stopWaiting = (): void => undefined;
+    const answer = (result: DeviceResult): void => {
+      if (!isOpen) return;
+      isOpen = false;
+      stopWaiting();
+      scene.gatherInto(into, () => {
+        ordered.tell(take(effect, result, by));
+      });
+    };
+    devices.order(effect, answer);
+    const result = ordered.told();
+    if ("later" in result) {
+      stopWaiting = clock.at(clock.elapsed() + answerTime, () => {
+        answer({ ok: false, what: "no answer" });
+      });
+    }
+    return result;
   };
 
   const lengthOf = ({ for: length, until }: When): number | undefined =>
     length ?? (until === undefined ? undefined : scene.secondsUntil(until));
 
   /** Begins something, and takes it back after a while if it is to last only that long. */
-  const begin = ({ when, ...effect }: Effect, by: Orderer): Ordered => {
+  const begin = ({ when, ...effect }: Effect, by: Orderer): Eventually<Ordered> => {
     const { device } = effect;
     const before = store.get(device);
     const ordered = orderNow(effect, by);
     const length = when && lengthOf(when);
-    if (ordered === "done" && length !== undefined && !("call" in effect)) {
+    if (length === undefined || "call" in effect) return ordered;
+    onceThere(ordered, (became) => {
+      if (became !== "done") return;
       const set: Record<string, Value> = {};
       for (const property of Object.keys(writtenIn(effect))) {
         const value = before[property];
         if (value !== undefined) set[property] = value;
       }
-      timers.add(elapsed() + length, () => order({ device, set }, by));
-    }
+      clock.at(clock.elapsed() + length, () => order({ device, set }, by));
+    });
     return ordered;
   };
 
@@ -116,24 +138,31 @@ export function createOrders(
     const needs = accessTo(book.devices.get(device), effect);
     if (exceeds(needs, by.cause.grant)) {
       record({ event: "refused", what: whyNot(device, needs), ...told(by) });
-      return "refused";
+      return { now: "refused" };
     }
     const start = effect.when && startOf(scene, effect.when);
     if (start === undefined) return begin(effect, by);
     gathered().later.push(effect);
-    timers.add(elapsed() + start, () => begin(effect, by));
-    return "done";
+    clock.at(clock.elapsed() + start, () => begin(effect, by));
+    return { now: "done" };
   };
 
   return {
     apply,
     order,
-    heading: (device) => ({ ...store.get(device), ...movements.heading(device) }),
-    fault: (device, fault) => {
-      if (fault) broken.set(device, fault);
-      else broken.delete(device);
+    report(device, values) {
+      // What was ordered together and is told together is one change.
+      const parts = new Map<Orderer | undefined, Record<string, Value>>();
+      for (const [property, value] of Object.entries(values)) {
+        const by = headings.orderer(device, property);
+        const part = parts.get(by) ?? {};
+        part[property] = value;
+        parts.set(by, part);
+      }
+      headings.reached(device, values);
+      for (const [by = { cause: unspoken }, part] of parts) apply(device, part, by);
     },
-    moving: movements.left,
+    heading: (device) => ({ ...store.get(device), ...headings.of(device) }),
   };
 }
 
@@ -144,18 +173,19 @@ function whyNot(device: string, needs: VoiceAccess): string {
 
 /** Why no device of the home can do what an effect asks; undefined where one can. */
 function problemOf({ book }: Scene, effect: Effect): string | undefined {
-  const device = book.devices.get(effect.device);
+  const { device: id } = effect;
+  const device = book.devices.get(id);
   if (!device) return "there is no such device";
-  if ("call" in effect) {
-    return device.actions.includes(effect.call) ? undefined : `it cannot ${effect.call}`;
-  }
-  const isSet = "set" in effect;
+  const lack = lackOf(device, askedOf(effect));
+  if (lack) return tellReason({ reason: "unable", id, lack });
+  if ("call" in effect) return undefined;
   for (const [property, value] of Object.entries(writtenIn(effect))) {
     const schema = device.properties.get(property);
-    if (!isSettable(schema)) return `it has no ${property} to set`;
-    const check = isSet ? checkValue(schema, value) : undefined;
+    const check = "set" in effect && schema ? checkValue(schema, value) : undefined;
     if (check?.ok === false) return `its ${property} ${explainValueProblem(check.problem)}`;
-    if (!isSet && !Number.isFinite(value)) return `its ${property} cannot change by ${value}`;
+    if (!("set" in effect) && !Number.isFinite(value)) {
+      return `its ${property} cannot change by ${value}`;
+    }
   }
   return undefined;
 }

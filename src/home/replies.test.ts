@@ -1,8 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../book/book.ts";
-import { type Fault } from "./devices.ts";
+import { type Fault } from "./simulated/devices.ts";
 import { printEvent } from "./log.ts";
-import { simulate } from "./simulate.ts";
+import { simulate } from "./simulated/simulate.ts";
 import { packs } from "../language/packs.ts";
 
 const offline: Fault = { fault: "offline" };

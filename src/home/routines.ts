@@ -15,6 +15,7 @@ import { printDuration } from "../time/duration.ts";
 import { type Cause, trusted, unspoken } from "./cause.ts";
 import { type Orders, startOf } from "./orders.ts";
 import { type Run, type World, deepest, doSteps, holdsFor } from "./run.ts";
+import { type Eventually, allThere, mapped } from "./eventually.ts";
 import type { Performed, Scene } from "./scene.ts";
 import { createVoice } from "./voice.ts";
 
@@ -23,11 +24,15 @@ export interface Routines {
   /** Sets a routine off, unless its condition or another run of it stands in the way. */
   start: (routine: Routine, start: Start) => void;
   /** Does what was heard. */
-  perform: (heard: Heard) => void;
+  perform: (heard: Heard, session: string | undefined) => Eventually<void>;
   /** Sets devices as somebody said who takes something back, and says what came of it. */
-  undo: (effects: readonly Effect[], cause: Cause & { heard: Heard }, reply: string) => void;
-  /** What steps are asking at a voicepoint. */
-  asking: (at: string | undefined) => Asking | undefined;
+  undo: (
+    effects: readonly Effect[],
+    cause: Cause & { heard: Heard },
+    reply: string,
+  ) => Eventually<void>;
+  /** What steps are asking in a conversation. */
+  asking: (session: string) => Asking | undefined;
 }
 
 /** What sets a routine off. */
@@ -57,7 +62,8 @@ interface Going {
 }
 
 export function createRoutines(scene: Scene, orders: Orders): Routines {
-  const { book, store, timers, elapsed, localTime, record, gathered } = scene;
+  const { book, store, clock, localTime, record, gathered } = scene;
+  const { elapsed } = clock;
   const going = new Map<string, Going[]>();
   const queued = new Map<string, (() => void)[]>();
   const asking = new Map<string, Asking>();
@@ -106,10 +112,10 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     },
     hear(step, run) {
       // To hear something takes longer than any other step.
-      if (!scene.spend(10)) return false;
+      if (!scene.spend(10)) return { now: false };
       if (run.depth >= deepest) {
         record({ event: "refused", what: `“${step.phrase}” goes round in a circle`, ...by(run) });
-        return false;
+        return { now: false };
       }
       const at = step.voicepoint ?? run.at;
       const heard = book.hear(step.phrase, {
@@ -121,17 +127,20 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       // A guard cannot be answered by steps, so what is guarded is not done by them.
       if (heard.outcome !== "act" && heard.outcome !== "answer") {
         record({ event: "refused", what: `“${step.phrase}” is ${heard.outcome}`, ...by(run) });
-        return false;
+        return { now: false };
       }
-      const { failed, changes, calls, later } = scene.gather(() => {
-        performAt(heard, run.depth + 1, run.cause);
-      });
       const outer = gathered();
-      outer.changes.push(...changes);
-      outer.calls.push(...calls);
-      outer.failed.push(...failed);
-      outer.later.push(...later);
-      return failed.length === 0;
+      let performed: Eventually<void> = { now: undefined };
+      const inner = scene.gather(() => {
+        performed = performAt(heard, run.depth + 1, run.cause);
+      });
+      return mapped(performed, () => {
+        outer.changes.push(...inner.changes);
+        outer.calls.push(...inner.calls);
+        outer.failed.push(...inner.failed);
+        outer.later.push(...inner.later);
+        return inner.failed.length === 0;
+      });
     },
     branch: (branch, run) => {
       record({ event: "branch", branch, ...by(run) });
@@ -150,7 +159,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     }
     underWay++;
     const program = doSteps(world, run, steps);
-    const place = run.at ?? "";
+    const place = run.cause.session ?? run.at ?? "";
     let cancel: (() => void) | undefined;
     let question: Asking | undefined;
     let isStopped = false;
@@ -163,9 +172,13 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
         return;
       }
       const { value } = next;
+      if (value.pause === "answers") {
+        value.goOn(advance);
+        return;
+      }
       if (value.pause === "wait") {
         record({ event: "waiting", seconds: value.seconds, ...by(run) });
-        cancel = timers.add(elapsed() + value.seconds, advance);
+        cancel = clock.at(elapsed() + value.seconds, advance);
         return;
       }
       let isOpen = true;
@@ -176,15 +189,14 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
         asking.delete(place);
         advance(answered);
       };
-      scene.question(run.at, goOnWith);
+      scene.question(place, goOnWith);
       say(speak(value.step.text, run), "voicepoint", run);
-      cancel = timers.add(elapsed() + value.step.within, goOnWith);
+      cancel = clock.at(elapsed() + value.step.within, goOnWith);
       question = {
         step: value.step,
         answer: (index) =>
           scene.gather(() => {
             goOnWith(index === undefined ? undefined : { answer: index });
-            timers.runUntil(elapsed(), () => undefined);
           }),
       };
       asking.set(place, question);
@@ -251,7 +263,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       record({ event: "ended", routine: id, ok });
       if (ok) rested.set(id, elapsed());
       const next = queued.get(id)?.shift();
-      if (next) timers.add(elapsed(), next);
+      if (next) clock.at(elapsed(), next);
     });
   };
 
@@ -294,15 +306,29 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     }
   };
 
-  const performAt = (heard: Heard, depth: number, cause: Cause): void => {
+  const performAt = (heard: Heard, depth: number, cause: Cause): Eventually<void> => {
+    const into = gathered();
     if (heard.outcome !== "act") {
-      gathered().reply = replyTo(speechIn(heard.language), heard);
-      return;
+      into.reply = replyTo(speechIn(heard.language), heard);
+      return { now: undefined };
     }
-    const failed = new Set<string>();
-    for (const effect of effectsOf(heard)) {
-      if (orders.order(effect, { cause }) !== "done") failed.add(effect.device);
-    }
+    const answers = effectsOf(heard).map((effect) =>
+      mapped(orders.order(effect, { cause }), (ordered) =>
+        ordered === "done" ? [] : effect.device,
+      ),
+    );
+    return mapped(allThere(answers), (failed) => {
+      scene.gatherInto(into, () => {
+        goOnAfter(heard, { depth, cause, failed: new Set(failed.flat()) });
+      });
+    });
+  };
+
+  /** What was heard, once devices have answered: what it runs, and what is said. */
+  const goOnAfter = (
+    heard: Heard & { outcome: "act" },
+    { depth, cause, failed }: { depth: number; cause: Cause; failed: ReadonlySet<string> },
+  ): void => {
     const speech = speechIn(heard.language);
     const programs = heard.commands.filter(({ runs }) => runs !== undefined);
     // Steps speak for themselves; what was said beside them is answered first.
@@ -318,7 +344,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       };
       const later = program.when && startOf(scene, program.when);
       if (later === undefined) begin();
-      else timers.add(elapsed() + later, begin);
+      else clock.at(elapsed() + later, begin);
     }
     if (programs.length > 0) return;
     gathered().reply = replyTo(speech, heard, failed);
@@ -342,20 +368,27 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       }
       start(routine, newRun(routine.id, { slots, ...trustIn(routine, cause) }), because);
     },
-    perform: (heard) => {
+    perform: (heard, session) => {
       const granted = "granted" in heard ? heard.granted : undefined;
-      performAt(heard, 0, { grant: granted ?? "free", heard });
+      const from = session === undefined ? {} : { session };
+      return performAt(heard, 0, { grant: granted ?? "free", heard, ...from });
     },
     undo(effects, cause, reply) {
-      const sets = { done: new Set<string>(), failed: new Set<string>() };
-      for (const effect of effects) {
-        const isDone = orders.order(effect, { cause }) === "done";
-        sets[isDone ? "done" : "failed"].add(effect.device);
-      }
-      const results = { done: [...sets.done], failed: [...sets.failed], skipped: [] };
-      gathered().reply = told(speechIn(cause.heard.language), reply, results);
+      const into = gathered();
+      const answers = effects.map((effect) =>
+        mapped(orders.order(effect, { cause }), (ordered) => {
+          return { device: effect.device, isDone: ordered === "done" };
+        }),
+      );
+      return mapped(allThere(answers), (all) => {
+        const ids = (isDone: boolean): string[] => [
+          ...new Set(all.flatMap((each) => (each.isDone === isDone ? [each.device] : []))),
+        ];
+        const results = { done: ids(true), failed: ids(false), skipped: [] };
+        into.reply = told(speechIn(cause.heard.language), reply, results);
+      });
     },
-    asking: (at) => asking.get(at ?? ""),
+    asking: (session) => asking.get(session),
   };
 }
 

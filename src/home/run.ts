@@ -20,6 +20,7 @@ import type {
 import type { State } from "../phrasebook/property.ts";
 import { valueOf } from "../commands/values.ts";
 import { type Cause, trusted } from "./cause.ts";
+import { type Eventually, allThere, mapped } from "./eventually.ts";
 import type { Ordered } from "./orders.ts";
 
 /** Steps on their way: what they were set off with, and what came of them so far. */
@@ -49,7 +50,11 @@ export interface Run {
 }
 
 /** What a run waits for. */
-export type Pause = { pause: "wait"; seconds: number } | { pause: "ask"; step: AskStep };
+export type Pause =
+  | { pause: "wait"; seconds: number }
+  | { pause: "ask"; step: AskStep }
+  /** For devices to answer. */
+  | { pause: "answers"; goOn: (then: () => void) => void };
 
 /** What comes back when a run goes on: which answer was given. */
 export type Resume = { answer: number } | undefined;
@@ -58,7 +63,7 @@ export type Resume = { answer: number } | undefined;
 export interface World {
   book: Phrasebook;
   state: (device: string) => State;
-  order: (effect: Effect, run: Run) => Ordered;
+  order: (effect: Effect, run: Run) => Eventually<Ordered>;
   /** Takes a step; false once steps at one moment have no end. */
   spend: (steps: number) => boolean;
   /** The steps of a routine, which a function may compute; undefined when that fails. */
@@ -67,7 +72,7 @@ export interface World {
   say: (step: SayStep, run: Run) => void;
   notify: (step: NotifyStep, run: Run) => void;
   send: (step: SendStep, run: Run) => void;
-  hear: (step: HearStep, run: Run) => boolean;
+  hear: (step: HearStep, run: Run) => Eventually<boolean>;
   branch: (text: string, run: Run) => void;
   /** Says a routine's first words. */
   moment: (replies: ReadonlyMap<string, Reply>, run: Run) => void;
@@ -102,7 +107,7 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
   if (!world.spend(1)) return false;
   switch (step.step) {
     case "order":
-      return doOrders(world, run, step.orders);
+      return yield* doOrders(world, run, step.orders);
     case "tell": {
       const { inSlot } = givenBy(world, run);
       const devices = targetDevices(book, step.target, inSlot);
@@ -168,7 +173,7 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
       return worked;
     }
     case "hear":
-      return world.hear(step, run);
+      return yield* awaited(world.hear(step, run));
   }
 }
 
@@ -177,15 +182,21 @@ export function holdsFor(conditions: Conditions, state: (device: string) => Stat
   return [...conditions].every(([device, each]) => holdAll(each, state(device)));
 }
 
-/** Does the orders of one step. */
-function doOrders(world: World, run: Run, orders: readonly Order[]): boolean {
+/** Does the orders of one step, all at once, and waits for the answers. */
+function* doOrders(
+  world: World,
+  run: Run,
+  orders: readonly Order[],
+): Generator<Pause, boolean, Resume> {
   const { effects, unable, refused } = effectsOfOrders(orders, givenBy(world, run));
   for (const { device } of unable) run.skipped.add(device);
   for (const device of refused.keys()) run.failed.add(device);
   let ok = refused.size === 0;
-  for (const effect of effects) {
+  const answers = allThere(
+    effects.map((effect) => mapped(world.order(effect, run), (ordered) => ({ effect, ordered }))),
+  );
+  for (const { effect, ordered } of yield* awaited(answers)) {
     const { device } = effect;
-    const ordered = world.order(effect, run);
     const sets = { done: run.done, failed: run.failed, refused: run.refused };
     sets[ordered].add(device);
     // To speech, what it is barred from does not exist, and so is no part of what did not work.
@@ -193,6 +204,25 @@ function doOrders(world: World, run: Run, orders: readonly Order[]): boolean {
     ok &&= ordered === "done" || (ordered === "refused" && known !== undefined && !isKnown(known));
   }
   return ok;
+}
+
+/** Pauses until something is there, if it is not. */
+function* awaited<T>(eventually: Eventually<T>): Generator<Pause, T, Resume> {
+  if ("now" in eventually) return eventually.now;
+  const pending: { there?: { value: T }; goOn?: () => void } = {};
+  eventually.later((value) => {
+    pending.there = { value };
+    pending.goOn?.();
+  });
+  while (!pending.there) {
+    yield {
+      pause: "answers",
+      goOn: (then) => {
+        pending.goOn = then;
+      },
+    };
+  }
+  return pending.there.value;
 }
 
 function givenBy({ book, state }: World, { slots }: Run): Given {

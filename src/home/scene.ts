@@ -1,13 +1,12 @@
 import type { Effect } from "../commands/outcome.ts";
 import type { State, Value } from "../phrasebook/property.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
-import { parseLocal } from "../time/local.ts";
 import type { Book } from "../book/book.ts";
 import { type Code, createCode } from "./code.ts";
 import { type LogEntry, type LogEvent, mapTexts } from "./log.ts";
 import { type StateStore, createStates } from "./states.ts";
 import type { Cause } from "./cause.ts";
-import { type Timers, createTimers } from "./timers.ts";
+import type { Clock } from "./ports.ts";
 import { instantOf, localOf } from "./zone.ts";
 
 /** One property of one device before and after. */
@@ -63,11 +62,7 @@ export interface Scene {
   book: Book;
   code: Code;
   store: StateStore;
-  timers: Timers;
-  /** Seconds since the home began. */
-  elapsed: () => number;
-  /** Seconds of Unix time. */
-  now: () => number;
+  clock: Clock;
   /** `2026-03-02T18:05:00`. */
   localTime: () => string;
   /** Seconds until a local time, or until a time of day comes next. */
@@ -78,19 +73,17 @@ export interface Scene {
   did: (deed: Deed) => void;
   /** All that devices were ordered and did, in that order. */
   deeds: () => readonly Deed[];
-  /** Opens a question at a voicepoint, and closes the one that was open there: one is heard last. */
-  question: (at: string | undefined, close: () => void) => void;
+  /** Opens a question in a conversation, and closes the one that was open there: one is heard last. */
+  question: (session: string, close: () => void) => void;
   /** Takes a step; false once steps at one moment have no end. */
   spend: (steps: number) => boolean;
-  /** Lets everything happen up to a number of seconds from now. */
-  pass: (seconds: number) => void;
   /** What the call that is under way has done so far. */
   gathered: () => Gathered;
   /** Gathers what is done within a call of its own. */
   gather: (act: () => void) => Gathered;
+  /** Adds what is done to what a call has done before. */
+  gatherInto: (into: Gathered, act: () => void) => void;
 }
-
-const usualTime = "2026-01-05T09:00";
 
 /** Most steps that are taken at one moment: what goes on without end does end. */
 const mostSteps = 10_000;
@@ -99,97 +92,90 @@ const mostSteps = 10_000;
 export interface SceneOptions {
   /** States of devices, over the ones that they start with: `{ "plinth-spots": { power: "on" } }`. */
   states?: Readonly<Record<string, State>>;
-  /** Local time, `2026-03-02T18:05`; a Monday morning when left out. */
-  time?: string;
 }
 
-export function createScene(book: Book, { states = {}, time = usualTime }: SceneOptions): Scene {
+export function createScene(book: Book, clock: Clock, { states = {} }: SceneOptions): Scene {
   const zone = book.place?.timezone ?? "UTC";
   const log: { elapsed: number; event: LogEvent }[] = [];
-  const code = createCode(book, () => elapsed);
+  const code = createCode(book, clock.elapsed);
   const withoutCode = (event: LogEvent): LogEvent =>
     book.code === undefined ? event : mapTexts(event, code.mask);
   const told: LogEntry[] = [];
   let snapshot: readonly LogEntry[] = [];
   const deeds: Deed[] = [];
   const endless = (): void => {
-    log.push({ elapsed, event: { event: "refused", what: "it goes on without end" } });
+    log.push({ elapsed: clock.elapsed(), event: goesOn });
   };
-  const timers = createTimers(endless);
   let steps = 0;
+  let since = 0;
   let depth = 0;
   const questions = new Map<string, () => void>();
   const spend = (count: number): boolean => {
+    // At another moment all may begin anew.
+    if (clock.elapsed() > since) [since, steps] = [clock.elapsed(), 0];
     const before = steps;
     steps += count;
     if (before <= mostSteps && steps > mostSteps) endless();
     return steps <= mostSteps;
   };
   let gathered = nothing();
-  let origin: number | undefined;
-  /** Instants are worked out when something asks for the time: most homes are never asked. */
-  let elapsed = 0;
-  const beginning = (): number => (origin ??= instantOf(parseLocal(time) ? time : usualTime, zone));
-  const now = (): number => beginning() + elapsed;
-  const localTime = (): string => localOf(now(), zone);
+  const gatherInto = (into: Gathered, act: () => void): void => {
+    const outer = gathered;
+    gathered = into;
+    depth++;
+    act();
+    depth--;
+    gathered = outer;
+  };
+  const localTime = (): string => localOf(clock.now(), zone);
   return {
     book,
     code,
     store: createStates(book, readGivenStates(states, book.devices)),
-    timers,
-    elapsed: () => elapsed,
-    now,
+    clock,
     localTime,
     secondsUntil(point) {
       const isMoment = point.includes("T");
       const local = isMoment ? point : `${localTime().slice(0, 10)}T${point}`;
-      const seconds = instantOf(local, zone) - now();
+      const seconds = instantOf(local, zone) - clock.now();
       return seconds < 0 && !isMoment ? seconds + 86_400 : Math.max(0, seconds);
     },
     record: (event) => {
-      log.push({ elapsed, event: withoutCode(event) });
+      log.push({ elapsed: clock.elapsed(), event: withoutCode(event) });
     },
     did: (deed) => {
       deeds.push(deed);
     },
     deeds: () => deeds,
-    question(at = "", close) {
+    question(session, close) {
       // What is closed may ask something itself before it ends.
-      for (let open = questions.get(at); open && spend(1); open = questions.get(at)) {
-        questions.delete(at);
+      for (let open = questions.get(session); open && spend(1); open = questions.get(session)) {
+        questions.delete(session);
         open();
       }
-      questions.set(at, close);
+      questions.set(session, close);
     },
     spend,
     log: () => {
       // Times take a while to work out, and are asked for again and again.
       for (const { elapsed: at, event } of log.slice(told.length)) {
-        told.push({ time: localOf(beginning() + at, zone), event });
+        told.push({ time: localOf(clock.now() - clock.elapsed() + at, zone), event });
       }
       if (snapshot.length < told.length) snapshot = [...told];
       return snapshot;
     },
-    pass: (seconds) => {
-      timers.runUntil(elapsed + Math.max(0, seconds), (instant) => {
-        if (instant > elapsed) steps = 0;
-        elapsed = instant;
-      });
-    },
     gathered: () => gathered,
     gather(act) {
-      const outer = gathered;
-      gathered = nothing();
+      const inner = nothing();
       if (depth === 0) steps = 0;
-      depth++;
-      act();
-      depth--;
-      const inner = gathered;
-      gathered = outer;
+      gatherInto(inner, act);
       return inner;
     },
+    gatherInto,
   };
 }
+
+const goesOn: LogEvent = { event: "refused", what: "it goes on without end" };
 
 function nothing(): Gathered {
   return { changes: [], calls: [], failed: [], later: [], reply: "" };

@@ -6,7 +6,7 @@ import { checkRule } from "../phrasebook/recurrence.ts";
 import { readPhrasebook } from "../book/book.ts";
 import { datesOf } from "./recurrence.ts";
 import { nextFiring } from "./schedule.ts";
-import { simulate } from "./simulate.ts";
+import { simulate } from "./simulated/simulate.ts";
 
 const read = (repeat: string) =>
   readPhrasebook([

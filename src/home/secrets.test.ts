@@ -4,7 +4,7 @@ import { describe, expect, test } from "vitest";
 import { english } from "../language/english.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { readPhrasebook } from "../book/book.ts";
-import { simulate } from "./simulate.ts";
+import { simulate } from "./simulated/simulate.ts";
 
 const text = `
 languages: [en-GB, de-DE]

@@ -20,7 +20,7 @@ export function createTriggers(
   away: readonly string[],
   start: (routine: Routine, start: Start) => void,
 ): Triggers {
-  const { book, store, timers, elapsed, now, record } = scene;
+  const { book, store, clock, record } = scene;
   const zone = book.place?.timezone ?? "UTC";
   const absent = new Set(away);
   const holding = new Map<string, () => void>();
@@ -46,7 +46,7 @@ export function createTriggers(
   const setNext = (routine: Routine, trigger: ClockTrigger, after: number): void => {
     const next = nextFiring(trigger, after, zone, book.place);
     if (next === undefined) return;
-    timers.add(elapsed() + next - now(), () => {
+    clock.at(clock.elapsed() + next - clock.now(), () => {
       const because = trigger.trigger === "time" ? "its time has come" : trigger.event;
       start(routine, { because, isMeant: false, cause: unspoken });
       setNext(routine, trigger, next);
@@ -67,14 +67,14 @@ export function createTriggers(
           const fire = (): void => {
             start(routine, { because, isMeant: false, cause });
           };
-          if (trigger.lasting === 0) timers.add(elapsed(), fire);
-          else holding.set(key, timers.add(elapsed() + trigger.lasting, fire));
+          const cancel = clock.at(clock.elapsed() + trigger.lasting, fire);
+          if (trigger.lasting > 0) holding.set(key, cancel);
         }
       }
     },
     pressed(button, cause) {
       // After what pressed it: a routine may press the very button that sets it off.
-      timers.add(elapsed(), () => {
+      clock.at(clock.elapsed(), () => {
         setOff((trigger) => trigger.trigger === "press" && trigger.device === button, {
           because: `${button} pressed`,
           isMeant: true,
@@ -102,7 +102,7 @@ export function createTriggers(
       for (const routine of book.routines.values()) {
         for (const trigger of routine.triggers) {
           if (trigger.trigger !== "time" && trigger.trigger !== "sun") continue;
-          setNext(routine, trigger, now());
+          setNext(routine, trigger, clock.now());
         }
       }
     },

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../book/book.ts";
-import { simulate } from "../home/simulate.ts";
+import { simulate } from "../home/simulated/simulate.ts";
 
 const read = (reply: string) =>
   readPhrasebook([

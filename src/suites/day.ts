@@ -1,9 +1,9 @@
 import { type Book, asBook } from "../book/book.ts";
 import { shown } from "../source/border.ts";
 import { WrongUse } from "../source/wrong-use.ts";
-import type { Fault } from "../home/devices.ts";
+import type { Fault } from "../home/simulated/devices.ts";
 import type { LogEntry } from "../home/log.ts";
-import { createHome } from "../home/simulate.ts";
+import { createSimulated } from "../home/simulated/simulate.ts";
 import { contextOf, report } from "../phrasebook/context.ts";
 import { type SourceText, readDocument } from "../phrasebook/document.ts";
 import type { States } from "../phrasebook/states.ts";
@@ -95,7 +95,7 @@ export function runDay(book: Book, date: string, day?: Day): readonly LogEntry[]
     throw new WrongUse("pass a day that readDays read, or none");
   }
   const { at, language, given = [], away, faults = {}, happenings = [] } = day ?? {};
-  const home = createHome(asBook(book), {
+  const home = createSimulated(asBook(book), {
     time: `${date}T00:00`,
     states: Object.fromEntries(given),
     ...(away === undefined ? {} : { away }),

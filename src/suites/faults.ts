@@ -1,4 +1,4 @@
-import type { Fault } from "../home/devices.ts";
+import type { Fault } from "../home/simulated/devices.ts";
 
 /** How a fault is written. */
 export const faultForm = /^(?:none|offline|fails once|fails|slow \d+s|rounds to \d+(?:\.\d+)?)$/;

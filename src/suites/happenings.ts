@@ -1,8 +1,8 @@
 import type { Heard } from "../commands/outcome.ts";
 import { type Turn, nothingDone } from "../home/converse.ts";
-import type { Fault } from "../home/devices.ts";
+import type { Fault } from "../home/simulated/devices.ts";
 import type { Performed } from "../home/scene.ts";
-import type { Home } from "../home/simulate.ts";
+import type { Simulated } from "../home/simulated/simulate.ts";
 import { report, reportUnknown } from "../phrasebook/context.ts";
 import type { Path } from "../phrasebook/document.ts";
 import { readLength } from "../phrasebook/lengths.ts";
@@ -108,7 +108,7 @@ export interface Happened {
 
 /** Makes something happen in a home, once its time of day has come. */
 export function happen(
-  home: Home,
+  home: Simulated,
   { time, at, hear, run, set, press, presence, faults, wait }: Happening,
   context: { at?: string; language?: string },
 ): Happened {

@@ -4,7 +4,7 @@ import { type Heard, type HeardCommand, type SlotValue, filledBy } from "../comm
 import { tellReasons } from "../commands/reason.ts";
 import type { Turn } from "../home/converse.ts";
 import { type LogEntry, printEvent } from "../home/log.ts";
-import type { Home } from "../home/simulate.ts";
+import type { Simulated } from "../home/simulated/simulate.ts";
 import { matchesGlob } from "../pattern/glob.ts";
 import { type Conditions, holds, printCondition } from "../phrasebook/condition.ts";
 import type { Value } from "../phrasebook/property.ts";
@@ -51,7 +51,7 @@ export interface Came {
   /** What was said comes to this in a conversation; left out where nothing was said. */
   outcome?: Turn["outcome"];
   reply: string;
-  home: Home;
+  home: Simulated;
   /** How many orders devices had taken before. */
   since: number;
 }
@@ -138,7 +138,7 @@ function judgeCommands(expect: Expectation, came: Came, described: string, check
 }
 
 /** What did not answer, since that is why something was not done. */
-function failuresIn(home: Home): string {
+function failuresIn(home: Simulated): string {
   const lines = home
     .log()
     .flatMap(({ event }) =>
@@ -187,7 +187,7 @@ function judgeUnderstood(
 
 /** Whether a slot stands for a value, or for all that ids name and that had a part in it. */
 function isFilled(
-  { book }: Home,
+  { book }: Simulated,
   { skipped }: HeardCommand,
   filled: SlotValue,
   wanted: Value | readonly string[],
@@ -254,7 +254,7 @@ function judgeLog(expect: Expectation, log: readonly LogEntry[], check: Check): 
 }
 
 /** Looks at the log for a moment at which what must never hold did. */
-export function judgeNever(never: Conditions, home: Home, check: Check): void {
+export function judgeNever(never: Conditions, home: Simulated, check: Check): void {
   const states = new Map<string, Record<string, Value>>();
   const told: string[] = [];
   const isBroken = (device: string): boolean =>

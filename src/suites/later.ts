@@ -1,7 +1,7 @@
 import { printWhen } from "../commands/describe.ts";
 import type { Heard } from "../commands/outcome.ts";
 import type { Deed } from "../home/scene.ts";
-import type { Home } from "../home/simulate.ts";
+import type { Simulated } from "../home/simulated/simulate.ts";
 import type { State } from "../phrasebook/property.ts";
 import { doneBy, isDone, printDone, printExpected } from "./effect.ts";
 import type { CommandExpectation, Expectation } from "./expectation.ts";
@@ -23,7 +23,7 @@ export interface Later {
 export function expectLater(
   expect: Expectation,
   heard: Heard,
-  { home, now, before }: { home: Home; now: number; before: (device: string) => State },
+  { home, now, before }: { home: Simulated; now: number; before: (device: string) => State },
   check: Check,
 ): Later[] {
   const effects = effectsExpected(expect);

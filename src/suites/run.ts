@@ -5,7 +5,7 @@ import type { Heard } from "../commands/outcome.ts";
 import { type Book, asBook } from "../book/book.ts";
 import { membersOf, textsOf } from "../source/border.ts";
 import { nothingDone } from "../home/converse.ts";
-import { type Home, createHome } from "../home/simulate.ts";
+import { type Simulated, createSimulated } from "../home/simulated/simulate.ts";
 import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 import { doneBy, printDone } from "./effect.ts";
@@ -109,7 +109,7 @@ function runCase(book: Book, each: Case): CaseResult {
     : { ...base, passed: false, failures, heard, why: book.why(heard, home.state) };
 }
 
-function runIn(home: Home, book: Book, each: Case, check: Check): Heard {
+function runIn(home: Simulated, book: Book, each: Case, check: Check): Heard {
   const { script } = each;
   switch (script?.script) {
     case "talk":
@@ -121,15 +121,15 @@ function runIn(home: Home, book: Book, each: Case, check: Check): Heard {
   }
 }
 
-function homeOf(book: Book, { given, time, faults }: Case): Home {
-  return createHome(book, {
+function homeOf(book: Book, { given, time, faults }: Case): Simulated {
+  return createSimulated(book, {
     states: Object.fromEntries(given),
     faults,
     ...(time === undefined ? {} : { time }),
   });
 }
 
-function runPhrase(book: Book, each: Case, home: Home, check: Check): Heard {
+function runPhrase(book: Book, each: Case, home: Simulated, check: Check): Heard {
   const { expect, phrase } = each;
   const heard = book.hear(phrase, contextOf(each, home));
   const said = { home, now: home.elapsed(), before: statesNow(expect, home) };
@@ -145,7 +145,7 @@ function runPhrase(book: Book, each: Case, home: Home, check: Check): Heard {
 function runAfter(
   book: Book,
   each: Case,
-  { happenings, home }: { happenings: readonly Happening[]; home: Home },
+  { happenings, home }: { happenings: readonly Happening[]; home: Simulated },
   check: Check,
 ): Heard {
   const { language, at, expect } = each;
@@ -169,7 +169,7 @@ function runAfter(
 function runTalk(
   book: Book,
   each: Case,
-  { turns, home }: { turns: readonly SuiteTurn[]; home: Home },
+  { turns, home }: { turns: readonly SuiteTurn[]; home: Simulated },
   check: Check,
 ): Heard {
   const { language, at } = each;
@@ -199,12 +199,12 @@ function runTalk(
 }
 
 /** Lets what an effect set moving arrive, where its end is asked about. */
-function settle(expect: Case["expect"], home: Home): void {
+function settle(expect: Case["expect"], home: Simulated): void {
   if (expect.home ?? effectsExpected(expect).length > 0) home.settle();
 }
 
 /** Judges what comes later, each once its time has come. */
-function inTime(later: readonly Later[], home: Home): void {
+function inTime(later: readonly Later[], home: Simulated): void {
   for (const { due, judge: judgeNow } of [...later].sort((a, b) => a.due - b.due)) {
     home.wait(Math.max(0, due - home.elapsed()));
     judgeNow();
@@ -215,7 +215,7 @@ function inTime(later: readonly Later[], home: Home): void {
 function judgeSame(
   book: Book,
   each: Case,
-  { heard, home, since }: { heard: Heard; home: Home; since: number },
+  { heard, home, since }: { heard: Heard; home: Simulated; since: number },
   check: Check,
 ): void {
   const { sameAs } = each.expect;
@@ -236,14 +236,14 @@ function judgeSame(
 }
 
 /** States as they are now, whatever becomes of them, of devices that are to be as before later. */
-function statesNow(expect: Case["expect"], home: Home): Home["state"] {
+function statesNow(expect: Case["expect"], home: Simulated): Simulated["state"] {
   const lasting = effectsExpected(expect).filter(({ when }) => when);
   const ids = lasting.flatMap(({ set }) => [...(set?.keys() ?? [])]);
   const states = new Map(ids.map((id) => [id, home.state(id)] as const));
   return (id) => states.get(id) ?? {};
 }
 
-function contextOf({ language, at, time }: Case, home: Home): HearContext {
+function contextOf({ language, at, time }: Case, home: Simulated): HearContext {
   return {
     language,
     states: home.state,

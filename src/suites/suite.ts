@@ -1,5 +1,5 @@
 import type { Book } from "../book/book.ts";
-import type { Fault } from "../home/devices.ts";
+import type { Fault } from "../home/simulated/devices.ts";
 import { asWritten, countPhrases, phrases } from "../pattern/phrases.ts";
 import type { Conditions } from "../phrasebook/condition.ts";
 import { contextOf, report, reportUnknown } from "../phrasebook/context.ts";

@@ -1,5 +1,5 @@
 import type { Book } from "../book/book.ts";
-import { createHome } from "../home/simulate.ts";
+import { createSimulated } from "../home/simulated/simulate.ts";
 import type { Routine, Step } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
 
@@ -39,7 +39,7 @@ export function checkCircles(book: Book): Finding[] {
     triggers.some(({ trigger }) => trigger === "state" || trigger === "press"),
   );
   for (const id of reacts ? book.routines.keys() : []) {
-    const home = createHome(book, {});
+    const home = createSimulated(book, {});
     home.run(id);
     home.wait(watched);
     const starts = home

@@ -1,17 +1,15 @@
-import { type State, type Value, landed } from "../phrasebook/property.ts";
-import type { Orderer } from "./cause.ts";
-import type { Scene } from "./scene.ts";
+import type { Phrasebook } from "../../phrasebook/model.ts";
+import { type State, type Value, landed } from "../../phrasebook/property.ts";
+import type { Clock } from "../ports.ts";
 
 /** What is on its way to values that it does not have yet. */
 export interface Movements {
   /** Begins to move, in place of whatever the device was moving to. */
-  begin: (device: string, values: State, takes: number, by: Orderer) => void;
+  begin: (device: string, values: State, takes: number) => void;
   /** Ends the way of some properties, which have another value at once. */
   end: (device: string, properties: readonly string[]) => void;
-  /** Stops a device where it is. */
-  stop: (device: string, by: Orderer) => void;
-  /** The values that a device is on its way to. */
-  heading: (device: string) => State;
+  /** Stops a device where it is: the values that it has then. */
+  stop: (device: string) => State;
   /** Seconds until everything has arrived. */
   left: () => number;
 }
@@ -24,10 +22,14 @@ interface Movement {
   cancel: () => void;
 }
 
+/** @param arrived Told what a device has come to. */
 export function createMovements(
-  { book, store, timers, elapsed }: Scene,
-  apply: (device: string, values: State, by: Orderer) => void,
+  book: Phrasebook,
+  clock: Clock,
+  state: (device: string) => State,
+  arrived: (device: string, values: State) => void,
 ): Movements {
+  const { elapsed } = clock;
   const underWay = new Map<string, Map<string, Movement>>();
 
   const end: Movements["end"] = (device, properties) => {
@@ -41,24 +43,24 @@ export function createMovements(
 
   return {
     end,
-    begin(device, values, takes, by) {
+    begin(device, values, takes) {
       end(device, Object.keys(values));
       const moving = underWay.get(device) ?? new Map<string, Movement>();
       underWay.set(device, moving);
       const [began, arrives] = [elapsed(), elapsed() + takes];
       // What was ordered together arrives together.
       let left = Object.keys(values);
-      const cancel = timers.add(arrives, () => {
-        const arrived: Record<string, Value> = {};
+      const cancel = clock.at(arrives, () => {
+        const reached: Record<string, Value> = {};
         for (const property of left) {
           const value = values[property];
-          if (value !== undefined) arrived[property] = value;
+          if (value !== undefined) reached[property] = value;
         }
         end(device, left);
-        apply(device, arrived, by);
+        arrived(device, reached);
       });
       for (const [property, to] of Object.entries(values)) {
-        const from = store.get(device)[property];
+        const from = state(device)[property];
         moving.set(property, {
           from,
           to,
@@ -71,9 +73,9 @@ export function createMovements(
         });
       }
     },
-    stop(device, by) {
+    stop(device) {
       const moving = underWay.get(device);
-      if (!moving) return;
+      if (!moving) return {};
       const reached: Record<string, Value> = {};
       for (const [property, { from, to, began, arrives }] of moving) {
         const schema = book.devices.get(device)?.properties.get(property);
@@ -82,10 +84,8 @@ export function createMovements(
         reached[property] = landed(schema, from + (to - from) * part);
       }
       end(device, [...moving.keys()]);
-      apply(device, reached, by);
+      return reached;
     },
-    heading: (device) =>
-      Object.fromEntries([...(underWay.get(device) ?? [])].map(([name, { to }]) => [name, to])),
     left() {
       let last = elapsed();
       for (const moving of underWay.values()) {

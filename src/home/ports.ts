@@ -1,0 +1,41 @@
+import type { Effect } from "../commands/outcome.ts";
+import type { State } from "../phrasebook/property.ts";
+
+/** What a device made of an order. */
+export type DeviceResult =
+  | {
+      ok: true;
+      /** Values that it has from now on. */
+      values?: State;
+      /** Values that it is on its way to, of which it is yet to be told that they are so. */
+      heading?: State;
+    }
+  | { ok: false; what: string };
+
+/**
+ * The devices of a home, on the other side of its routines, guards and conversations: simulated, or
+ * real. What they are is told to the home by reports.
+ */
+export interface Devices {
+  /**
+   * Asks something of a device. The answer may come at once, later, or never; what comes after the
+   * first, or too late, is passed over. Where neither values nor a heading come with it, the device
+   * is on its way to what was asked.
+   */
+  order: (effect: Effect, answer: (result: DeviceResult) => void) => void;
+}
+
+/** The clock of a home: virtual, or the machine's. */
+export interface Clock {
+  /** Seconds since the home began. */
+  elapsed: () => number;
+  /** Seconds of Unix time. */
+  now: () => number;
+  /**
+   * Does something once `elapsed` has come to a number of seconds, after all that was asked for
+   * before at the same time; never at once. What comes back calls it off.
+   */
+  at: (elapsed: number, act: () => void) => () => void;
+  /** Does what is due by now, where nothing else would make it go on. */
+  flush?: () => void;
+}

@@ -1,0 +1,188 @@
+import { type Book, asBook } from "../../book/book.ts";
+import type { Heard } from "../../commands/outcome.ts";
+import { readState } from "../../hearing/context.ts";
+import { heardBy } from "../../hearing/heard-by.ts";
+import type { State } from "../../phrasebook/property.ts";
+import { membersOf, shown, textsOf } from "../../source/border.ts";
+import { WrongUse, unknownId } from "../../source/wrong-use.ts";
+import { parseDuration } from "../../time/duration.ts";
+import type { TalkContext, Turn } from "../converse.ts";
+import type { Eventually } from "../eventually.ts";
+import { type Home, type HomeOptions, type RunSlots, createHome } from "../home.ts";
+import type { LogEntry } from "../log.ts";
+import type { Performed } from "../scene.ts";
+import { createVirtualClock } from "./clock.ts";
+import { type Fault, type SimulatedDevices, readFault, simulateDevices } from "./devices.ts";
+
+/** What a simulated home starts from. */
+export interface SimulateOptions extends HomeOptions {
+  /** Local time, `2026-03-02T18:05`; a Monday morning when left out. */
+  time?: string;
+  /** How devices misbehave. */
+  faults?: Readonly<Record<string, Fault | undefined>>;
+}
+
+/** Turns with memory, each of which comes to an end at once. */
+export interface Conversation {
+  say: (text: string) => Turn;
+}
+
+/** A home of values in memory in place of devices, and a clock that moves when it is told to. */
+export interface SimulatedHome {
+  /** Does what was heard; an outcome other than `act` changes nothing. */
+  perform: (heard: Heard) => Promise<Performed>;
+  /** The conversation at a voicepoint: turns with memory, the same one whenever it is asked for. */
+  converse: (context?: TalkContext) => Conversation;
+  /** Sets a routine off by hand, with values for its slots: a duration is in seconds. */
+  run: (routine: string, slots?: RunSlots) => Promise<Performed>;
+  /** Lets time pass, and everything happen that it brings: `"25m"`, or seconds. */
+  wait: (duration: string | number) => Promise<void>;
+  /** Something outside of speech and routines changes: a sensor, a hand on a switch. */
+  set: (device: string, values: State) => void;
+  press: (button: string) => void;
+  presence: (person: string, is: "home" | "away") => void;
+  /** Makes a device misbehave, or behave again. */
+  fault: (device: string, fault: Fault | undefined) => void;
+  /** The state of every device. */
+  states: () => Record<string, State>;
+  /** The local time of the home, `2026-03-02T18:05:00`. */
+  time: () => string;
+  log: () => readonly LogEntry[];
+}
+
+/** A simulated home whose calls come to an end at once, as suites need it. */
+export interface Simulated
+  extends
+    Omit<SimulatedHome, "perform" | "run" | "wait">,
+    Pick<Home, "book" | "state" | "run" | "elapsed" | "deeds" | "secondsUntil"> {
+  perform: (heard: Heard) => Performed;
+  wait: (seconds: number) => void;
+  /** Lets time pass until a time of day, `18:30`, comes next, or a local time. */
+  waitUntil: (point: string) => void;
+  /** Lets what is moving come to where it goes. */
+  settle: () => void;
+}
+
+/**
+ * Makes a home to act in. It never throws: states of devices or properties that do not exist are
+ * left out.
+ */
+export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHome {
+  const home = createSimulated(asBook(book), readOptions(options));
+  const { converse, set, press, presence, fault, states, time, log } = home;
+  return {
+    converse,
+    set,
+    press,
+    presence,
+    fault,
+    states,
+    time,
+    log,
+    perform: (heard) => promised(() => home.perform(heardBy(book, heard, home.state))),
+    run: (routine, slots) =>
+      promised(() => {
+        if (book.routines.has(routine)) return home.run(routine, slots);
+        throw unknownId("routine", routine, book.routines.keys());
+      }),
+    wait: (duration) =>
+      promised(() => {
+        home.wait(secondsOf(duration));
+      }),
+  };
+}
+
+/** Makes a simulated home whose calls end at once. */
+export function createSimulated(book: Book, options: SimulateOptions): Simulated {
+  const clock = createVirtualClock(options.time, book.place?.timezone ?? "UTC", () => {
+    home.record({ event: "refused", what: "it goes on without end" });
+  });
+  let devices: SimulatedDevices | undefined;
+  const ports = {
+    clock,
+    devices: (of: Pick<Home, "state" | "report">) =>
+      (devices = simulateDevices({ book, clock, ...of })),
+  };
+  const home = createHome(book, ports, options);
+  const setFault = (device: string, fault: Fault | undefined): void => {
+    devices?.fault(device, fault);
+  };
+  for (const [device, fault] of Object.entries(options.faults ?? {})) setFault(device, fault);
+  const wait = (seconds: number): void => {
+    home.begin();
+    clock.pass(seconds);
+  };
+  const { set, press, presence, states, time, log, state, run, elapsed, deeds } = home;
+  const { secondsUntil } = home;
+  return {
+    book,
+    set,
+    press,
+    presence,
+    states,
+    time,
+    log,
+    state,
+    run,
+    elapsed,
+    deeds,
+    secondsUntil,
+    wait,
+    converse: (context) => {
+      const talk = home.converse(context);
+      return { say: (text) => atOnce(talk.say(text)) };
+    },
+    perform: (heard) => atOnce(home.perform(heard)),
+    waitUntil: (point) => {
+      wait(secondsUntil(point));
+    },
+    fault: (device, fault) => {
+      if (book.devices.has(device)) setFault(device, readFault(fault));
+      else home.record({ event: "refused", what: `there is no device ${shown(device)}` });
+    },
+    settle: () => {
+      const left = devices?.moving() ?? 0;
+      if (left > 0) wait(left);
+    },
+  };
+}
+
+/** What a simulated home comes to, whose devices always answer at once. */
+function atOnce<T>(eventually: Eventually<T>): T {
+  if ("now" in eventually) return eventually.now;
+  throw new Error("a simulated device has not answered");
+}
+
+/** What is wrong with a call rejects its promise, and is never thrown past it. */
+function promised<T>(act: () => T): Promise<T> {
+  return new Promise((resolve) => {
+    resolve(act());
+  });
+}
+
+/** Longest time that passes in one call: what is asked for by mistake does not take for ever. */
+const longestWait = 1100 * 86_400;
+
+function secondsOf(duration: unknown): number {
+  const seconds = typeof duration === "string" ? parseDuration(duration) : duration;
+  if (typeof seconds === "number" && seconds >= 0 && seconds <= longestWait) return seconds;
+  const fix = 'write seconds, or a duration such as "25m", of three years at most';
+  throw new WrongUse(`a home cannot wait ${shown(duration)}: ${fix}`, "wrong-duration");
+}
+
+/** Options as somebody passes them who need not have read their type; what cannot be is left out. */
+function readOptions(options: unknown): SimulateOptions {
+  const { states, time, faults, away } = membersOf(options);
+  const given = Object.entries(membersOf(states)).map(
+    ([id, state]) => [id, readState(state) ?? {}] as const,
+  );
+  const broken = Object.entries(membersOf(faults)).map(
+    ([id, fault]) => [id, readFault(fault)] as const,
+  );
+  return {
+    states: Object.fromEntries(given),
+    ...(typeof time === "string" ? { time } : {}),
+    faults: Object.fromEntries(broken),
+    away: textsOf(away),
+  };
+}
