@@ -60,6 +60,15 @@ export type { NearMiss } from "./hearing/near/near.ts";
 export type { Call, Change, Performed } from "./home/scene.ts";
 export type { Conversation, SimulatedHome, SimulateOptions } from "./home/simulated/simulate.ts";
 export type { TalkContext, Turn } from "./home/converse.ts";
+export {
+  type Driver,
+  type LiveConversation,
+  type LiveHome,
+  type LiveOptions,
+  type TimeSource,
+  openHome,
+} from "./home/live.ts";
+export type { DeviceResult } from "./home/ports.ts";
 export type { Fault } from "./home/simulated/devices.ts";
 export { printEvent, type LogEntry, type LogEvent } from "./home/log.ts";
 export { WrongUse, type WrongUseCode } from "./source/wrong-use.ts";

@@ -22,21 +22,6 @@ export function mapped<A, B>(first: Eventually<A>, make: (value: A) => B): Event
   };
 }
 
-/** The same where what it comes to may itself come later. */
-export function followed<A, B>(
-  first: Eventually<A>,
-  make: (value: A) => Eventually<B>,
-): Eventually<B> {
-  if ("now" in first) return make(first.now);
-  return {
-    later: (then) => {
-      first.later((value) => {
-        onceThere(make(value), then);
-      });
-    },
-  };
-}
-
 /** Several things, once all of them are there. */
 export function allThere<T>(parts: readonly Eventually<T>[]): Eventually<readonly T[]> {
   const there = parts.flatMap((part) => ("now" in part ? [part.now] : []));

@@ -51,6 +51,7 @@ export interface Home extends Listening {
   begin: () => void;
   states: () => Record<string, State>;
   log: () => readonly LogEntry[];
+  on: (listener: (entry: LogEntry) => void) => () => void;
   /** All that devices were ordered and did. */
   deeds: () => readonly Deed[];
   /** Seconds until a local time, or until a time of day comes next. */
@@ -64,10 +65,16 @@ export interface Home extends Listening {
 export interface Ports {
   clock: Clock;
   devices: (home: Pick<Home, "state" | "report">) => Devices;
+  /** Seconds in which a device answers; 10 when left out. */
+  answerTime?: number;
 }
 
+/** Seconds in which a device answers. */
+const usualAnswerTime = 10;
+
 /** Makes a home over its ports. */
-export function createHome(book: Book, { clock, devices }: Ports, options: HomeOptions): Home {
+export function createHome(book: Book, ports: Ports, options: HomeOptions): Home {
+  const { clock, devices, answerTime = usualAnswerTime } = ports;
   const scene = createScene(book, clock, options);
   const { store } = scene;
   const orders = createOrders(
@@ -86,6 +93,7 @@ export function createHome(book: Book, { clock, devices }: Ports, options: HomeO
         triggers.pressed(button, cause);
       },
     },
+    answerTime,
   );
   const routines = createRoutines(scene, orders);
   const triggers = createTriggers(scene, options.away ?? [], routines.start);
@@ -121,7 +129,7 @@ export function createHome(book: Book, { clock, devices }: Ports, options: HomeO
     book,
     converse: (given = {}) => {
       const context = readContext(book, given);
-      const session = textOf(given.session) ?? context.at ?? "";
+      const session = textOf(membersOf(given)["session"]) ?? context.at ?? "";
       // A session has one memory, whatever language is spoken in it.
       let memory = memories.get(session);
       if (!memory) memories.set(session, (memory = newMemory()));
@@ -169,6 +177,7 @@ export function createHome(book: Book, { clock, devices }: Ports, options: HomeO
     state: store.get,
     time: scene.localTime,
     log: scene.log,
+    on: scene.on,
     record: scene.record,
     deeds: scene.deeds,
     secondsUntil: scene.secondsUntil,

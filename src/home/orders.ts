@@ -36,10 +36,13 @@ export interface Watcher {
   pressed: (button: string, cause: Cause) => void;
 }
 
-/** Seconds in which a device answers. */
-const answerTime = 10;
-
-export function createOrders(scene: Scene, devices: Devices, watcher: Watcher): Orders {
+/** @param answerTime Seconds in which a device answers. */
+export function createOrders(
+  scene: Scene,
+  devices: Devices,
+  watcher: Watcher,
+  answerTime: number,
+): Orders {
   const { book, store, clock, record, gathered } = scene;
   const headings = createHeadings(clock);
   const told = ({ of }: Orderer): { by?: string } => (of === undefined ? {} : { by: of });

@@ -3,6 +3,7 @@ import type { State, Value } from "../phrasebook/property.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
 import type { Book } from "../book/book.ts";
 import { type Code, createCode } from "./code.ts";
+import { createJournal } from "./journal.ts";
 import { type LogEntry, type LogEvent, mapTexts } from "./log.ts";
 import { type StateStore, createStates } from "./states.ts";
 import type { Cause } from "./cause.ts";
@@ -69,6 +70,8 @@ export interface Scene {
   secondsUntil: (point: string) => number;
   record: (event: LogEvent) => void;
   log: () => readonly LogEntry[];
+  /** Tells each entry as it is recorded; what comes back stops that. */
+  on: (listener: (entry: LogEntry) => void) => () => void;
   /** Keeps what a device did. */
   did: (deed: Deed) => void;
   /** All that devices were ordered and did, in that order. */
@@ -92,19 +95,23 @@ const mostSteps = 10_000;
 export interface SceneOptions {
   /** States of devices, over the ones that they start with: `{ "plinth-spots": { power: "on" } }`. */
   states?: Readonly<Record<string, State>>;
+  /** Entries of the log that are kept; all when left out. */
+  keep?: number;
 }
 
-export function createScene(book: Book, clock: Clock, { states = {} }: SceneOptions): Scene {
+export function createScene(
+  book: Book,
+  clock: Clock,
+  { states = {}, keep = Infinity }: SceneOptions,
+): Scene {
   const zone = book.place?.timezone ?? "UTC";
-  const log: { elapsed: number; event: LogEvent }[] = [];
+  const journal = createJournal(clock, zone, keep);
   const code = createCode(book, clock.elapsed);
   const withoutCode = (event: LogEvent): LogEvent =>
     book.code === undefined ? event : mapTexts(event, code.mask);
-  const told: LogEntry[] = [];
-  let snapshot: readonly LogEntry[] = [];
   const deeds: Deed[] = [];
   const endless = (): void => {
-    log.push({ elapsed: clock.elapsed(), event: goesOn });
+    journal.record(goesOn);
   };
   let steps = 0;
   let since = 0;
@@ -141,10 +148,11 @@ export function createScene(book: Book, clock: Clock, { states = {} }: SceneOpti
       return seconds < 0 && !isMoment ? seconds + 86_400 : Math.max(0, seconds);
     },
     record: (event) => {
-      log.push({ elapsed: clock.elapsed(), event: withoutCode(event) });
+      journal.record(withoutCode(event));
     },
     did: (deed) => {
       deeds.push(deed);
+      if (deeds.length >= 2 * keep) deeds.splice(0, deeds.length - keep);
     },
     deeds: () => deeds,
     question(session, close) {
@@ -156,14 +164,8 @@ export function createScene(book: Book, clock: Clock, { states = {} }: SceneOpti
       questions.set(session, close);
     },
     spend,
-    log: () => {
-      // Times take a while to work out, and are asked for again and again.
-      for (const { elapsed: at, event } of log.slice(told.length)) {
-        told.push({ time: localOf(clock.now() - clock.elapsed() + at, zone), event });
-      }
-      if (snapshot.length < told.length) snapshot = [...told];
-      return snapshot;
-    },
+    log: journal.entries,
+    on: journal.on,
     gathered: () => gathered,
     gather(act) {
       const inner = nothing();

@@ -48,6 +48,8 @@ export interface SimulatedHome {
   /** The local time of the home, `2026-03-02T18:05:00`. */
   time: () => string;
   log: () => readonly LogEntry[];
+  /** Tells each entry of the log as it happens, once; what comes back stops that. */
+  on: (listener: (entry: LogEntry) => void) => () => void;
 }
 
 /** A simulated home whose calls come to an end at once, as suites need it. */
@@ -69,7 +71,7 @@ export interface Simulated
  */
 export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHome {
   const home = createSimulated(asBook(book), readOptions(options));
-  const { converse, set, press, presence, fault, states, time, log } = home;
+  const { converse, set, press, presence, fault, states, time, log, on } = home;
   return {
     converse,
     set,
@@ -79,6 +81,7 @@ export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHo
     states,
     time,
     log,
+    on,
     perform: (heard) => promised(() => home.perform(heardBy(book, heard, home.state))),
     run: (routine, slots) =>
       promised(() => {
@@ -112,7 +115,7 @@ export function createSimulated(book: Book, options: SimulateOptions): Simulated
     home.begin();
     clock.pass(seconds);
   };
-  const { set, press, presence, states, time, log, state, run, elapsed, deeds } = home;
+  const { set, press, presence, states, time, log, on, state, run, elapsed, deeds } = home;
   const { secondsUntil } = home;
   return {
     book,
@@ -122,6 +125,7 @@ export function createSimulated(book: Book, options: SimulateOptions): Simulated
     states,
     time,
     log,
+    on,
     state,
     run,
     elapsed,
