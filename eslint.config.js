@@ -100,7 +100,12 @@ export default tseslint.config(
   {
     files: ["**/*.js"],
     languageOptions: {
-      globals: { process: "readonly", console: "readonly", performance: "readonly" },
+      globals: {
+        process: "readonly",
+        console: "readonly",
+        performance: "readonly",
+        setTimeout: "readonly",
+      },
     },
   },
 );

@@ -37,4 +37,4 @@ const fan = ids.map(
 );
 const circling = readPhrasebook([{ path: "home.yaml", text: `routines:\n${fan.join("\n")}\n` }]);
 timed("check of 13 routines that run each other", () => checkPhrasebook(circling));
-await timed("run one of them", () => simulate(circling).run("r-0"));
+timed("run one of them", () => simulate(circling).run("r-0"));

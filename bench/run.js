@@ -1,6 +1,6 @@
 // Measures Calm Phrase against simple ways of doing parts of its job, as ratios within one run.
 import Fuse from "fuse.js";
-import { readPhrasebook, runSuites } from "../dist/index.js";
+import { readPhrasebook, readSuites, runSuites } from "../dist/index.js";
 import { makeHome } from "./homes.js";
 
 /** Microseconds a call takes: the median of several rounds over all inputs. */
@@ -82,19 +82,17 @@ for (const [devices, patterns] of sizes) {
 }
 
 /** A suite of 100,000 cases, made by patterns, over a small home. */
-async function measureSuite() {
+function measureSuite() {
   const { text } = makeHome({ devices: 10, patterns: 0 });
   const hear = "(turn | switch) on (north | south) lamp ka [lamp] [please] [thanks]";
   const each = `  - { hear: "${hear}", expect: act }\n`;
   const suite = `suite: many\ncases:\n${each.repeat(3125)}`;
-  const book = readPhrasebook([
-    { path: "home.yaml", text },
-    { path: "many.suite.yaml", text: suite },
-  ]);
+  const book = readPhrasebook([{ path: "home.yaml", text }]);
   const start = performance.now();
-  const { passed, failed } = await runSuites(book);
+  const suites = readSuites(book, [{ path: "many.suite.yaml", text: suite }]);
+  const { passed, failed } = runSuites(book, suites);
   const seconds = (performance.now() - start) / 1000;
   if (passed !== 100_000) throw new Error(`${passed} passed, ${failed} failed`);
   console.log(`\nsuite of 100,000 cases: ${seconds.toFixed(1)} s`);
 }
-await measureSuite();
+measureSuite();

@@ -21,7 +21,7 @@ try {
   if (!/\d+ passed, 0 failed/.test(tested)) throw new Error(`the command failed:\n${tested}`);
 
   const program = `import { openPhrasebook } from "calm-phrase/node";
-const book = await openPhrasebook("home");
+const { book } = await openPhrasebook("home");
 console.log(book.hear("cooker hood to sixty percent").outcome);
 `;
   writeFileSync(join(folder, "program.mjs"), program);

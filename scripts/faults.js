@@ -7,7 +7,7 @@ import { readFileSync, readdirSync } from "node:fs";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import { dump, load } from "js-yaml";
-import { readPhrasebook, runSuites } from "../dist/index.js";
+import { readPhrasebook, readSuites, runSuites } from "../dist/index.js";
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -172,7 +172,8 @@ const sourcesWith = (fault) =>
     }),
   }));
 
-const sound = await runSuites(readPhrasebook([...sourcesWith(undefined), ...suites]));
+const runAgainst = (book) => runSuites(book, readSuites(book, suites));
+const sound = runAgainst(readPhrasebook(sourcesWith(undefined)));
 if (sound.failed > 0) {
   console.error(`The suites fail without a fault: ${sound.failed} cases.`);
   process.exit(2);
@@ -180,9 +181,9 @@ if (sound.failed > 0) {
 const survivors = [];
 const counts = new Map();
 for (const fault of faults) {
-  const book = readPhrasebook([...sourcesWith(fault), ...suites]);
+  const book = readPhrasebook(sourcesWith(fault));
   const isFound = book.problems.some(({ severity }) => severity === "error");
-  const results = isFound ? undefined : await runSuites(book);
+  const results = isFound ? undefined : runAgainst(book);
   const isCaught = isFound || results.failed > 0;
   const { caught = 0, total = 0 } = counts.get(fault.sort) ?? {};
   counts.set(fault.sort, { caught: caught + (isCaught ? 1 : 0), total: total + 1 });

@@ -3,6 +3,8 @@ export { readPhrasebook, type Book } from "./book/book.ts";
 export { definePhrasebook } from "./phrasebook/define.ts";
 export { simulate } from "./home/simulated/simulate.ts";
 export { runSuites } from "./suites/run.ts";
+export { readSuites, type Suites } from "./suites/suite.ts";
+export { partSources, type Parted } from "./suites/sources.ts";
 export { type Day, readDays, runDay } from "./suites/day.ts";
 export { describeOutcome } from "./commands/describe.ts";
 export { checkPhrasebook } from "./survey/check.ts";

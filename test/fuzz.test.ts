@@ -61,7 +61,7 @@ function utterance(next: (below: number) => number): string {
 
 let book: Book;
 beforeAll(async () => {
-  book = await openPhrasebook(join(import.meta.dirname, "../demo/oxbow-pottery"));
+  ({ book } = await openPhrasebook(join(import.meta.dirname, "../demo/oxbow-pottery")));
 });
 
 describe("whatever is said", () => {

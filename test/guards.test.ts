@@ -329,7 +329,7 @@ function speakTo(guard: Guard): Speaking {
     say: (text, at = "porch") => {
       ({ outcome } = simulated.converse({ at }).say(text));
     },
-    wait: (seconds) => void simulated.wait(seconds),
+    wait: simulated.wait,
     set: simulated.set,
     outcome: () => outcome,
     vault: () => simulated.states()["vault"]?.["power"],

@@ -1,6 +1,6 @@
 import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
-import { type Book, type SuiteResults, runSuites } from "../src/index.ts";
+import { type Book, type SuiteResults, readSuites, runSuites } from "../src/index.ts";
 import { packs } from "../src/language/packs.ts";
 import { parsePattern } from "../src/pattern/parse.ts";
 import { openPhrasebook } from "../src/node/open.ts";
@@ -8,8 +8,9 @@ import { openPhrasebook } from "../src/node/open.ts";
 let book: Book;
 let results: SuiteResults;
 beforeAll(async () => {
-  book = await openPhrasebook(join(import.meta.dirname, "languages"));
-  results = await runSuites(book);
+  const opened = await openPhrasebook(join(import.meta.dirname, "languages"));
+  book = opened.book;
+  results = runSuites(book, readSuites(book, opened.suiteSources));
 });
 
 test("a home can speak every language at once without a finding", () => {

@@ -69,10 +69,8 @@ cases:
   - { hear: go on, expect: { told: { constructor: x }, slots: { __proto__: 1, constructor: 2 } } }
   - { hear: turn on constructor, expect: { set: { __proto__: { power: on } } } }
 `;
-const book = readPhrasebook([
-  { path: "home.yaml", text: named },
-  { path: "a.suite.yaml", text: suite },
-]);
+const book = readPhrasebook([{ path: "home.yaml", text: named }]);
+const suites = core.readSuites(book, [{ path: "a.suite.yaml", text: suite }]);
 
 /** Fails for any error that was not made for people. */
 async function told(act: () => unknown): Promise<void> {
@@ -100,6 +98,7 @@ describe("every export takes anything", () => {
         await told(() => call(core, name, a, b, c));
         await told(() => call(core, name, book, a, b));
         await told(() => call(core, name, [a], b));
+        await told(() => call(core, name, book, suites, a));
       }),
       { numRuns: 60 },
     );
@@ -201,9 +200,9 @@ test("a definition takes anything under every key", () => {
   );
 });
 
-test("a function that computes steps may return or throw anything", async () => {
-  await fc.assert(
-    fc.asyncProperty(anything, fc.boolean(), async (value, isThrown) => {
+test("a function that computes steps may return or throw anything", () => {
+  fc.assert(
+    fc.property(anything, fc.boolean(), (value, isThrown) => {
       const compute = () => {
         if (isThrown) throw value;
         return value;
@@ -217,8 +216,8 @@ test("a function that computes steps may return or throw anything", async () => 
       const heard = read.hear("go");
       const home = simulate(read);
       expect(JSON.stringify(heard)).toContain("outcome");
-      await home.perform(heard);
-      await home.run("rise");
+      home.perform(heard);
+      home.run("rise");
     }),
   );
 });
@@ -244,7 +243,7 @@ test("an error of such a function is for its developer, and is not spoken", () =
   expect(read.reply(heard)).toBe("I can't do that.");
 });
 
-test("names that every object has are names like others", async () => {
+test("names that every object has are names like others", () => {
   expect(book.problems).toEqual([]);
   for (const phrase of [
     "go on",
@@ -256,9 +255,9 @@ test("names that every object has are names like others", async () => {
   ]) {
     const heard = book.hear(phrase);
     expect(heard.outcome, phrase).not.toBe("unknown");
-    await simulate(book).perform(heard);
+    simulate(book).perform(heard);
   }
-  expect((await core.runSuites(book)).suites[0]?.cases).toHaveLength(2);
+  expect(core.runSuites(book, suites).suites[0]?.cases).toHaveLength(2);
 });
 
 test.each([
@@ -277,18 +276,16 @@ test.each([
   'intents: { a: { patterns: "$a", slots: { __proto__: { type: text } } } }',
   "a: !!js/function x",
   "\u{D800}",
-])("any text is read as any sort of file: %j", async (text) => {
-  const read = readPhrasebook(
-    ["a.yaml", "a.suite.yaml", "a.day.yaml"].map((path) => ({ path, text })),
-  );
-  const results = await core.runSuites(read);
+])("any text is read as any sort of file: %j", (text) => {
+  const read = readPhrasebook([{ path: "a.yaml", text }]);
+  const results = core.runSuites(read, core.readSuites(read, [{ path: "a.suite.yaml", text }]));
   expect(results.problems).not.toEqual([]);
   expect(results.failed).toBeGreaterThan(0);
-  expect(core.readDays(read)).toHaveProperty("days");
+  expect(core.readDays(read, [{ path: "a.day.yaml", text }])).toHaveProperty("days");
   expect(core.checkPhrasebook(read)).toBeInstanceOf(Array);
 });
 
-test("and so is any text at all", async () => {
+test("and so is any text at all", () => {
   const piece = fc.oneof(
     fc.string(),
     fc.constantFrom(
@@ -311,17 +308,13 @@ test("and so is any text at all", async () => {
       "---",
     ),
   );
-  await fc.assert(
-    fc.asyncProperty(
+  fc.assert(
+    fc.property(
       fc.array(piece, { maxLength: 40 }).map((pieces) => pieces.join("")),
-      async (text) => {
-        const read = readPhrasebook([
-          { path: "a.yaml", text },
-          { path: "a.suite.yaml", text },
-          { path: "a.day.yaml", text },
-        ]);
-        core.readDays(read);
-        await core.runSuites(read);
+      (text) => {
+        const read = readPhrasebook([{ path: "a.yaml", text }]);
+        core.readDays(read, [{ path: "a.day.yaml", text }]);
+        core.runSuites(read, core.readSuites(read, [{ path: "a.suite.yaml", text }]));
         expect(core.checkPhrasebook(read)).toBeInstanceOf(Array);
       },
     ),
@@ -330,7 +323,7 @@ test("and so is any text at all", async () => {
 });
 
 describe("what would go on without end does end", () => {
-  const run = async (text: string, act: string, wait = "1h") => {
+  const run = (text: string, act: string, wait = "1h") => {
     const read = readPhrasebook([
       {
         path: "a.yaml",
@@ -339,7 +332,7 @@ describe("what would go on without end does end", () => {
     ]);
     const home = simulate(read);
     home.converse().say(act);
-    await home.wait(wait);
+    home.wait(wait);
     core.checkPhrasebook(read);
     return JSON.stringify(home.log());
   };
@@ -369,7 +362,7 @@ describe("what would go on without end does end", () => {
       "a question that asks itself when nobody answers",
       "routines: { a: { triggers: [{ phrase: go on }], overlap: together, do: { ask: Well?, within: 1s, answers: [], silence: [{ run: a }, { run: a }] } } }",
     ],
-  ])("%s", async (_, text) => {
-    expect(await run(text, "go on")).toContain("heard");
+  ])("%s", (_, text) => {
+    expect(run(text, "go on")).toContain("heard");
   });
 });

@@ -3,7 +3,8 @@ import { join } from "node:path";
 import { load } from "js-yaml";
 import { Temporal } from "temporal-polyfill";
 import { describe, expect, test } from "vitest";
-import { definePhrasebook, readPhrasebook, runSuites, simulate } from "../src/index.ts";
+import { runSources } from "./support/suites.ts";
+import { definePhrasebook, readPhrasebook, simulate } from "../src/index.ts";
 import type { PhrasebookDefinition } from "../src/index.ts";
 
 const folder = join(import.meta.dirname, "../demo/oxbow-pottery");
@@ -37,23 +38,23 @@ describe("removing any one step of a demo routine makes a case fail", () => {
   const suite = file("suites/routines.suite.yaml");
   test.each(stepPaths(written, []).map((path) => [path.join(" "), path] as const))(
     "%s",
-    async (_, path) => {
+    (_, path) => {
       const changed = definePhrasebook(without(path), "routines.yaml");
-      const { failed } = await runSuites(readPhrasebook([...others, changed, suite]));
+      const { failed } = runSources([...others, changed, suite]);
       expect(failed).toBeGreaterThan(0);
     },
   );
 });
 
 /** Instants at which a routine starts, over some days. */
-async function starts(
+function starts(
   place: NonNullable<PhrasebookDefinition["place"]>,
   trigger: NonNullable<
     NonNullable<NonNullable<PhrasebookDefinition["routines"]>[string]>["triggers"]
   >[number],
   from: string,
   days: number,
-): Promise<string[]> {
+): string[] {
   const home = definePhrasebook({
     place,
     devices: { lamp: { kind: "light" } },
@@ -62,7 +63,7 @@ async function starts(
   const book = readPhrasebook([home]);
   expect(book.problems).toEqual([]);
   const simulated = simulate(book, { time: from });
-  await simulated.wait(days * 86_400);
+  simulated.wait(days * 86_400);
   return simulated
     .log()
     .filter(({ event }) => event.event === "started")
@@ -78,14 +79,14 @@ describe("clocks that change", () => {
     ["out of summer", norfolk, "2026-10-24T12:00", "01:30", "2026-10-25T01:30"],
     ["into summer, down under", sydney, "2026-10-03T12:00", "02:30", "2026-10-04T02:30"],
     ["out of summer, down under", sydney, "2026-04-04T12:00", "02:30", "2026-04-05T02:30"],
-  ])("a trigger fires once, at the right instant: %s", async (_, place, from, time, local) => {
-    const found = await starts(place, { time }, from, 1);
+  ])("a trigger fires once, at the right instant: %s", (_, place, from, time, local) => {
+    const found = starts(place, { time }, from, 1);
     const expected = Temporal.PlainDateTime.from(local).toZonedDateTime(place.timezone);
     expect(found).toEqual([expected.toPlainDateTime().toString({ smallestUnit: "second" })]);
   });
 
-  test("every day of a year has one, whatever clocks do", async () => {
-    expect(await starts(norfolk, { time: "01:30" }, "2026-01-01T00:00", 365)).toHaveLength(365);
+  test("every day of a year has one, whatever clocks do", () => {
+    expect(starts(norfolk, { time: "01:30" }, "2026-01-01T00:00", 365)).toHaveLength(365);
   });
 });
 
@@ -95,7 +96,7 @@ describe("the sun rises and sets within two minutes of the almanac", () => {
     ["Greenwich", 51.4779, 0, "Europe/London", "2026-06-21", "04:43", "21:21"],
     ["Sydney", -33.8688, 151.2093, "Australia/Sydney", "2026-12-21", "05:41", "20:05"],
     ["New York", 40.7128, -74.006, "America/New_York", "2026-03-20", "06:59", "19:08"],
-  ])("%s", async (_, latitude, longitude, timezone, date, rise, set) => {
+  ])("%s", (_, latitude, longitude, timezone, date, rise, set) => {
     const place = { latitude, longitude, timezone };
     const minutes = (text: string): number => {
       const [hours = 0, rest = 0] = text.split(":").map(Number);
@@ -105,7 +106,7 @@ describe("the sun rises and sets within two minutes of the almanac", () => {
       ["sunrise", rise],
       ["sunset", set],
     ] as const) {
-      const [found = ""] = await starts(place, { sun }, `${date}T00:00`, 1);
+      const [found = ""] = starts(place, { sun }, `${date}T00:00`, 1);
       expect(Math.abs(minutes(found.slice(11, 16)) - minutes(expected))).toBeLessThanOrEqual(2);
     }
   });
@@ -118,6 +119,6 @@ test.each([
   ["dates", { time: "09:00", date: ["2026-03-04", "2026-03-11"] }, 2],
   ["a rule", { time: "09:00", repeat: "FREQ=MONTHLY;BYDAY=1TU" }, 1],
   ["the sun with an offset", { sun: "20 minutes after sunset" }, 14],
-])("a trigger fires on its days: %s", async (_, trigger, count) => {
-  expect(await starts(norfolk, trigger, "2026-03-02T00:00", 14)).toHaveLength(count);
+])("a trigger fires on its days: %s", (_, trigger, count) => {
+  expect(starts(norfolk, trigger, "2026-03-02T00:00", 14)).toHaveLength(count);
 });

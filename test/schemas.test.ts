@@ -5,7 +5,7 @@ import { load } from "js-yaml";
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../src/book/book.ts";
 import { jsonSchemas } from "../src/node/index.ts";
-import { runSuites } from "../src/index.ts";
+import { runSources } from "./support/suites.ts";
 
 const schemas = jsonSchemas();
 /** Strict: a keyword that says nothing, or less than it seems to, is an error. */
@@ -61,13 +61,13 @@ describe("a schema rejects what a check rejects", () => {
     ["the length of a when", "{ hear: go, expect: { set: {}, when: { in: soon } } }"],
     ["a fault", "{ hear: go, expect: act, faults: { lamp: broken } }"],
     ["a wait", "{ after: { wait: soon }, expect: act }"],
-  ])("%s", async (_, each) => {
+  ])("%s", (_, each) => {
     const text = `suite: a\ncases: [${each}]`;
-    const book = readPhrasebook([
+    const results = runSources([
       { path: "a.yaml", text: home },
       { path: "a.suite.yaml", text },
     ]);
-    expect((await runSuites(book)).problems).not.toEqual([]);
+    expect(results.problems).not.toEqual([]);
     expect(suite(load(text))).toBe(false);
   });
 

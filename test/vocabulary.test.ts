@@ -1,14 +1,15 @@
 import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
 import { openPhrasebook } from "../src/node/open.ts";
-import { type Book, type SuiteResults, runSuites } from "../src/index.ts";
+import { type Book, type SuiteResults, readSuites, runSuites } from "../src/index.ts";
 import { packs } from "../src/language/packs.ts";
 
 let book: Book;
 let results: SuiteResults;
 beforeAll(async () => {
-  book = await openPhrasebook(join(import.meta.dirname, "vocabulary"));
-  results = await runSuites(book);
+  const opened = await openPhrasebook(join(import.meta.dirname, "vocabulary"));
+  book = opened.book;
+  results = runSuites(book, readSuites(book, opened.suiteSources));
 });
 
 /** The languages of that phrasebook; all others are held to them in languages.test.ts. */

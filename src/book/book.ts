@@ -6,17 +6,13 @@ import type { Heard } from "../commands/outcome.ts";
 import { membersOf, textOf } from "../source/border.ts";
 import { WrongUse, madeOf } from "../source/wrong-use.ts";
 import type { PhrasebookDefinition } from "../phrasebook/schema.ts";
-import type { Source, SourceText } from "../phrasebook/document.ts";
+import type { Source } from "../phrasebook/document.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
 import { readSources } from "../phrasebook/read.ts";
 
 /** A phrasebook ready to listen. */
 export interface Book extends Phrasebook {
-  /** Files ending in `.suite.yaml`, which `runSuites` runs. */
-  suiteSources: readonly SourceText[];
-  /** Files ending in `.day.yaml`, which `runDay` plays. */
-  daySources: readonly SourceText[];
   /** Understands one utterance. */
   hear: (text: string, context?: HearContext) => Heard;
   /** What is said back to what was heard; for something to do, once all of it has worked. */
@@ -37,19 +33,9 @@ export function readPhrasebook(sources: readonly Source[], found: readonly Findi
     throw new WrongUse("readPhrasebook takes a list of sources: [{ path, text }]");
   }
   const given = sources.map(readSource);
-  const isOf =
-    (name: RegExp) =>
-    (source: Source): source is SourceText =>
-      "text" in source && name.test(source.path);
-  const [isSuite, isDay] = [isOf(/\.suite\.ya?ml$/iu), isOf(/\.day\.ya?ml$/iu)];
-  const book = readSources(
-    given.filter((source) => !isSuite(source) && !isDay(source)),
-    Array.isArray(found) ? found.filter(isFinding) : [],
-  );
+  const book = readSources(given, Array.isArray(found) ? found.filter(isFinding) : []);
   const opened: Book = {
     ...book,
-    suiteSources: given.filter(isSuite),
-    daySources: given.filter(isDay),
     hear: (text, context = {}) => hearUtterance(opened, text, context),
     reply: (heard, states) => madeOf("outcome", () => replyToHeard(opened, heard, states)),
     why: (heard, states) => madeOf("outcome", () => explainHeard(opened, heard, states)),
@@ -68,7 +54,7 @@ const books = new WeakSet<Book>();
  */
 export function asBook(book: Book): Book {
   if (typeof book === "object" && books.has(book)) return book;
-  throw new WrongUse("pass a phrasebook: what readPhrasebook or openPhrasebook returned");
+  throw new WrongUse("pass a phrasebook: what readPhrasebook returned");
 }
 
 function isFinding(found: unknown): found is Finding {

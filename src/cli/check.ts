@@ -4,7 +4,7 @@ import { checkPhrasebook } from "../survey/check.ts";
 import { readDays } from "../suites/day.ts";
 import { readSuites } from "../suites/suite.ts";
 import { exit } from "./exit.ts";
-import { type BookOptions, loadBook } from "./load.ts";
+import { type BookOptions, loadFolder } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 
 export interface CheckOptions extends BookOptions {
@@ -14,12 +14,12 @@ export interface CheckOptions extends BookOptions {
 /** `calm-phrase check`: everything that is wrong with a phrasebook, its suites and its days. */
 export async function check(folder: string, options: CheckOptions): Promise<number> {
   const { json } = options;
-  const book = await loadBook(folder, options);
+  const { book, suiteSources, daySources } = await loadFolder(folder, options);
   const all = [
     ...book.problems,
     ...checkPhrasebook(book),
-    ...readSuites(book, book.suiteSources).problems,
-    ...readDays(book).problems,
+    ...readSuites(book, suiteSources).problems,
+    ...readDays(book, daySources).problems,
   ].sort(compareFindings);
   if (json) {
     printJson({ version: 1, problems: all });

@@ -1,6 +1,6 @@
 import { WrongUse } from "../source/wrong-use.ts";
-import { type Book, readPhrasebook } from "../book/book.ts";
-import { readFolder } from "../node/open.ts";
+import type { Book } from "../book/book.ts";
+import { type Opened, openSources, readFolder } from "../node/open.ts";
 import { countFindings } from "../reports/findings.ts";
 import { printPosition } from "../source/position.ts";
 import { complain } from "./output.ts";
@@ -12,14 +12,19 @@ export interface BookOptions {
 }
 
 /** Opens the phrasebook that a command is about. */
-export async function loadBook(folder: string, { allow = [] }: BookOptions): Promise<Book> {
+export async function loadBook(folder: string, options: BookOptions): Promise<Book> {
+  return (await loadFolder(folder, options)).book;
+}
+
+/** The same with the suites and days that stand beside it. */
+export async function loadFolder(folder: string, { allow = [] }: BookOptions): Promise<Opened> {
   const { sources, findings } = await readFolder(folder, allow);
   if (sources.length + findings.length === 0) {
     throw new WrongUse(
       `there is no phrasebook in "${folder}": name another folder with --in, or begin one with calm-phrase new`,
     );
   }
-  return readPhrasebook(sources, findings);
+  return openSources(sources, findings);
 }
 
 /** Says that a phrasebook has errors, where the command goes on regardless. */

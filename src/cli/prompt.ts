@@ -34,7 +34,7 @@ export async function converse(
   for await (const line of lines) {
     const passing = /^\s*\+\s*(.+)$/.exec(line)?.[1];
     if (passing !== undefined) {
-      if (!(await pass(book, home, passing, paint, isJson))) code = exit.failed;
+      if (!pass(book, home, passing, paint, isJson)) code = exit.failed;
     } else if (line.trim() === "?") {
       print(
         last ? `${printHeard(book, last.heard, paint, last.reply)}\n` : "Nothing was said yet.\n",
@@ -59,19 +59,19 @@ export async function converse(
 }
 
 /** Lets time pass, and tells what happened in it; false when that is no duration. */
-async function pass(
+function pass(
   book: Book,
   home: SimulatedHome,
   duration: string,
   paint: Paint,
   isJson: boolean,
-): Promise<boolean> {
+): boolean {
   if (parseDuration(duration) === undefined) {
     print(`"${duration}" is no duration: write +10m to let ten minutes pass\n`);
     return false;
   }
   const before = home.log().length;
-  await home.wait(duration);
+  home.wait(duration);
   const passed = home.log().slice(before);
   if (isJson) printJsonLine({ time: home.time(), log: passed });
   else {

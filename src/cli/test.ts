@@ -1,8 +1,9 @@
 import { WrongUse } from "../source/wrong-use.ts";
 import { printResults } from "../reports/results.ts";
 import { runSuites } from "../suites/run.ts";
+import { readSuites } from "../suites/suite.ts";
 import { exit } from "./exit.ts";
-import { type BookOptions, loadBook, mentionErrors } from "./load.ts";
+import { type BookOptions, loadFolder, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 
 export interface TestOptions extends BookOptions {
@@ -13,12 +14,12 @@ export interface TestOptions extends BookOptions {
 /** `calm-phrase test`: runs the suites of a phrasebook. */
 export async function test(folder: string, options: TestOptions): Promise<number> {
   const { only, json } = options;
-  const book = await loadBook(folder, options);
-  if (book.suiteSources.length === 0) {
+  const { book, suiteSources } = await loadFolder(folder, options);
+  if (suiteSources.length === 0) {
     throw new WrongUse(`there is no suite in "${folder}": a suite is a file named *.suite.yaml`);
   }
   mentionErrors(book);
-  const results = await runSuites(book, only ? { only } : {});
+  const results = runSuites(book, readSuites(book, suiteSources), only ? { only } : {});
   if (only && results.suites.length === 0) {
     throw new WrongUse(`no suite is called ${only.map((name) => `"${name}"`).join(" or ")}`);
   }

@@ -14,7 +14,7 @@ import { faultForm, parseFault } from "../suites/faults.ts";
 import { parseDuration } from "../time/duration.ts";
 import { parseLocal } from "../time/local.ts";
 import { exit } from "./exit.ts";
-import { type BookOptions, loadBook, mentionErrors } from "./load.ts";
+import { type BookOptions, loadBook, loadFolder, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 
 export interface RunOptions extends BookOptions {
@@ -53,8 +53,8 @@ export async function run(routine: string, options: RunOptions): Promise<number>
   }
   const slots = readSlotValues(found, options.slot ?? []);
   const before = home.states();
-  await home.run(routine, slots);
-  await home.wait(options.for ?? "4h");
+  home.run(routine, slots);
+  home.wait(options.for ?? "4h");
   const touched = statesTouched(before, home.states());
   return tell(book, home.log(), options.json === true, touched);
 }
@@ -121,9 +121,9 @@ export interface DayOptions extends BookOptions {
 
 /** `calm-phrase day`: everything that the triggers of a home do in one day. */
 export async function day(date: string | undefined, options: DayOptions): Promise<number> {
-  const book = await loadBook(options.in, options);
+  const { book, daySources } = await loadFolder(options.in, options);
   mentionErrors(book);
-  const { days, problems } = readDays(book);
+  const { days, problems } = readDays(book, daySources);
   const script = options.script === undefined ? undefined : findDay(days, options.script);
   const broken = problems.filter(({ at }) => at.file === script?.file);
   if (broken.length > 0) {

@@ -26,10 +26,10 @@ intents:
 `,
     },
   ]);
-  const after = async (phrase: string, from: number): Promise<unknown> => {
+  const after = (phrase: string, from: number): unknown => {
     const home = simulate(book, { states: { lamp: { power: "on", brightness: from } } });
     home.converse().say(phrase);
-    await home.wait("2s");
+    home.wait("2s");
     return home.states()["lamp"]?.["brightness"];
   };
 
@@ -51,7 +51,7 @@ intents:
   });
 });
 
-test("a function is given the ids of devices, whatever gathers them and sets it off", async () => {
+test("a function is given the ids of devices, whatever gathers them and sets it off", () => {
   const seen: StepInput["slots"][] = [];
   const compute = ({ slots }: StepInput): [] => {
     seen.push(slots);
@@ -74,8 +74,8 @@ test("a function is given the ids of devices, whatever gathers them and sets it 
   for (const phrase of ["even out the bench", "look after the bench", "look after the shop"]) {
     home.converse().say(phrase);
   }
-  await home.run("check", { target: "bench" });
-  await home.run("check", { target: ["lamp", "spots"] });
+  home.run("check", { target: "bench" });
+  home.run("check", { target: ["lamp", "spots"] });
   expect(seen.length).toBeGreaterThanOrEqual(5);
   for (const slots of seen) expect(slots).toEqual({ target: ["lamp", "spots"] });
 });

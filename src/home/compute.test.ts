@@ -96,9 +96,9 @@ describe("a function computes steps", () => {
     ]);
   });
 
-  test("for a routine that a clock sets off", async () => {
+  test("for a routine that a clock sets off", () => {
     const { home } = talk();
-    await home.wait("61m");
+    home.wait("61m");
     const lines = home.log().map(({ event }) => printEvent(event));
     expect(lines).toContain("said “It is 2026-03-02T18:00:00.” (everywhere)");
     expect(home.states()["gate"]).toEqual({ position: 10 });
@@ -106,28 +106,28 @@ describe("a function computes steps", () => {
 });
 
 describe("guards hold for what is computed", () => {
-  test("when it is known what that is", async () => {
+  test("when it is known what that is", () => {
     const { home, say } = talk();
     expect(say("let it in").outcome).toBe("confirm");
     say("yes");
-    await home.wait("1m");
+    home.wait("1m");
     expect(home.states()["gate"]).toEqual({ position: 100 });
     expect(say("heat up").outcome).toBe("unknown");
   });
 
-  test("and when that changes after it was set off", async () => {
+  test("and when that changes after it was set off", () => {
     const { home, say } = talk();
     const turn = say("turn coat");
     expect(turn.outcome).toBe("act");
     home.set("lamp", { power: "on" });
-    await home.wait("1m");
+    home.wait("1m");
     expect(home.states()["gate"]).toEqual({ position: 0 });
     expect(home.log().map(({ event }) => printEvent(event))).toContain(
       "not done: gate needs a confirmation",
     );
     expect(say("turn coat").outcome).toBe("confirm");
     say("yes");
-    await home.wait("1m");
+    home.wait("1m");
     expect(home.states()["gate"]).toEqual({ position: 100 });
     const starts = home.log().filter(({ event }) => event.event === "started");
     expect(starts).toHaveLength(1);

@@ -173,13 +173,13 @@ describe("a question", () => {
     expect(changes(say("the second one"))).toEqual(["fan power on"]);
   });
 
-  test("is not open for ever", async () => {
+  test("is not open for ever", () => {
     const { home, say } = converse();
     say("open the gate");
-    await home.wait("29s");
+    home.wait("29s");
     expect(say("yes").outcome).toBe("act");
     say("disarm the siren");
-    await home.wait("31s");
+    home.wait("31s");
     expect(say("4711").outcome).toBe("unknown");
   });
 

@@ -66,58 +66,58 @@ describe("a guard cannot be got round", () => {
     ["by a while", "close the gate for ten minutes"],
     ["by and by", "open the gate in ten minutes"],
     ["by a routine's name", "run the welcome"],
-  ])("%s", async (_, text) => {
+  ])("%s", (_, text) => {
     const { simulated, say } = talk();
     expect(say(text).outcome).toBe("confirm");
-    await simulated.wait("2h");
+    simulated.wait("2h");
     expect(position(simulated)).toBe(0);
   });
 
-  test("by what was spoken of", async () => {
+  test("by what was spoken of", () => {
     const { simulated, say } = talk();
     say("is the gate open");
     expect(say("open it").outcome).toBe("confirm");
-    await simulated.wait("1m");
+    simulated.wait("1m");
     expect(position(simulated)).toBe(0);
   });
 
-  test("by everything, which leaves it out", async () => {
+  test("by everything, which leaves it out", () => {
     const { simulated, say } = talk();
     say("open everything");
-    await simulated.wait("1m");
+    simulated.wait("1m");
     expect(position(simulated)).toBe(0);
   });
 
-  test("by a phrase within steps", async () => {
+  test("by a phrase within steps", () => {
     const { simulated, say } = talk();
     expect(say("be sly").reply).toBe("Not all of that could be done.");
-    await simulated.wait("1m");
+    simulated.wait("1m");
     expect(position(simulated)).toBe(0);
   });
 
-  test("by saying it again", async () => {
+  test("by saying it again", () => {
     const { simulated, say } = talk();
     say("open the gate");
     expect(say("yes").outcome).toBe("act");
-    await simulated.wait("1m");
+    simulated.wait("1m");
     say("close the gate");
-    await simulated.wait("1m");
+    simulated.wait("1m");
     say("open the gate");
     say("no");
     expect(say("again").outcome).toBe("confirm");
-    await simulated.wait("1m");
+    simulated.wait("1m");
     expect(position(simulated)).toBe(0);
   });
 
-  test("by taking something back", async () => {
+  test("by taking something back", () => {
     const { simulated, say } = talk();
     say("open the gate");
     say("yes");
-    await simulated.wait("1m");
+    simulated.wait("1m");
     say("close the gate");
-    await simulated.wait("1m");
+    simulated.wait("1m");
     expect(say("undo that").outcome).toBe("confirm");
-    await simulated.wait("1m");
+    simulated.wait("1m");
     expect(position(simulated)).toBe(0);
   });
 
@@ -163,14 +163,14 @@ describe("a code", () => {
     expect(JSON.stringify(simulated.log())).not.toMatch(/4711|eleven/);
   });
 
-  test("that is wrong three times locks for five minutes", async () => {
+  test("that is wrong three times locks for five minutes", () => {
     const { simulated, say } = talk();
     say("disarm the siren");
     expect(say("1234").reply).toBe("That is not the code.");
     say("1234");
     expect(say("1234").outcome).toBe("locked");
     expect(say("disarm the siren").reply).toBe("Too many wrong codes. Wait 5 minutes.");
-    await simulated.wait("5m");
+    simulated.wait("5m");
     say("disarm the siren");
     expect(say("4711").outcome).toBe("act");
   });
@@ -226,10 +226,10 @@ test("never mind, again and undo", () => {
   expect(simulated.states()["lamp"]).toMatchObject({ brightness: 90 });
 });
 
-test("what steps say at their end is said once", async () => {
+test("what steps say at their end is said once", () => {
   const simulated = simulate(demo, { time: "2026-03-03T09:00" });
   simulated.converse({ at: "till" }).say("closing time");
-  await simulated.wait("10s");
+  simulated.wait("10s");
   const said = simulated.log().filter(({ event }) => event.event === "said");
   expect(said.map(({ event }) => printEvent(event))).toEqual(["said “Shop is closed.” (till)"]);
 });
@@ -238,10 +238,10 @@ describe("routines run on a virtual clock", () => {
   const lines = (simulated: SimulatedHome) =>
     simulated.log().map(({ time, event }) => `${time.slice(11)} ${printEvent(event)}`);
 
-  test("step by step, with waits, values worked out and messages", async () => {
+  test("step by step, with waits, values worked out and messages", () => {
     const simulated = simulate(demo, { time: "2026-03-02T20:00" });
-    await simulated.perform(demo.hear("evening firing for twenty minutes"));
-    await simulated.wait("1h");
+    simulated.perform(demo.hear("evening firing for twenty minutes"));
+    simulated.wait("1h");
     expect(lines(simulated)).toEqual([
       "20:00:00 evening-firing starts: “evening firing for twenty minutes”",
       "20:00:00 said “One moment.” (everywhere)",
@@ -263,33 +263,33 @@ describe("routines run on a virtual clock", () => {
   test.each([
     [80, "It is damp, 80 percent, so the vent runs too.", "on"],
     [60, "The air is dry enough.", "off"],
-  ])("and look at sensors: humidity %i", async (humidity, said, power) => {
+  ])("and look at sensors: humidity %i", (humidity, said, power) => {
     const simulated = simulate(demo, { states: { "glaze-sensor": { humidity } } });
-    await simulated.perform(demo.hear("start the drying"));
+    simulated.perform(demo.hear("start the drying"));
     expect(lines(simulated).join("\n")).toContain(said);
     expect(simulated.states()["kiln-vent"]).toMatchObject({ power });
   });
 
-  test("set off by a state that lasts, and not by one that does not", async () => {
+  test("set off by a state that lasts, and not by one that does not", () => {
     const simulated = simulate(demo);
     simulated.set("glaze-sensor", { humidity: 90 });
-    await simulated.wait("5m");
+    simulated.wait("5m");
     simulated.set("glaze-sensor", { humidity: 80 });
-    await simulated.wait("20m");
+    simulated.wait("20m");
     expect(lines(simulated).join("\n")).not.toContain("damp-alarm starts");
     simulated.set("glaze-sensor", { humidity: 90 });
-    await simulated.wait("10m");
+    simulated.wait("10m");
     expect(lines(simulated).join("\n")).toContain("damp-alarm starts");
     expect(simulated.states()["drying-cabinet"]).toMatchObject({ power: "on" });
   });
 
-  test("set off by a button and by everyone leaving", async () => {
+  test("set off by a button and by everyone leaving", () => {
     const simulated = simulate(demo);
     simulated.presence("mara", "away");
     simulated.presence("joss", "away");
-    await simulated.wait("1m");
+    simulated.wait("1m");
     simulated.press("bench-button");
-    await simulated.wait("1m");
+    simulated.wait("1m");
     const starts = lines(simulated).filter((line) => line.includes("close-up starts"));
     expect(starts.map((line) => line.split(": ")[1])).toEqual([
       "joss is away",
@@ -297,28 +297,28 @@ describe("routines run on a virtual clock", () => {
     ]);
   });
 
-  test("each trigger is there for the others, until one of them has done it all", async () => {
+  test("each trigger is there for the others, until one of them has done it all", () => {
     const time = "2026-03-03T18:29";
-    const evening = async (faults: NonNullable<Parameters<typeof simulate>[1]>["faults"] = {}) => {
+    const evening = (faults: NonNullable<Parameters<typeof simulate>[1]>["faults"] = {}) => {
       const simulated = simulate(demo, { time, faults });
-      await simulated.wait("2m");
+      simulated.wait("2m");
       simulated.presence("mara", "away");
       simulated.presence("joss", "away");
-      await simulated.wait("1m");
+      simulated.wait("1m");
       const told = lines(simulated).filter((line) => /close-up (starts|does not)/.test(line));
       return told.map((line) => line.slice("18:30:00 ".length));
     };
-    expect(await evening()).toEqual([
+    expect(evening()).toEqual([
       "close-up starts: its time has come",
       "close-up does not start: all was done 55s ago",
     ]);
-    expect(await evening({ "till-lamp": { fault: "fails", times: "once" } })).toEqual([
+    expect(evening({ "till-lamp": { fault: "fails", times: "once" } })).toEqual([
       "close-up starts: its time has come",
       "close-up starts: joss is away",
     ]);
   });
 
-  test("what sets itself off at once comes to an end", async () => {
+  test("what sets itself off at once comes to an end", () => {
     const circles = home(`
 devices: { bell: { kind: button } }
 routines:
@@ -328,25 +328,25 @@ routines:
 `);
     for (const id of circles.routines.keys()) {
       const simulated = simulate(circles);
-      await simulated.run(id);
-      await simulated.wait("1m");
+      simulated.run(id);
+      simulated.wait("1m");
       expect(simulated.log().length).toBeLessThan(10_000);
     }
   });
 
-  test("a year of it comes out the same twice", async () => {
-    const year = async (): Promise<string> => {
+  test("a year of it comes out the same twice", () => {
+    const year = (): string => {
       const simulated = simulate(demo, { time: "2026-01-01T00:00" });
-      await simulated.wait("365d");
+      simulated.wait("365d");
       return JSON.stringify(simulated.log());
     };
-    const first = await year();
+    const first = year();
     expect(first.length).toBeGreaterThan(100_000);
-    expect(await year()).toBe(first);
+    expect(year()).toBe(first);
   });
 });
 
-test("routines that set each other off without end come to an end", async () => {
+test("routines that set each other off without end come to an end", () => {
   const circle = home(`
 devices: { lamp: { kind: light } }
 routines:
@@ -355,9 +355,9 @@ routines:
   c: { triggers: [{ phrase: go round }], do: [{ run: c }] }
 `);
   const simulated = simulate(circle);
-  await simulated.run("b");
-  await simulated.perform(circle.hear("go round"));
-  await simulated.wait("1m");
+  simulated.run("b");
+  simulated.perform(circle.hear("go round"));
+  simulated.wait("1m");
   expect(simulated.log().length).toBeLessThan(10_000);
 });
 
@@ -366,39 +366,39 @@ describe("devices that misbehave", () => {
     [{ fault: "offline" } as const, "kiln vent did not answer.", "off"],
     [{ fault: "fails", times: "once" } as const, "kiln vent did not answer.", "off"],
     [{ fault: "slow", seconds: 5 } as const, "kiln vent on.", "off"],
-  ])("%o: the reply is true", async (fault, reply, power) => {
+  ])("%o: the reply is true", (fault, reply, power) => {
     const simulated = simulate(demo, { faults: { "kiln-vent": fault } });
-    const performed = await simulated.perform(demo.hear("turn on the kiln vent"));
+    const performed = simulated.perform(demo.hear("turn on the kiln vent"));
     expect(performed.reply).toBe(reply);
     expect(simulated.states()["kiln-vent"]).toMatchObject({ power });
   });
 
-  test("what is done in part is said in part", async () => {
+  test("what is done in part is said in part", () => {
     const simulated = simulate(demo, { faults: { "window-strip": { fault: "offline" } } });
-    const performed = await simulated.perform(demo.hear("turn on the display lights"));
+    const performed = simulated.perform(demo.hear("turn on the display lights"));
     expect(performed.reply).toBe("plinth spots on. window strip did not answer.");
     expect(performed.failed).toEqual(["window-strip"]);
   });
 
-  test("a value is rounded by the device", async () => {
+  test("a value is rounded by the device", () => {
     const simulated = simulate(demo, { faults: { "kiln-vent": { fault: "rounds", to: 25 } } });
-    await simulated.perform(demo.hear("kiln vent to forty percent"));
+    simulated.perform(demo.hear("kiln vent to forty percent"));
     expect(simulated.states()["kiln-vent"]).toMatchObject({ speed: 50 });
   });
 
-  test("the failed branch runs, and the steps after it", async () => {
+  test("the failed branch runs, and the steps after it", () => {
     const simulated = simulate(demo, { faults: { "kiln-light": { fault: "offline" } } });
-    await simulated.run("evening-firing");
-    await simulated.wait("4h");
+    simulated.run("evening-firing");
+    simulated.wait("4h");
     const log = JSON.stringify(simulated.log());
     expect(log).toContain("The kiln light does not answer.");
     expect(log).toContain("The firing is over.");
   });
 
-  test("a routine says so in its own words", async () => {
+  test("a routine says so in its own words", () => {
     const simulated = simulate(demo, { faults: { "showroom-lock": { fault: "offline" } } });
-    await simulated.perform(demo.hear("closing time"));
-    await simulated.wait("1m");
+    simulated.perform(demo.hear("closing time"));
+    simulated.wait("1m");
     expect(JSON.stringify(simulated.log())).toContain(
       "Something did not close. Look at showroom lock.",
     );

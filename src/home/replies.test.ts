@@ -50,9 +50,9 @@ routines:
   },
 ]);
 
-const said = async (text: string, faults: Record<string, Fault> = {}, language = "en-GB") => {
+const said = (text: string, faults: Record<string, Fault> = {}, language = "en-GB") => {
   const home = simulate(book, { faults });
-  return (await home.perform(book.hear(text, { language }))).reply;
+  return home.perform(book.hear(text, { language })).reply;
 };
 
 test("the home reads without a finding", () => {
@@ -87,9 +87,9 @@ describe("a reply of the vocabulary is true of what was done", () => {
       ["vent"],
       "vent did not answer. desk lamp on.",
     ],
-  ])("%s", async (_, text, broken, expected) => {
+  ])("%s", (_, text, broken, expected) => {
     const faults = Object.fromEntries(broken.map((id) => [id, offline]));
-    expect(await said(text, faults)).toBe(expected);
+    expect(said(text, faults)).toBe(expected);
   });
 
   test("and tells what was left out since it is guarded", () => {
@@ -122,31 +122,28 @@ describe("a reply of the vocabulary is true of what was done", () => {
     expect(talk.say("is it on").reply).toBe("No, lamp: off.");
   });
 
-  test.each(packs.map(({ name, language }) => [name, language] as const))(
-    "in %s",
-    async (_, tag) => {
-      const language = book.languages.find((each) => each.startsWith(tag)) ?? tag;
-      const phrases: Record<string, string> = {
-        en: "turn on the lights",
-        de: "mach alle Lampen an",
-        fr: "allume les lampes",
-        es: "enciende las luces",
-        it: "accendi le luci",
-        nl: "doe de lampen aan",
-      };
-      const text = phrases[tag] ?? "";
-      const [whole, partly] = [
-        await said(text, {}, language),
-        await said(text, { "wall-lamp": offline }, language),
-      ];
-      expect(whole).not.toContain("wall lamp");
-      expect(partly).toContain("wall lamp");
-      const pack = packs.find(({ language: each }) => each === tag);
-      expect(partly).toContain(
-        `${pack?.numbers.cardinal(4) ?? ""} ${pack?.kinds["light"]?.many[0] ?? ""}`,
-      );
-    },
-  );
+  test.each(packs.map(({ name, language }) => [name, language] as const))("in %s", (_, tag) => {
+    const language = book.languages.find((each) => each.startsWith(tag)) ?? tag;
+    const phrases: Record<string, string> = {
+      en: "turn on the lights",
+      de: "mach alle Lampen an",
+      fr: "allume les lampes",
+      es: "enciende las luces",
+      it: "accendi le luci",
+      nl: "doe de lampen aan",
+    };
+    const text = phrases[tag] ?? "";
+    const [whole, partly] = [
+      said(text, {}, language),
+      said(text, { "wall-lamp": offline }, language),
+    ];
+    expect(whole).not.toContain("wall lamp");
+    expect(partly).toContain("wall lamp");
+    const pack = packs.find(({ language: each }) => each === tag);
+    expect(partly).toContain(
+      `${pack?.numbers.cardinal(4) ?? ""} ${pack?.kinds["light"]?.many[0] ?? ""}`,
+    );
+  });
 });
 
 describe("what cannot be is told in the language that it was said in", () => {
@@ -190,49 +187,49 @@ describe("what cannot be is told in the language that it was said in", () => {
 });
 
 describe("a reply of one's own", () => {
-  test("tells states as they are", async () => {
-    expect(await said("how is the shed")).toBe("50 percent, vent off.");
+  test("tells states as they are", () => {
+    expect(said("how is the shed")).toBe("50 percent, vent off.");
     expect(book.hear("how is the shed")).toMatchObject({ outcome: "answer" });
   });
 
-  test("answers from several properties at once", async () => {
-    expect(await said("damp and warm")).toBe("damp: humidity 50 %. damp: temperature 20 °C.");
+  test("answers from several properties at once", () => {
+    expect(said("damp and warm")).toBe("damp: humidity 50 %. damp: temperature 20 °C.");
   });
 
-  test("tells states as they are after the effects, of what moves where it goes", async () => {
+  test("tells states as they are after the effects, of what moves where it goes", () => {
     expect(book.reply(book.hear("half light"))).toBe("Blind at 50.");
-    expect(await said("half light")).toBe("Blind at 50.");
+    expect(said("half light")).toBe("Blind at 50.");
     const rounding = { blind: { fault: "rounds", to: 40 } } as const;
-    expect(await said("half light", rounding)).toBe("Blind at 40.");
+    expect(said("half light", rounding)).toBe("Blind at 40.");
   });
 
-  test("counts what was done and chooses by it", async () => {
-    expect(await said("dim it all")).toBe("6, at 70; not .");
-    expect(await said("dim it all", { vent: offline })).toBe("5, at 70; not vent.");
+  test("counts what was done and chooses by it", () => {
+    expect(said("dim it all")).toBe("6, at 70; not .");
+    expect(said("dim it all", { vent: offline })).toBe("5, at 70; not vent.");
   });
 
-  test("tells a duration in words", async () => {
+  test("tells a duration in words", () => {
     const home = simulate(book);
-    await home.perform(book.hear("air the shed for twenty minutes"));
-    await home.wait("20m");
+    home.perform(book.hear("air the shed for twenty minutes"));
+    home.wait("20m");
     const last = home.log().findLast(({ event }) => event.event === "said");
     expect(last && printEvent(last.event)).toContain("Aired for 20 minutes, vent at 60.");
   });
 
-  test("is left out where the steps have said something", async () => {
+  test("is left out where the steps have said something", () => {
     const home = simulate(book);
-    const { reply } = await home.perform(book.hear("vent check"));
+    const { reply } = home.perform(book.hear("vent check"));
     expect(reply).toBe("Yes, vent: on.");
     const words = home.log().filter(({ event }) => event.event === "said");
     expect(words).toHaveLength(1);
   });
 
-  test("is wanted when a routine does not start", async () => {
+  test("is wanted when a routine does not start", () => {
     const home = simulate(book);
-    expect((await home.perform(book.hear("in case"))).reply).toBe("Not as things are now.");
+    expect(home.perform(book.hear("in case")).reply).toBe("Not as things are now.");
     home.set("vent", { power: "on" });
-    await home.perform(book.hear("in case"));
-    expect((await home.perform(book.hear("in case"))).reply).toBe("That is under way already.");
+    home.perform(book.hear("in case"));
+    expect(home.perform(book.hear("in case")).reply).toBe("That is under way already.");
   });
 });
 

@@ -1,4 +1,4 @@
 /** Calm Phrase in Node.js: phrasebooks from files. */
-export { openPhrasebook, type OpenOptions } from "./open.ts";
+export { openPhrasebook, type Opened, type OpenOptions } from "./open.ts";
 export { jsonSchemas } from "./schemas.ts";
 export { machineTime } from "./time.ts";

@@ -1,9 +1,15 @@
 import { realpath } from "node:fs/promises";
 import { dirname, join, relative, resolve, sep } from "node:path";
 import { type Book, readPhrasebook } from "../book/book.ts";
-import { type SourceDefinition, type SourceText, readDocument } from "../phrasebook/document.ts";
+import {
+  type Source,
+  type SourceDefinition,
+  type SourceText,
+  readDocument,
+} from "../phrasebook/document.ts";
 import type { Finding } from "../source/finding.ts";
 import { membersOf, textsOf, shown } from "../source/border.ts";
+import { partSources } from "../suites/sources.ts";
 import type { Position } from "../source/position.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { isWithin, listFolder } from "./folder.ts";
@@ -16,6 +22,15 @@ export interface OpenOptions {
   allow?: readonly string[];
 }
 
+/** A phrasebook that was opened, with the suites and days that stand beside it. */
+export interface Opened {
+  book: Book;
+  /** For `readSuites`. */
+  suiteSources: readonly SourceText[];
+  /** For `readDays`. */
+  daySources: readonly SourceText[];
+}
+
 /**
  * Reads every YAML file in a folder and the folders in it, or one file, and the folders that these
  * use, as long as those lie within the folder or one that is allowed.
@@ -23,11 +38,18 @@ export interface OpenOptions {
  * @param folder Path of a folder or of one phrasebook file.
  * @throws WrongUse when there is no such folder or file.
  */
-export async function openPhrasebook(folder: string, options: OpenOptions = {}): Promise<Book> {
+export async function openPhrasebook(folder: string, options: OpenOptions = {}): Promise<Opened> {
   const { allow, definitions: given } = membersOf(options);
   const definitions: readonly SourceDefinition[] = Array.isArray(given) ? given : [];
   const { sources, findings } = await readFolder(folder, textsOf(allow));
-  return readPhrasebook([...sources, ...definitions], findings);
+  return openSources([...sources, ...definitions], findings);
+}
+
+/** Reads the files of a folder as what they are. */
+export function openSources(sources: readonly Source[], findings: readonly Finding[]): Opened {
+  const { phrasebook, suites, days } = partSources(sources);
+  const book = readPhrasebook(phrasebook, findings);
+  return { book, suiteSources: suites, daySources: days };
 }
 
 /** The files of a phrasebook as texts, and what is wrong with those that cannot be read. */

@@ -1,4 +1,6 @@
 import type { Finding } from "../source/finding.ts";
+import { membersOf, textOf } from "../source/border.ts";
+import { WrongUse } from "../source/wrong-use.ts";
 import { indexLines } from "../source/lines.ts";
 import type { Position } from "../source/position.ts";
 import type { PhrasebookDefinition } from "./schema.ts";
@@ -26,6 +28,15 @@ export interface SourceDefinition {
 }
 
 export type Source = SourceText | SourceDefinition;
+
+/** Texts as somebody passes them who need not have read their type; what is none is left out. */
+export function readTexts(sources: unknown): SourceText[] {
+  if (!Array.isArray(sources)) throw new WrongUse("pass a list of texts: [{ path, text }]");
+  return sources.flatMap((source: unknown, index) => {
+    const { path, text } = membersOf(source);
+    return typeof text === "string" ? [{ path: textOf(path) ?? `source ${index + 1}`, text }] : [];
+  });
+}
 
 /** Keys and list indexes that lead from the top of a document to a value in it. */
 export type Path = readonly PropertyKey[];

@@ -5,7 +5,7 @@ import type { Fault } from "../home/simulated/devices.ts";
 import type { LogEntry } from "../home/log.ts";
 import { createSimulated } from "../home/simulated/simulate.ts";
 import { contextOf, report } from "../phrasebook/context.ts";
-import { type SourceText, readDocument } from "../phrasebook/document.ts";
+import { type SourceText, readDocument, readTexts } from "../phrasebook/document.ts";
 import type { States } from "../phrasebook/states.ts";
 import { validate } from "../phrasebook/validate.ts";
 import type { Finding } from "../source/finding.ts";
@@ -34,9 +34,13 @@ export interface Day {
 const read = new WeakSet<Day>();
 
 /** Reads day files; findings hold what is wrong with them. */
-export function readDays(book: Book): { days: Day[]; problems: Finding[] } {
-  const context = contextOf(asBook(book));
-  const days = book.daySources.flatMap((source: SourceText): Day[] => {
+export function readDays(
+  given: Book,
+  sources: readonly SourceText[],
+): { days: Day[]; problems: Finding[] } {
+  const book = asBook(given);
+  const context = contextOf(book);
+  const days = readTexts(sources).flatMap((source): Day[] => {
     const document = readDocument(source, context.findings);
     const reading: Reading = { context, book, document };
     const definition = validate(daySchema, document, context.findings);

@@ -5,7 +5,7 @@ import { printResults } from "../reports/results.ts";
 import { matchesGlob } from "../pattern/glob.ts";
 import { printEvent } from "../home/log.ts";
 import { readDays, runDay } from "./day.ts";
-import { runSuites } from "./run.ts";
+import { runSources } from "../../test/support/suites.ts";
 
 const home = {
   path: "home.yaml",
@@ -32,21 +32,21 @@ intents:
 };
 
 const run = (cases: string, options = {}) =>
-  runSuites(
-    readPhrasebook([home, { path: "a.suite.yaml", text: `suite: a\nat: till\ncases:\n${cases}` }]),
+  runSources(
+    [home, { path: "a.suite.yaml", text: `suite: a\nat: till\ncases:\n${cases}` }],
     options,
   );
 
-test("a pattern makes a case of each of its phrases", async () => {
-  const results = await run(
+test("a pattern makes a case of each of its phrases", () => {
+  const results = run(
     '  - { hear: "$go on the (vent | extractor)", expect: { set: { vent: { power: on } } } }',
   );
   expect(results).toMatchObject({ passed: 4, failed: 0, problems: [] });
   expect(results.suites[0]?.cases.map(({ phrase }) => phrase)).toContain("switch on the extractor");
 });
 
-test("what is expected can be said in every way", async () => {
-  const results = await run(`
+test("what is expected can be said in every way", () => {
+  const results = run(`
   - { hear: turn on the vent, expect: act }
   - { hear: turn on the vent, expect: { intent: on, outcome: act, reply: "VENT*" } }
   - { hear: turn on display, expect: { set: { display: { power: on } } } }
@@ -130,15 +130,15 @@ describe("a case fails, and says how, when", () => {
       "{ hear: turn on the vent, expect: { home: { vent: { speed: above 5 } } } }",
       { about: "home", expected: "vent speed: above 5", actual: "vent speed: 0" },
     ],
-  ])("%s", async (_, each, failure) => {
-    const results = await run(`  - ${each}`);
+  ])("%s", (_, each, failure) => {
+    const results = run(`  - ${each}`);
     expect(results).toMatchObject({ passed: 0, failed: 1 });
     expect(results.suites[0]?.cases[0]).toMatchObject({ passed: false, failures: [failure] });
   });
 });
 
-test("a failure prints what was heard word by word, and both places", async () => {
-  const results = await run(
+test("a failure prints what was heard word by word, and both places", () => {
+  const results = run(
     "  - { hear: turn on the extractor, expect: { set: { vent: { speed: 1 } } } }",
   );
   const text = printResults(results, plain);
@@ -169,8 +169,8 @@ describe("a mistake in a suite is a finding at its place", () => {
     ["a wrong key", "{ heer: go, expect: act }", "4:7", "unknown-key"],
     ["a pattern that makes nothing", '{ hear: "$VOID", expect: act }', "4:14", "case-phrases"],
     ["far too many phrases", '{ hear: "(a | b)<20>", expect: act }', "4:14", "case-phrases"],
-  ])("%s", async (_, each, place, rule) => {
-    const { problems } = await run(`  - ${each}`);
+  ])("%s", (_, each, place, rule) => {
+    const { problems } = run(`  - ${each}`);
     expect(problems.map((found) => `${found.at.line}:${found.at.column} ${found.rule}`)).toEqual([
       `${place} ${rule}`,
     ]);
@@ -199,11 +199,9 @@ time: 2026-03-02T09:00
 cases:
 `;
   const results = (each: string) =>
-    runSuites(
-      readPhrasebook([home, routines, { path: "a.suite.yaml", text: `${cases}  - ${each}` }]),
-    );
-  const failed = async (each: string) => {
-    const { suites, problems } = await results(each);
+    runSources([home, routines, { path: "a.suite.yaml", text: `${cases}  - ${each}` }]);
+  const failed = (each: string) => {
+    const { suites, problems } = results(each);
     expect(problems).toEqual([]);
     const [first] = suites[0]?.cases ?? [];
     return first?.passed === false ? first.failures.map(({ about }) => about) : [];
@@ -229,8 +227,8 @@ cases:
       "turns at two voicepoints, with time between them",
       'talk: [{ hear: open the gate, expect: confirm }, { hear: "yes", wait: 20s, expect: { home: { gate: { position: 100 } } } }]',
     ],
-  ])("%s", async (_, each) => {
-    expect(await failed(`{ ${each} }`)).toEqual([]);
+  ])("%s", (_, each) => {
+    expect(failed(`{ ${each} }`)).toEqual([]);
   });
 
   test.each([
@@ -246,8 +244,8 @@ cases:
       "outcome",
       'talk: [{ hear: open the gate, expect: confirm }, { hear: "yes", wait: 31s, expect: act }]',
     ],
-  ])("and fails by its %s", async (about, each) => {
-    expect(await failed(`{ ${each} }`)).toEqual([about]);
+  ])("and fails by its %s", (about, each) => {
+    expect(failed(`{ ${each} }`)).toEqual([about]);
   });
 
   test.each([
@@ -257,8 +255,8 @@ cases:
     ["wait", "{ after: { wait: soon }, expect: act }", "5:22", "wrong-value"],
     ["at", "{ after: { hear: x, at: tlil }, expect: act }", "5:29", "unknown-reference"],
     ["fault", "{ after: { faults: { vnt: offline } }, expect: act }", "5:26", "unknown-reference"],
-  ])("a mistake in %s is a finding", async (_, each, place, rule) => {
-    const { problems } = await results(each);
+  ])("a mistake in %s is a finding", (_, each, place, rule) => {
+    const { problems } = results(each);
     expect(problems.map((found) => `${found.at.line}:${found.at.column} ${found.rule}`)).toEqual([
       `${place} ${rule}`,
     ]);
@@ -267,8 +265,8 @@ cases:
 
 describe("a day is played from midnight to midnight", () => {
   const day = (text: string) => {
-    const book = readPhrasebook([home, routines, { path: "wet.day.yaml", text }]);
-    return { book, ...readDays(book) };
+    const book = readPhrasebook([home, routines]);
+    return { book, ...readDays(book, [{ path: "wet.day.yaml", text }]) };
   };
 
   test("with what people do and sensors measure", () => {
@@ -303,16 +301,16 @@ happenings:
   });
 });
 
-test("cases do not see what other cases did", async () => {
-  const results = await run(`
+test("cases do not see what other cases did", () => {
+  const results = run(`
   - { hear: turn on the vent, expect: { home: { vent: { power: on } } } }
   - { hear: turn on spots, expect: { home: { vent: { power: off } } } }
 `);
   expect(results.failed).toBe(0);
 });
 
-test("only the suites asked for run", async () => {
-  expect((await run("  - { hear: x, expect: unknown }", { only: ["b"] })).suites).toEqual([]);
+test("only the suites asked for run", () => {
+  expect(run("  - { hear: x, expect: unknown }", { only: ["b"] }).suites).toEqual([]);
 });
 
 test.each([

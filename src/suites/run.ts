@@ -12,7 +12,14 @@ import { doneBy, printDone } from "./effect.ts";
 import { type Happening, happen } from "./happenings.ts";
 import { type Check, type Failure, effectsExpected, judge, judgeNever } from "./judge.ts";
 import { type Later, expectLater } from "./later.ts";
-import { type Case, type Suite, type SuiteTurn, type UnreadCase, readSuites } from "./suite.ts";
+import {
+  type Case,
+  type Suite,
+  type SuiteTurn,
+  type Suites,
+  type UnreadCase,
+  asSuites,
+} from "./suite.ts";
 
 /** Raised when the JSON form of results changes in a way that a reader must know of. */
 export const resultsVersion = 2;
@@ -56,17 +63,16 @@ export interface RunOptions {
   only?: readonly string[];
 }
 
-/** Runs the suites of a phrasebook. Every case starts from a fresh home. */
-export function runSuites(book: Book, options: RunOptions = {}): Promise<SuiteResults> {
-  return new Promise((resolve) => {
-    resolve(resultsOf(asBook(book), options));
-  });
-}
-
-function resultsOf(book: Book, options: RunOptions): SuiteResults {
-  const given: unknown = membersOf(options)["only"];
-  const only = given === undefined ? undefined : textsOf(given);
-  const { suites, problems } = readSuites(book, book.suiteSources);
+/**
+ * Runs suites. Every case starts from a fresh home.
+ *
+ * @throws WrongUse for suites that `readSuites` did not read with this phrasebook.
+ */
+export function runSuites(given: Book, read: Suites, options: RunOptions = {}): SuiteResults {
+  const book = asBook(given);
+  const { suites, problems } = asSuites(book, read);
+  const chosenBy: unknown = membersOf(options)["only"];
+  const only = chosenBy === undefined ? undefined : textsOf(chosenBy);
   const chosen = suites.filter(({ name }) => !only || only.includes(name));
   const results = chosen.map((suite) => runSuite(book, suite));
   const cases = results.flatMap((result) => result.cases);

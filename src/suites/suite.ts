@@ -1,14 +1,15 @@
-import type { Book } from "../book/book.ts";
+import { type Book, asBook } from "../book/book.ts";
 import type { Fault } from "../home/simulated/devices.ts";
 import { asWritten, countPhrases, phrases } from "../pattern/phrases.ts";
 import type { Conditions } from "../phrasebook/condition.ts";
 import { contextOf, report, reportUnknown } from "../phrasebook/context.ts";
-import { type Path, type SourceText, readDocument } from "../phrasebook/document.ts";
+import { type Path, type SourceText, readDocument, readTexts } from "../phrasebook/document.ts";
 import { readLength } from "../phrasebook/lengths.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
 import { readPatterns } from "../phrasebook/said.ts";
 import type { States } from "../phrasebook/states.ts";
 import { validate } from "../phrasebook/validate.ts";
+import { WrongUse } from "../source/wrong-use.ts";
 import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 import { parseLocal } from "../time/local.ts";
@@ -70,15 +71,34 @@ export interface SuiteTurn {
 const mostPhrases = 20_000;
 
 /** Reads suite files; findings hold what is wrong with them. */
-export function readSuites(
-  book: Book,
-  sources: readonly SourceText[],
-): { suites: Suite[]; problems: Finding[] } {
-  const read = sources.map((source) => readSuite(book, source));
-  return {
-    suites: read.map(({ suite }) => suite),
-    problems: read.flatMap(({ problems }) => problems),
+export function readSuites(given: Book, sources: readonly SourceText[]): Suites {
+  const book = asBook(given);
+  const each = readTexts(sources).map((source) => readSuite(book, source));
+  const suites = {
+    suites: each.map(({ suite }) => suite),
+    problems: each.flatMap(({ problems }) => problems),
   };
+  readBy.set(suites, book);
+  return suites;
+}
+
+/** Suites as they were read, and what is wrong with them. */
+export interface Suites {
+  suites: readonly Suite[];
+  problems: readonly Finding[];
+}
+
+/** The phrasebook against which suites were read. */
+const readBy = new WeakMap<Suites, Book>();
+
+/**
+ * Suites as somebody passes them who need not have read their type.
+ *
+ * @throws WrongUse for what `readSuites` did not read against this phrasebook.
+ */
+export function asSuites(book: Book, suites: Suites): Suites {
+  if (typeof suites === "object" && readBy.get(suites) === book) return suites;
+  throw new WrongUse("pass the suites that readSuites read with this phrasebook");
 }
 
 function readSuite(book: Book, source: SourceText): { suite: Suite; problems: Finding[] } {

@@ -1,6 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
-import { runSuites } from "./run.ts";
+import { runSources } from "../../test/support/suites.ts";
 
 const home = `languages: [en-GB]
 code: "4711"
@@ -32,14 +31,12 @@ routines:
 `;
 
 const run = (cases: string, head = "") =>
-  runSuites(
-    readPhrasebook([
-      { path: "home.yaml", text: home },
-      { path: "a.suite.yaml", text: `suite: a\nat: till\n${head}cases:\n${cases}` },
-    ]),
-  );
-const outcomes = async (cases: string, head?: string) =>
-  (await run(cases, head)).suites.flatMap((suite) => suite.cases.map(({ passed }) => passed));
+  runSources([
+    { path: "home.yaml", text: home },
+    { path: "a.suite.yaml", text: `suite: a\nat: till\n${head}cases:\n${cases}` },
+  ]);
+const outcomes = (cases: string, head?: string) =>
+  run(cases, head).suites.flatMap((suite) => suite.cases.map(({ passed }) => passed));
 
 describe("an effect is as expected only if the home did it", () => {
   test.each([
@@ -96,12 +93,12 @@ describe("an effect is as expected only if the home did it", () => {
       "the value lands elsewhere",
       "{ hear: lamp to 40 percent, expect: { set: { lamp: { brightness: 40 } } }, faults: { lamp: rounds to 25 } }",
     ],
-  ])("fails where %s", async (_, each) => {
-    expect(await outcomes(`  - ${each}`)).toEqual([false]);
+  ])("fails where %s", (_, each) => {
+    expect(outcomes(`  - ${each}`)).toEqual([false]);
   });
 
-  test("and passes where it did, in every form", async () => {
-    const results = await run(`
+  test("and passes where it did, in every form", () => {
+    const results = run(`
   - { hear: turn on the lamp, expect: { set: { lamp: { power: on } } } }
   - { hear: turn off the lamp, expect: { set: { lamp: { power: off } } } }
   - { hear: stop the gate, expect: { call: { gate: stop } } }
@@ -125,9 +122,9 @@ describe("an effect is exact, whatever sets it off", () => {
     ["a button", "[{ press: bell }, { wait: 10s }]"],
     ["a hand", "{ run: open-up, wait: 10s }"],
     ["a clock", '{ time: "09:31" }'],
-  ])("%s", async (_, after) => {
+  ])("%s", (_, after) => {
     expect(
-      await outcomes(`
+      outcomes(`
   - { after: ${after}, expect: { set: ${whole} } }
   - { after: ${after}, expect: { set: { lamp: { power: on } } } }
   - { after: ${after}, expect: { set: { lamp: { power: on } }, also: anything } }
@@ -135,18 +132,18 @@ describe("an effect is exact, whatever sets it off", () => {
     ).toEqual([true, false, true, false]);
   });
 
-  test("up to the time that a case lets pass", async () => {
+  test("up to the time that a case lets pass", () => {
     expect(
-      await outcomes(`
+      outcomes(`
   - { after: { hear: open up, wait: 2s }, expect: { set: { lamp: { power: on } } } }
   - { hear: open up, expect: { set: { lamp: { power: on } } } }
   - { after: { wait: 5m }, expect: { set: {} } }`),
     ).toEqual([true, true, true]);
   });
 
-  test("turn by turn", async () => {
+  test("turn by turn", () => {
     expect(
-      await outcomes(`
+      outcomes(`
   - talk:
       - { hear: turn on the lamp, expect: { set: { lamp: { power: on } } } }
       - { hear: turn on the vent, expect: { set: { vent: { power: on } } } }
@@ -156,9 +153,9 @@ describe("an effect is exact, whatever sets it off", () => {
     ).toEqual([true, false]);
   });
 
-  test("and what is set from outside is no effect", async () => {
+  test("and what is set from outside is no effect", () => {
     expect(
-      await outcomes("  - { after: { set: { display: { power: on } } }, expect: { set: {} } }"),
+      outcomes("  - { after: { set: { display: { power: on } } }, expect: { set: {} } }"),
     ).toEqual([true]);
   });
 });
@@ -181,8 +178,8 @@ describe("what cannot be read fails the run", () => {
       "{ hear: open up, expect: { home: { display: { speed: 3 } } } }",
     ],
     ["a device that there is not", "{ hear: open up, expect: { call: { horn: toot } } }"],
-  ])("%s", async (_, each) => {
-    const results = await run(
+  ])("%s", (_, each) => {
+    const results = run(
       `  - { hear: open up, expect: act }\n  - ${each}\n  - { hear: sing, expect: act }`,
     );
     expect(results).toMatchObject({ passed: 1, failed: 2 });
@@ -207,27 +204,26 @@ describe("what cannot be read fails the run", () => {
       "suite: a\nnevr: {}\ncases: [{ hear: sing, expect: unknown }]\n",
     ],
     ["a second document", "suite: a\ncases: [{ hear: sing, expect: unknown }]\n---\nsuite: b\n"],
-  ])("%s", async (_, text) => {
-    const book = readPhrasebook([
+  ])("%s", (_, text) => {
+    const results = runSources([
       { path: "home.yaml", text: home },
       { path: "a.suite.yaml", text },
     ]);
-    const results = await runSuites(book);
     expect(results.failed).toBe(1);
     expect(results.problems).not.toEqual([]);
   });
 });
 
-test("free words keep their case in a suite as at the prompt", async () => {
+test("free words keep their case in a suite as at the prompt", () => {
   expect(
-    await outcomes(`
+    outcomes(`
   - { hear: note Buy 3 Pens for Mara, expect: { slots: { words: Buy 3 Pens for Mara } } }
   - { hear: "note (Glaze | Slip) arrived", expect: { reply: "Noted * arrived." } }`),
   ).toEqual([true, true, true]);
 });
 
-test("a slot that was refused is shown with the refusal", async () => {
-  const results = await run("  - { hear: hold the vent at 90, expect: { slots: { speed: 90 } } }");
+test("a slot that was refused is shown with the refusal", () => {
+  const results = run("  - { hear: hold the vent at 90, expect: { slots: { speed: 90 } } }");
   expect(results.suites[0]?.cases[0]).toMatchObject({
     failures: [
       { about: "slot", actual: "speed: nothing (refuse: speed goes up to 50 %, not 90 %)" },

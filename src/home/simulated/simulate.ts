@@ -29,14 +29,18 @@ export interface Conversation {
 
 /** A home of values in memory in place of devices, and a clock that moves when it is told to. */
 export interface SimulatedHome {
-  /** Does what was heard; an outcome other than `act` changes nothing. */
-  perform: (heard: Heard) => Promise<Performed>;
+  /**
+   * Does what was heard; an outcome other than `act` changes nothing.
+   *
+   * @throws WrongUse for what this phrasebook did not hear.
+   */
+  perform: (heard: Heard) => Performed;
   /** The conversation at a voicepoint: turns with memory, the same one whenever it is asked for. */
   converse: (context?: TalkContext) => Conversation;
   /** Sets a routine off by hand, with values for its slots: a duration is in seconds. */
-  run: (routine: string, slots?: RunSlots) => Promise<Performed>;
+  run: (routine: string, slots?: RunSlots) => Performed;
   /** Lets time pass, and everything happen that it brings: `"25m"`, or seconds. */
-  wait: (duration: string | number) => Promise<void>;
+  wait: (duration: string | number) => void;
   /** Something outside of speech and routines changes: a sensor, a hand on a switch. */
   set: (device: string, values: State) => void;
   press: (button: string) => void;
@@ -65,10 +69,7 @@ export interface Simulated
   settle: () => void;
 }
 
-/**
- * Makes a home to act in. It never throws: states of devices or properties that do not exist are
- * left out.
- */
+/** Makes a home to act in. States of devices or properties that do not exist are left out. */
 export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHome {
   const home = createSimulated(asBook(book), readOptions(options));
   const { converse, set, press, presence, fault, states, time, log, on } = home;
@@ -82,16 +83,14 @@ export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHo
     time,
     log,
     on,
-    perform: (heard) => promised(() => home.perform(heardBy(book, heard, home.state))),
-    run: (routine, slots) =>
-      promised(() => {
-        if (book.routines.has(routine)) return home.run(routine, slots);
-        throw unknownId("routine", routine, book.routines.keys());
-      }),
-    wait: (duration) =>
-      promised(() => {
-        home.wait(secondsOf(duration));
-      }),
+    perform: (heard) => home.perform(heardBy(book, heard, home.state)),
+    run(routine, slots) {
+      if (book.routines.has(routine)) return home.run(routine, slots);
+      throw unknownId("routine", routine, book.routines.keys());
+    },
+    wait: (duration) => {
+      home.wait(secondsOf(duration));
+    },
   };
 }
 
@@ -155,13 +154,6 @@ export function createSimulated(book: Book, options: SimulateOptions): Simulated
 function atOnce<T>(eventually: Eventually<T>): T {
   if ("now" in eventually) return eventually.now;
   throw new Error("a simulated device has not answered");
-}
-
-/** What is wrong with a call rejects its promise, and is never thrown past it. */
-function promised<T>(act: () => T): Promise<T> {
-  return new Promise((resolve) => {
-    resolve(act());
-  });
 }
 
 /** Longest time that passes in one call: what is asked for by mistake does not take for ever. */
