@@ -3,10 +3,9 @@ import type { StatesOf } from "../commands/states.ts";
 import type { Why } from "../hearing/explain/why.ts";
 import { explainHeard, hearUtterance, replyToHeard } from "../hearing/hear.ts";
 import type { Heard } from "../commands/outcome.ts";
-import { membersOf, textOf } from "../source/border.ts";
+import { membersOf } from "../source/border.ts";
 import { WrongUse, madeOf } from "../source/wrong-use.ts";
-import type { PhrasebookDefinition } from "../phrasebook/schema.ts";
-import type { Source } from "../phrasebook/document.ts";
+import { type Source, readGiven } from "../phrasebook/document.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
 import { readSources } from "../phrasebook/read.ts";
@@ -29,11 +28,7 @@ export interface Book extends Phrasebook {
  * @param found Findings about the files made before, such as folders that do not exist.
  */
 export function readPhrasebook(sources: readonly Source[], found: readonly Finding[] = []): Book {
-  if (!Array.isArray(sources)) {
-    throw new WrongUse("readPhrasebook takes a list of sources: [{ path, text }]");
-  }
-  const given = sources.map(readSource);
-  const book = readSources(given, Array.isArray(found) ? found.filter(isFinding) : []);
+  const book = readSources(readGiven(sources), Array.isArray(found) ? found.filter(isFinding) : []);
   const opened: Book = {
     ...book,
     hear: (text, context = {}) => hearUtterance(opened, text, context),
@@ -60,12 +55,4 @@ export function asBook(book: Book): Book {
 function isFinding(found: unknown): found is Finding {
   const { at, message } = membersOf(found);
   return typeof message === "string" && typeof membersOf(at)["file"] === "string";
-}
-
-/** A source as somebody passes it who need not have read its type. */
-function readSource(source: unknown, index: number): Source {
-  const { path, text, definition } = membersOf(source);
-  const name = textOf(path) ?? `source ${index + 1}`;
-  if (typeof text === "string") return { path: name, text };
-  return { path: name, definition: definition as PhrasebookDefinition };
 }

@@ -1,5 +1,6 @@
 import type { LogEntry, LogEvent } from "./log.ts";
 import type { Clock } from "./ports.ts";
+import { WrongUse } from "../source/wrong-use.ts";
 import { localOf } from "./zone.ts";
 
 /** What happened in a home, each entry once. */
@@ -33,7 +34,7 @@ export function createJournal(clock: Clock, zone: string, keep: number): Journal
       }
       if (listeners.size === 0) return;
       const entry = entryOf(elapsed, event);
-      for (const listener of [...listeners]) listener(entry);
+      for (const listener of [...listeners]) tell(listener, entry);
     },
     entries() {
       if (!isChanged) return snapshot;
@@ -46,8 +47,20 @@ export function createJournal(clock: Clock, zone: string, keep: number): Journal
       return snapshot;
     },
     on(listener) {
+      if (typeof listener !== "function") {
+        throw new WrongUse("pass a function that is told each entry", "wrong-option");
+      }
       listeners.add(listener);
       return () => listeners.delete(listener);
     },
   };
+}
+
+/** What a listener throws is for its developer, and does not stop what the home was doing. */
+function tell(listener: (entry: LogEntry) => void, entry: LogEntry): void {
+  try {
+    listener(entry);
+  } catch (error) {
+    void Promise.reject(error instanceof Error ? error : new Error(String(error)));
+  }
 }

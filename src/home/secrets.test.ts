@@ -106,6 +106,7 @@ describe("the code", () => {
       "converse",
       "fault",
       "log",
+      "on",
       "perform",
       "presence",
       "press",

@@ -29,13 +29,25 @@ export interface SourceDefinition {
 
 export type Source = SourceText | SourceDefinition;
 
-/** Texts as somebody passes them who need not have read their type; what is none is left out. */
-export function readTexts(sources: unknown): SourceText[] {
-  if (!Array.isArray(sources)) throw new WrongUse("pass a list of texts: [{ path, text }]");
-  return sources.flatMap((source: unknown, index) => {
-    const { path, text } = membersOf(source);
-    return typeof text === "string" ? [{ path: textOf(path) ?? `source ${index + 1}`, text }] : [];
+/**
+ * Sources as somebody passes them who need not have read their type.
+ *
+ * @throws WrongUse for what is no list.
+ */
+export function readGiven(sources: unknown): Source[] {
+  if (!Array.isArray(sources)) throw new WrongUse("pass a list of sources: [{ path, text }]");
+  return sources.map((source: unknown, index): Source => {
+    const { path, text, definition } = membersOf(source);
+    const name = textOf(path) ?? `source ${index + 1}`;
+    if (typeof text === "string") return { path: name, text };
+    // Whatever it is, it is held against the schema of a phrasebook.
+    return { path: name, definition: definition as PhrasebookDefinition };
   });
+}
+
+/** The texts among sources that somebody passed. */
+export function readTexts(sources: unknown): SourceText[] {
+  return readGiven(sources).filter((source) => "text" in source);
 }
 
 /** Keys and list indexes that lead from the top of a document to a value in it. */

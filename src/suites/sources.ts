@@ -1,4 +1,4 @@
-import type { Source, SourceText } from "../phrasebook/document.ts";
+import { type Source, type SourceText, readGiven } from "../phrasebook/document.ts";
 
 /** The files of a folder by what they are. */
 export interface Parted {
@@ -10,7 +10,8 @@ export interface Parted {
 }
 
 /** Parts suites and days from the files of a phrasebook, by what their names end in. */
-export function partSources(sources: readonly Source[]): Parted {
+export function partSources(given: readonly Source[]): Parted {
+  const sources = readGiven(given);
   const named = (ending: RegExp): SourceText[] =>
     sources.filter((source): source is SourceText => "text" in source && ending.test(source.path));
   const [suites, days] = [named(/\.suite\.ya?ml$/iu), named(/\.day\.ya?ml$/iu)];

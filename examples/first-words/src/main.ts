@@ -17,9 +17,9 @@ const phrase = find("#phrase", HTMLInputElement);
 const at = find("#at", HTMLSelectElement);
 
 // 3. Hearing comes to one outcome and says why; the home does it and says what it came to.
-async function say(text: string): Promise<void> {
+function say(text: string): void {
   const heard = book.hear(text, { at: at.value });
-  const { reply, changes } = await home.perform(heard);
+  const { reply, changes } = home.perform(heard);
   showHeard(heard, reply);
   showHome(new Set(changes.map(({ device }) => device)));
 }
@@ -71,7 +71,7 @@ function showHome(changed: ReadonlySet<string>): void {
 
 form.addEventListener("submit", (event) => {
   event.preventDefault();
-  void say(phrase.value);
+  say(phrase.value);
 });
 for (const { id, room } of book.voicepoints.values()) {
   at.append(element("option", { value: id }, `${id} (${room})`));
@@ -85,7 +85,7 @@ for (const text of [
   const button = element("button", { type: "button" }, text);
   button.addEventListener("click", () => {
     phrase.value = text;
-    void say(text);
+    say(text);
   });
   find("#suggestions", HTMLElement).append(button);
 }
