@@ -32,7 +32,7 @@ export type {
 } from "./phrasebook/model.ts";
 export type { DataSchema, State, Value } from "./phrasebook/property.ts";
 export type { HearContext } from "./hearing/context.ts";
-export { grant } from "./commands/outcome.ts";
+export { effectsOf, grant } from "./commands/outcome.ts";
 export type {
   Choice,
   DevicesSlot,

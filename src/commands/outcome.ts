@@ -158,8 +158,8 @@ type DistributiveOmit<T, Key extends PropertyKey> = T extends unknown ? Omit<T, 
 export type Conclusion = DistributiveOmit<Heard, Exclude<keyof HeardBase, "commands">>;
 
 /** All that an outcome asks of devices, in the order said. */
-export function effectsOf({ commands }: Pick<HeardBase, "commands">): readonly Effect[] {
-  return commands.flatMap(({ effects }) => effects);
+export function effectsOf(heard: Pick<HeardBase, "commands">): readonly Effect[] {
+  return madeOf("outcome", () => heard.commands.flatMap(({ effects }) => effects));
 }
 
 /** The intent that an utterance was understood as: of several commands, that of the first. */
