@@ -1,7 +1,13 @@
 import { type UserConfig, defineConfig } from "tsdown";
 
 const shared: UserConfig = {
-  entry: { index: "src/index.ts", node: "src/node/index.ts", cli: "src/cli/main.ts" },
+  entry: {
+    index: "src/index.ts",
+    exchange: "src/exchange/index.ts",
+    reports: "src/reports/index.ts",
+    node: "src/node/index.ts",
+    cli: "src/cli/main.ts",
+  },
   format: "esm",
   platform: "node",
   target: "node20",

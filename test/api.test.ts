@@ -3,7 +3,9 @@ import { readFileSync } from "node:fs";
 import { promisify } from "node:util";
 import { describe, expect, test } from "vitest";
 import * as core from "../src/index.ts";
+import * as exchange from "../src/exchange/index.ts";
 import * as node from "../src/node/index.ts";
+import * as reports from "../src/reports/index.ts";
 
 const text = readFileSync("docs/api.md", "utf8");
 const blocks = [...text.matchAll(/```js\n(.*?)```/gsu)].map(([, code = ""]) => code);
@@ -20,8 +22,8 @@ describe("every example of docs/api.md runs as it stands", () => {
 });
 
 test("and every function of the library is told of there", () => {
-  const exported = [...Object.entries(core), ...Object.entries(node)].flatMap(([name, value]) =>
-    typeof value === "function" ? [name] : [],
+  const exported = [core, exchange, node, reports].flatMap((of) =>
+    Object.entries(of).flatMap(([name, value]) => (typeof value === "function" ? [name] : [])),
   );
   expect(exported.filter((name) => !text.includes(name))).toEqual([]);
 });

@@ -1,6 +1,8 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import * as core from "../src/index.ts";
+import * as exchange from "../src/exchange/index.ts";
+import * as reports from "../src/reports/index.ts";
 import { jsonSchemas, openPhrasebook } from "../src/node/index.ts";
 
 /*
@@ -89,16 +91,18 @@ const call = (of: object, name: string, ...given: readonly unknown[]): unknown =
 };
 
 describe("every export takes anything", () => {
-  const exported = Object.entries(core).flatMap(([name, value]) =>
-    typeof value === "function" && name !== "WrongUse" ? [name] : [],
+  const exported = [core, exchange, reports].flatMap((of) =>
+    Object.entries(of).flatMap(([name, value]) =>
+      typeof value === "function" && name !== "WrongUse" ? [[name, of] as const] : [],
+    ),
   );
-  test.each(exported)("%s", async (name) => {
+  test.each(exported)("%s", async (name, of) => {
     await fc.assert(
       fc.asyncProperty(anything, anything, anything, async (a, b, c) => {
-        await told(() => call(core, name, a, b, c));
-        await told(() => call(core, name, book, a, b));
-        await told(() => call(core, name, [a], b));
-        await told(() => call(core, name, book, suites, a));
+        await told(() => call(of, name, a, b, c));
+        await told(() => call(of, name, book, a, b));
+        await told(() => call(of, name, [a], b));
+        await told(() => call(of, name, book, suites, a));
       }),
       { numRuns: 60 },
     );

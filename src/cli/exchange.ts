@@ -2,18 +2,24 @@ import { WrongUse } from "../source/wrong-use.ts";
 import { mkdir, readdir, stat, writeFile } from "node:fs/promises";
 import { extname, join } from "node:path";
 import type { Book } from "../book/book.ts";
-import { grammarOf } from "../exchange/home-grammar.ts";
-import { definitionFromGrammar } from "../exchange/grammar-definition.ts";
-import { printJsgf } from "../exchange/jsgf.ts";
-import { parseSrgsXml, printSrgsXml } from "../exchange/srgs.ts";
+import {
+  type Taken,
+  definitionFromGrammar,
+  definitionsOf,
+  devicesFromCsv,
+  devicesFromThings,
+  devicesToCsv,
+  grammarOf,
+  mergeSections,
+  printGrammar,
+  printJsgf,
+  printSrgsXml,
+  printYaml,
+  readGrammar,
+  thingsOf,
+} from "../exchange/index.ts";
 import { matchLanguage } from "../language/packs.ts";
-import { parseGrammar, printGrammar } from "../pattern/grammar.ts";
-import { mergeSections, printYaml } from "../exchange/merge.ts";
 import { readText } from "../node/text.ts";
-import { devicesFromCsv, devicesToCsv } from "../exchange/csv.ts";
-import { definitionOf } from "../exchange/definition.ts";
-import type { Taken } from "../exchange/taken.ts";
-import { devicesFromThings, thingFromDevice } from "../exchange/things.ts";
 import { exit } from "./exit.ts";
 import { type BookOptions, loadBook } from "./load.ts";
 import { complain, printData, printJson } from "./output.ts";
@@ -45,15 +51,13 @@ export async function importFile(path: string, options: ImportOptions): Promise<
 
 async function importGrammar(path: string, options: ImportOptions): Promise<number> {
   const text = await textOf(path);
-  const parsed = text.trimStart().startsWith("<") ? parseSrgsXml(text) : parseGrammar(text);
-  if (!parsed.ok) {
-    const { error } = parsed;
-    const line = "offset" in error ? text.slice(0, error.offset).split("\n").length : error.line;
-    const where = line === undefined ? path : `${path}:${line}`;
-    complain(`${where}  ${error.message}\n  ${error.fix}`);
+  const read = readGrammar(text);
+  if (!read.ok) {
+    const { message, fix, line } = read.error;
+    complain(`${line === undefined ? path : `${path}:${line}`}  ${message}\n  ${fix}`);
     return exit.failed;
   }
-  const definition = definitionFromGrammar(parsed.grammar);
+  const definition = definitionFromGrammar(read.grammar);
   if (options.json) printJson({ version: 1, ...definition });
   else await writeYaml({ ...definition }, options);
   return exit.fine;
@@ -146,19 +150,11 @@ export async function exportHome(folder: string, options: ExportOptions): Promis
   }
   const book = await loadBook(folder, options);
   if (as !== "csv" && as !== "td") return exportGrammar(book, options);
-  const devices = Object.fromEntries(
-    [...book.devices].map(([id, device]) => [
-      id,
-      definitionOf(device, book.kinds.get(device.kind)),
-    ]),
-  );
   if (as === "csv") {
-    await writeText(devicesToCsv(devices), to);
+    await writeText(devicesToCsv(definitionsOf(book)), to);
     return exit.fine;
   }
-  const things = Object.entries(devices).map(
-    ([id, device]) => [id, thingFromDevice(id, device, book.kinds.get(device.kind))] as const,
-  );
+  const things = Object.entries(thingsOf(book));
   if (to === undefined) {
     printJson(things.map(([, thing]) => thing));
     return exit.fine;

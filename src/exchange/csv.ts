@@ -1,3 +1,5 @@
+import { textOf } from "../source/border.ts";
+import { madeOf } from "../source/wrong-use.ts";
 import { parse } from "csv-parse/sync";
 import { stringify } from "csv-stringify/sync";
 import { deviceSchema } from "../phrasebook/schema.ts";
@@ -16,9 +18,11 @@ const jsonColumns = ["safe", "safe-actions", "bulk", "properties", "actions"] as
 /**
  * Reads devices from a table. A row that cannot be used is told with its line; the others are taken.
  *
+ * @param name What the table is called where a row of it is told of.
  * @param language BCP 47 tag of the columns that name none, where other columns do.
  */
-export function devicesFromCsv(text: string, file: string, language = "en"): Taken {
+export function devicesFromCsv(given: string, name = "table", language = "en"): Taken {
+  const [text, file] = [textOf(given) ?? "", textOf(name) ?? "table"];
   const devices: Record<string, DeviceDefinition> = {};
   const skipped: SkippedPart[] = [];
   let rows: { record: string[]; info: { lines: number } }[];
@@ -178,6 +182,10 @@ function splitList(cell: string): string[] {
 
 /** Writes devices as a table, with a column for every language that names are written in. */
 export function devicesToCsv(devices: Readonly<Record<string, DeviceDefinition>>): string {
+  return madeOf("map of devices", () => printRows(devices));
+}
+
+function printRows(devices: Readonly<Record<string, DeviceDefinition>>): string {
   const rows = Object.entries(devices).map(([id, device]) => {
     const cells: Record<string, string> = { id, kind: device.kind };
     if (device.room !== undefined) cells["room"] = device.room;

@@ -1,3 +1,4 @@
+import { madeOf } from "../source/wrong-use.ts";
 import type { Grammar } from "../pattern/grammar.ts";
 import { printPattern } from "../pattern/print.ts";
 import { referencesOf } from "../pattern/references.ts";
@@ -8,7 +9,11 @@ import type { PhrasebookDefinition } from "../phrasebook/schema.ts";
  * A grammar as a phrasebook: its root and its public rules as intents, all other rules as
  * fragments. What the intents do is left to be written.
  */
-export function definitionFromGrammar({ language, root, rules }: Grammar): PhrasebookDefinition {
+export function definitionFromGrammar(grammar: Grammar): PhrasebookDefinition {
+  return madeOf("grammar", () => define(grammar));
+}
+
+function define({ language, root, rules }: Grammar): PhrasebookDefinition {
   const fragments: Record<string, string | string[]> = {};
   const intents: NonNullable<PhrasebookDefinition["intents"]> = {};
   const isIntent = (name: string, isPublic: boolean): boolean => isPublic || name === root;

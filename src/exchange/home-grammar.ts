@@ -1,3 +1,6 @@
+import { type Book, asBook } from "../book/book.ts";
+import { homeLanguage } from "../hearing/hear.ts";
+import { textOf } from "../source/border.ts";
 import { isKnown } from "../commands/access.ts";
 import { isAble } from "../commands/ability.ts";
 import { planIntent } from "../commands/plan.ts";
@@ -52,7 +55,9 @@ function reference(name: string): Pattern {
  * Everything that can be said to a home in one language, names included, as a grammar for a speech
  * recogniser. Every phrase of it is understood; free words are `$GARBAGE`.
  */
-export function grammarOf(book: Phrasebook, language: string): Grammar {
+export function grammarOf(given: Book, tag?: string): Grammar {
+  const book = asBook(given);
+  const language = homeLanguage(book, textOf(tag));
   const pack = packFor(language);
   const rules = new Map<string, GrammarRule>();
   if (!pack) return { language, root: "main", rules };

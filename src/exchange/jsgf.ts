@@ -1,3 +1,4 @@
+import { madeOf } from "../source/wrong-use.ts";
 import type { Grammar } from "../pattern/grammar.ts";
 import type { Pattern } from "../pattern/tree.ts";
 
@@ -9,10 +10,14 @@ const plain = /^[\p{L}\p{M}\p{N}]+$/u;
  * words, so what takes them is written as `<VOID>`, which is never said; the rules concerned are
  * told.
  */
-export function printJsgf({ language, root, rules }: Grammar): {
+export function printJsgf(grammar: Grammar): {
   text: string;
   withoutFreeWords: readonly string[];
 } {
+  return madeOf("grammar", () => printRules(grammar));
+}
+
+function printRules({ language, root, rules }: Grammar): ReturnType<typeof printJsgf> {
   const lost = new Set<string>();
   const lines = [`#JSGF V1.0 UTF-8 ${language};`, "grammar home;"];
   for (const [name, { pattern, isPublic }] of rules) {

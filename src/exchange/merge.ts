@@ -1,3 +1,5 @@
+import { membersOf, textOf } from "../source/border.ts";
+import { madeOf } from "../source/wrong-use.ts";
 import { dump } from "js-yaml";
 import { readYaml } from "../phrasebook/yaml.ts";
 
@@ -14,7 +16,8 @@ export type Merged =
  * Adds sections to the text of a phrasebook file. Nothing that stands there changes, comments
  * included: what has an id that is taken is left out, and told.
  */
-export function mergeSections(text: string, content: Readonly<Record<string, unknown>>): Merged {
+export function mergeSections(given: string, sections: Readonly<Record<string, unknown>>): Merged {
+  const [text, content] = [textOf(given) ?? "", membersOf(sections)];
   const before = readYaml(text);
   if (before.errors.length > 0 || before.second !== undefined) {
     return { ok: false, reason: "the file is no YAML that can be added to: see calm-phrase check" };
@@ -59,8 +62,9 @@ export function mergeSections(text: string, content: Readonly<Record<string, unk
   return { ok: true, text: merged, kept };
 }
 
+/** Writes sections of a phrasebook as YAML. */
 export function printYaml(content: object): string {
-  return dump(content, { lineWidth: 100, noRefs: true });
+  return madeOf("data for YAML", () => dump(content, { lineWidth: 100, noRefs: true }));
 }
 
 /** Entries after those of a section that is written as a block; undefined where it is not. */

@@ -1,3 +1,4 @@
+import { madeOf } from "../source/wrong-use.ts";
 import XMLBuilder from "fast-xml-builder";
 import { SaxesParser } from "saxes";
 import { type Grammar, type GrammarRule, danglingReference } from "../pattern/grammar.ts";
@@ -202,6 +203,10 @@ type Node = Record<string, unknown>;
 
 /** Writes a grammar in the XML form of SRGS 1.0. Reading it back gives the same phrases. */
 export function printSrgsXml(grammar: Grammar): string {
+  return madeOf("grammar", () => printRules(grammar));
+}
+
+function printRules(grammar: Grammar): string {
   const { language, root, rules } = withLegalNames(grammar);
   const builder = new XMLBuilder({
     preserveOrder: true,

@@ -1,3 +1,4 @@
+import { membersOf, textOf } from "../source/border.ts";
 import { type Kind, kinds } from "../phrasebook/kinds.ts";
 import type { DataSchema } from "../phrasebook/property.ts";
 import { deviceSchema } from "../phrasebook/schema.ts";
@@ -84,7 +85,11 @@ export function thingFromDevice(
 }
 
 /** Reads devices from Thing Descriptions, each with the file that it stood in. */
-export function devicesFromThings(things: readonly { file: string; thing: unknown }[]): Taken {
+export function devicesFromThings(given: readonly { file: string; thing: unknown }[]): Taken {
+  const things = (Array.isArray(given) ? given : []).map((each: unknown) => {
+    const { file, thing } = membersOf(each);
+    return { file: textOf(file) ?? "thing", thing };
+  });
   const devices: Record<string, DeviceDefinition> = {};
   const skipped: SkippedPart[] = [];
   for (const { file, thing } of things) {

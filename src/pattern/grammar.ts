@@ -1,3 +1,4 @@
+import { madeOf } from "../source/wrong-use.ts";
 import { referencesOf } from "./references.ts";
 import { type PatternError, type Reader, Stop, readChoice, skipGaps, unexpected } from "./parse.ts";
 import { printPattern } from "./print.ts";
@@ -133,6 +134,10 @@ export function danglingReference({ rules }: Grammar): string | undefined {
 
 /** Writes a grammar in the ABNF form. Reading it back gives the same rules, under legal names. */
 export function printGrammar(grammar: Grammar): string {
+  return madeOf("grammar", () => printRules(grammar));
+}
+
+function printRules(grammar: Grammar): string {
   const { language, root, rules } = withLegalNames(grammar);
   const lines = ["#ABNF 1.0 UTF-8;", `language ${language};`, "mode voice;", `root $${root};`];
   for (const [name, { pattern, isPublic }] of rules) {

@@ -15,7 +15,7 @@ export function printSayable(
     const name = spokenNames(room, language, book.languages[0] ?? language)[0]?.text ?? room.id;
     return { name, devices: devices.filter((device) => device.room === room.id) };
   });
-  const elsewhere = devices.filter(({ room }) => room === undefined);
+  const elsewhere = devices.filter(({ room }) => room === undefined || !book.rooms.has(room));
   const all = [...rooms, { name: "elsewhere", devices: elsewhere }];
   return all
     .filter((room) => room.devices.length > 0)

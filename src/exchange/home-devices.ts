@@ -1,0 +1,22 @@
+import { type Book, asBook } from "../book/book.ts";
+import type { DeviceDefinition } from "../phrasebook/schema.ts";
+import { definitionOf } from "./definition.ts";
+import { type ThingDescription, thingFromDevice } from "./things.ts";
+
+/** The devices of a home as they would be written, by their ids. */
+export function definitionsOf(given: Book): Record<string, DeviceDefinition> {
+  const { devices, kinds } = asBook(given);
+  const written = [...devices].map(([id, device]) => {
+    return [id, definitionOf(device, kinds.get(device.kind))] as const;
+  });
+  return Object.fromEntries(written);
+}
+
+/** The devices of a home as W3C Thing Descriptions, by their ids. */
+export function thingsOf(given: Book): Record<string, ThingDescription> {
+  const { kinds } = asBook(given);
+  const things = Object.entries(definitionsOf(given)).map(([id, device]) => {
+    return [id, thingFromDevice(id, device, kinds.get(device.kind))] as const;
+  });
+  return Object.fromEntries(things);
+}

@@ -1,0 +1,12 @@
+/** Devices and grammars from and to other forms: all that `import` and `export` do, in code. */
+export { devicesFromCsv, devicesToCsv } from "./csv.ts";
+export { definitionsOf, thingsOf } from "./home-devices.ts";
+export { type ThingDescription, devicesFromThings } from "./things.ts";
+export type { SkippedPart, Taken } from "./taken.ts";
+export { type GrammarRead, readGrammar } from "./read-grammar.ts";
+export { definitionFromGrammar } from "./grammar-definition.ts";
+export { grammarOf } from "./home-grammar.ts";
+export { printJsgf } from "./jsgf.ts";
+export { printSrgsXml } from "./srgs.ts";
+export { type Merged, mergeSections, printYaml } from "./merge.ts";
+export { type Grammar, type GrammarRule, printGrammar } from "../pattern/grammar.ts";
