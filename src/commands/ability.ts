@@ -14,10 +14,12 @@ export interface Asked {
   actions?: readonly string[];
 }
 
+const none: readonly string[] = [];
+
 /** What a device has not got of what is asked; undefined when it can do it. */
 export function lackOf(
   { kind, room, properties, actions }: Device,
-  { slot, properties: set = [], readable, actions: called = [] }: Asked,
+  { slot, properties: set = none, readable, actions: called = none }: Asked,
 ): Lack | undefined {
   if (slot?.kinds && !slot.kinds.includes(kind)) return { lack: "kind", kind, asked: slot.kinds };
   if (slot?.room !== undefined && room !== slot.room) return { lack: "room", room: slot.room };
@@ -45,7 +47,14 @@ export function askedOf(effect: Effect): Asked {
   return { properties: Object.keys(written) };
 }
 
-/** What an order asks of a device. */
+const known = new WeakMap<Order, Asked>();
+
+/** What an order asks of a device; worked out once, since orders outlive what is said. */
 export function askedBy(order: Order): Asked {
-  return order.order === "call" ? { actions: [order.action] } : { properties: [order.property] };
+  let asked = known.get(order);
+  if (!asked) {
+    asked = order.order === "call" ? { actions: [order.action] } : { properties: [order.property] };
+    known.set(order, asked);
+  }
+  return asked;
 }

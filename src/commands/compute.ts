@@ -26,10 +26,17 @@ export function stepsOf(
 
 /** Slots with what those stand for that nobody says anything for. */
 export function withDefaults(
-  { slots: declared }: Pick<Intent | Routine, "slots">,
+  of: Pick<Intent | Routine, "slots">,
   slots: Slots,
 ): Record<string, SlotValue> {
-  const filled: Record<string, SlotValue> = { ...slots };
+  return addDefaults(of, { ...slots });
+}
+
+/** Adds to slots what those stand for that nobody says anything for. */
+export function addDefaults(
+  { slots: declared }: Pick<Intent | Routine, "slots">,
+  filled: Record<string, SlotValue>,
+): Record<string, SlotValue> {
   for (const slot of declared.values()) {
     const value = slotDefault(slot);
     if (value === undefined || Object.hasOwn(filled, slot.name)) continue;

@@ -30,32 +30,41 @@ export interface Orders {
   /** Devices that have no such thing. */
   unable: readonly Skipped[];
   /** Devices that cannot have a value, to which nothing is done at all. */
-  refused: ReadonlyMap<string, Extract<Ordered, { ordered: "refuse" | "unfit" }>>;
+  refused: ReadonlyMap<string, Refused>;
 }
+
+type Refused = Extract<Ordered, { ordered: "refuse" | "unfit" }>;
+
+const none: ReadonlyMap<string, Refused> = new Map();
 
 /** Works out what orders come to, holding every value against what each device can be. */
 export function effectsOfOrders(orders: readonly Order[], given: Given): Orders {
   const effects: Effect[] = [];
-  const sets = new Map<string, Record<string, Value>>();
+  // Most commands are one order to one device: what nothing is kept in is not made.
+  let sets: Map<string, Record<string, Value>> | undefined;
   const unable: Skipped[] = [];
-  const refused = new Map<string, Extract<Ordered, { ordered: "refuse" | "unfit" }>>();
+  let refused: Map<string, Refused> | undefined;
   for (const order of orders) {
     for (const device of targetDevices(given.book, order.target, given.inSlot)) {
       const { id } = device;
       const ordered = effectOf(order, device, given);
       if (ordered.ordered === "unable") unable.push({ device: id, why: ordered.reason });
-      else if (ordered.ordered !== "effect") refused.set(id, ordered);
-      else if ("set" in ordered.effect) {
-        const before = sets.get(id);
-        const set = before ?? { ...ordered.effect.set };
+      else if (ordered.ordered !== "effect") (refused ??= new Map()).set(id, ordered);
+      else if ("set" in ordered.effect && orders.length > 1) {
+        const before = sets?.get(id);
         if (before) Object.assign(before, ordered.effect.set);
-        else effects.push({ device: id, set });
-        sets.set(id, set);
+        else {
+          const set = { ...ordered.effect.set };
+          effects.push({ device: id, set });
+          (sets ??= new Map()).set(id, set);
+        }
       } else effects.push(ordered.effect);
     }
   }
+  if (!refused) return { effects, unable, refused: none };
   // A device that can take one part of what was asked and not another is left alone.
-  return { effects: effects.filter(({ device }) => !refused.has(device)), unable, refused };
+  const left = new Set(refused.keys());
+  return { effects: effects.filter(({ device }) => !left.has(device)), unable, refused };
 }
 
 /** Turns an order into what it asks of one device, as it is now. */

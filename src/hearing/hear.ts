@@ -27,6 +27,7 @@ import { type HearContext, readContext } from "./context.ts";
 import { type Why, explain } from "./explain/why.ts";
 import { nearMisses } from "./near/near.ts";
 import { type Engine, engineFor } from "./understand/engine.ts";
+import type { Reading } from "./understand/evaluate.ts";
 import type { Understood } from "./understand/understand.ts";
 
 /**
@@ -40,21 +41,46 @@ export function hearUtterance(book: Phrasebook, spoken: unknown, given: unknown)
   const text = textOf(spoken) ?? "";
   const language = homeLanguage(book, context.language);
   const listening = listen(book, text, language, context);
-  const { composition } = listening;
-  const base = { version: outcomeVersion, text, language, context: spokenOf(context) } as const;
-  const about = composition.commands.flatMap(({ understood }) => aboutOf(understood));
-  return { ...base, ...concludeAll(listening), about: [...new Set(about)] };
+  const about = aboutAll(listening.composition);
+  return asHeard({ text, language, context: spokenOf(context), about }, concludeAll(listening));
+}
+
+/** An outcome of an utterance. Each is written out, since objects that are spread take long to make. */
+function asHeard(
+  { text, language, context, about }: Omit<HeardBase, "version" | "commands">,
+  conclusion: Conclusion,
+): Heard {
+  const version = outcomeVersion;
+  const { commands } = conclusion;
+  switch (conclusion.outcome) {
+    case "ask": {
+      const { outcome, slot } = conclusion;
+      return { version, text, language, context, outcome, commands, about, slot };
+    }
+    case "unsure": {
+      const { outcome, choices } = conclusion;
+      return { version, text, language, context, outcome, commands, about, choices };
+    }
+    case "refuse": {
+      const { outcome, reasons } = conclusion;
+      return { version, text, language, context, outcome, commands, about, reasons };
+    }
+    default: {
+      const { outcome } = conclusion;
+      return { version, text, language, context, outcome, commands, about };
+    }
+  }
 }
 
 /** The part of a context that is plain data. */
 function spokenOf({ at, time, chosen, it, said }: HearContext): Spoken {
-  return {
-    ...(at === undefined ? {} : { at }),
-    ...(time === undefined ? {} : { time }),
-    ...(chosen === undefined ? {} : { chosen }),
-    ...(it === undefined ? {} : { it }),
-    ...(said === undefined ? {} : { said }),
-  };
+  const spoken: { -readonly [Key in keyof Spoken]: Spoken[Key] } = {};
+  if (at !== undefined) spoken.at = at;
+  if (time !== undefined) spoken.time = time;
+  if (chosen !== undefined) spoken.chosen = chosen;
+  if (it !== undefined) spoken.it = it;
+  if (said !== undefined) spoken.said = said;
+  return spoken;
 }
 
 /** What is said back to what was heard, in these states. */
@@ -164,11 +190,21 @@ function either(
   return [first, second][picked] ?? { outcome: "unsure", commands: [], choices };
 }
 
-/** What a command is about, if there is one meaning. */
-function aboutOf({ ranked }: Understood): string[] {
-  const kept = ranked.filter((each) => each.kept);
-  const [only] = kept;
-  return only && kept.length === 1 ? devicesAbout(only.reading) : [];
+/** What all commands are about, as far as each has one meaning. */
+function aboutAll({ commands }: Composition): readonly string[] {
+  const [only, more] = commands;
+  if (only && !more) return aboutOf(only.understood);
+  return [...new Set(commands.flatMap(({ understood }) => aboutOf(understood)))];
+}
+
+function aboutOf({ ranked }: Understood): readonly string[] {
+  let kept: Reading | undefined;
+  for (const each of ranked) {
+    if (!each.kept) continue;
+    if (kept) return [];
+    kept = each.reading;
+  }
+  return kept ? devicesAbout(kept) : [];
 }
 
 /** The language of a home that a tag means; its first one where it speaks no such language. */

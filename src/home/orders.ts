@@ -9,7 +9,7 @@ import { type Cause, type Orderer, unspoken } from "./cause.ts";
 import { type Eventually, createEventually, onceThere } from "./eventually.ts";
 import { createHeadings } from "./headings.ts";
 import type { DeviceResult, Devices } from "./ports.ts";
-import type { Scene } from "./scene.ts";
+import type { Gathered, Scene } from "./scene.ts";
 
 /** What became of an order: a device that does not answer fails, a guard refuses. */
 export type Ordered = "done" | "failed" | "refused";
@@ -35,6 +35,8 @@ export interface Watcher {
   changed: (cause: Cause) => void;
   pressed: (button: string, cause: Cause) => void;
 }
+
+const nothing: State = {};
 
 /** @param answerTime Seconds in which a device answers. */
 export function createOrders(
@@ -67,8 +69,9 @@ export function createOrders(
       return "failed";
     }
     const before = store.get(device);
-    const { values = {}, heading = result.values ? {} : valuesOf(book, before, effect) } = result;
-    const all = { ...values, ...heading };
+    const { values = nothing, heading = result.values ? nothing : valuesOf(book, before, effect) } =
+      result;
+    const all = heading === nothing ? values : { ...values, ...heading };
     scene.did({ effect, values: all, elapsed: clock.elapsed(), cause: by.cause });
     if ("call" in effect) {
       const input = effect.with === undefined ? {} : { with: effect.with };
@@ -83,35 +86,40 @@ export function createOrders(
         if (from !== to) into.changes.push({ device, property, from, to });
       }
     }
-    headings.end(device, Object.keys(values));
-    headings.begin(device, heading, by);
-    if (Object.keys(values).length > 0 || !("call" in effect)) apply(device, values, by);
+    if (values !== nothing) headings.end(device, Object.keys(values));
+    if (heading !== nothing) headings.begin(device, heading, by);
+    if (!("call" in effect) || Object.keys(values).length > 0) apply(device, values, by);
     return "done";
   };
 
   const orderNow = (effect: Effect, by: Orderer): Eventually<Ordered> => {
     const problem = problemOf(scene, effect);
     if (problem !== undefined) return { now: take(effect, { ok: false, what: problem }, by) };
-    const ordered = createEventually<Ordered>();
-    const into = gathered();
-    let isOpen = true;
-    let stopWaiting = (): void => undefined;
+    let ordered: { now: Ordered } | undefined;
+    // Where the answer comes at once, as it does in simulation, nothing has to wait for it.
+    const wait: { for?: { into: Gathered; tell: (ordered: Ordered) => void; stop: () => void } } =
+      {};
     const answer = (result: DeviceResult): void => {
-      if (!isOpen) return;
-      isOpen = false;
-      stopWaiting();
+      if (ordered) return;
+      if (!wait.for) {
+        ordered = { now: take(effect, result, by) };
+        return;
+      }
+      const { into, tell, stop } = wait.for;
+      stop();
       scene.gatherInto(into, () => {
-        ordered.tell(take(effect, result, by));
+        ordered = { now: take(effect, result, by) };
+        tell(ordered.now);
       });
     };
     devices.order(effect, answer);
-    const result = ordered.told();
-    if ("later" in result) {
-      stopWaiting = clock.at(clock.elapsed() + answerTime, () => {
-        answer({ ok: false, what: "no answer" });
-      });
-    }
-    return result;
+    if (ordered) return ordered;
+    const { tell, told: isTold } = createEventually<Ordered>();
+    const stop = clock.at(clock.elapsed() + answerTime, () => {
+      answer({ ok: false, what: "no answer" });
+    });
+    wait.for = { into: gathered(), tell, stop };
+    return isTold();
   };
 
   const lengthOf = ({ for: length, until }: When): number | undefined =>

@@ -117,10 +117,10 @@ function judgeCommands(expect: Expectation, came: Came, described: string, check
     check("commands", isAsMany, `${commands.length} commands`, `${actual.length}: ${described}`);
     for (const [index, wanted] of isAsMany ? commands.entries() : []) {
       const command = actual[index];
-      if (command) judgeUnderstood(wanted, { ...came, commands: [command], described }, check);
+      if (command) judgeUnderstood(wanted, { home, commands: [command], described }, check);
     }
   }
-  judgeUnderstood(expect, { ...came, commands: actual, described }, check);
+  judgeUnderstood(expect, { home, commands: actual, described }, check);
   const effects = effectsExpected(expect);
   if (effects.length === 0) return;
   if (outcome !== undefined && outcome !== "act") {

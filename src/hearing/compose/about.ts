@@ -1,7 +1,10 @@
 import type { Reading } from "../understand/evaluate.ts";
 
 /** The devices that a reading is about: what "it" stands for in what is said next. */
-export function devicesAbout({ targets, meaning }: Reading): string[] {
+export function devicesAbout({ targets, meaning }: Reading): readonly string[] {
+  const [only, more] = targets.values();
+  const [device, another] = only?.devices ?? [];
+  if (device && !more && !another) return [device.id];
   const named = [...targets.values()].flatMap(({ devices }) => devices.map(({ id }) => id));
   const meant =
     meaning.result === "do"

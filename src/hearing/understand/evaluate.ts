@@ -17,7 +17,7 @@ import type { Engine } from "./engine.ts";
 import { narrow, placeOf } from "../../slot-types/expression.ts";
 import { type Filling, fillingsOf, nameWords } from "./fillings.ts";
 import { type Given, effectsOfOrders, valueIn } from "../../commands/orders.ts";
-import { stepsOf, withDefaults } from "../../commands/compute.ts";
+import { addDefaults, stepsOf } from "../../commands/compute.ts";
 import { targetDevices } from "../../commands/members.ts";
 import type { Reason } from "../../commands/reason.ts";
 import { programAccess, routineOf } from "../../commands/program.ts";
@@ -186,7 +186,7 @@ function understand(
     const part = reading.read === "number" && reading.part !== undefined ? reading.part : undefined;
     said[name] = { value, words, ...(part === undefined ? {} : { part }) };
   }
-  const slots = withDefaults(intent, said);
+  const slots = addDefaults(intent, said);
   const asked = (slot: Slot & { type: "target" }): TargetAsked => ({
     slot,
     properties: plan.asked.get(slot.name)?.properties ?? [],
@@ -360,34 +360,41 @@ function act(
   optional: ReadonlySet<string>,
 ): Exclude<Meaning, NotSaid> | Missing {
   const { book, slots, targets } = said;
-  const wanted: Order[] = [];
+  let wanted = orders;
   for (const order of orders) {
     const slot = unsaidIn(order, said);
-    if (slot === undefined) wanted.push(order);
-    else if (!optional.has(slot)) return { result: "missing", slot };
+    if (slot === undefined) continue;
+    if (!optional.has(slot)) return { result: "missing", slot };
+    wanted = wanted.filter((each) => each !== order);
   }
   const given = givenBy(said);
   const { effects: asked, unable, refused } = effectsOfOrders(wanted, given);
-  // What one device alone was asked, and cannot, refuses the whole; of many, some may stay behind.
-  const [alone] = wanted.flatMap(({ target }) => {
-    const [only, more] = targetDevices(book, target, given.inSlot);
-    return only && !more ? (refused.get(only.id) ?? []) : [];
-  });
-  const refusal = alone ?? (asked.length === 0 ? [...refused.values()][0] : undefined);
-  if (refusal) return { result: refusal.ordered, reason: refusal.reason };
+  if (refused.size > 0) {
+    // What one device alone was asked, and cannot, refuses the whole; of many, some may stay behind.
+    const [alone] = wanted.flatMap(({ target }) => {
+      const [only, more] = targetDevices(book, target, given.inSlot);
+      return only && !more ? (refused.get(only.id) ?? []) : [];
+    });
+    const refusal = alone ?? (asked.length === 0 ? [...refused.values()][0] : undefined);
+    if (refusal) return { result: refusal.ordered, reason: refusal.reason };
+  }
   const [lacking] = unable;
   if (asked.length === 0 && wanted.length > 0) {
     return { result: "unfit", reason: lacking?.why ?? { reason: "nothing" } };
   }
-  const bulk = new Set([...targets.values()].flatMap((target) => [...target.bulk]));
+  const [only, more] = targets.values();
+  const bulk =
+    only && !more
+      ? only.bulk
+      : new Set([...targets.values()].flatMap((target) => [...target.bulk]));
   const { access, effects, skipped } = guard(asked, book.devices, bulk);
   if (effects.length === 0 && wanted.length > 0) {
     const reason = skipped[0]?.why ?? { reason: "nothing" };
     return { result: "absent", reason };
   }
-  const values = [...refused].map(([device, { reason }]): Skipped => ({ device, why: reason }));
-  const others = [...targets.values()].flatMap((target) => target.skipped);
-  const all = [...skipped, ...unable, ...values, ...others];
+  const all = [...skipped, ...unable];
+  for (const [device, { reason }] of refused) all.push({ device, why: reason });
+  for (const target of targets.values()) all.push(...target.skipped);
   return { result: "do", slots, targets, effects, skipped: all, access };
 }
 

@@ -3,7 +3,7 @@ import type { Phrasebook } from "../../phrasebook/model.ts";
 import type { State, Value } from "../../phrasebook/property.ts";
 import { membersOf } from "../../source/border.ts";
 import type { Clock, Devices } from "../ports.ts";
-import { createMovements } from "./movements.ts";
+import { type Movements, createMovements } from "./movements.ts";
 
 /** How a simulated device misbehaves. */
 export type Fault =
@@ -37,13 +37,15 @@ export interface Simulation {
 
 export function simulateDevices({ book, clock, state, report }: Simulation): SimulatedDevices {
   const faults = new Map<string, Fault>();
-  const movements = createMovements(book, clock, state, report);
+  // Most homes of a suite have nothing in them that moves.
+  let made: Movements | undefined;
+  const movements = (): Movements => (made ??= createMovements(book, clock, state, report));
   return {
     fault: (device, fault) => {
       if (fault) faults.set(device, fault);
       else faults.delete(device);
     },
-    moving: movements.left,
+    moving: () => made?.left() ?? 0,
     order(effect, answer) {
       const { device } = effect;
       const fault = faults.get(device);
@@ -57,7 +59,7 @@ export function simulateDevices({ book, clock, state, report }: Simulation): Sim
         return;
       }
       if ("call" in effect) {
-        answer({ ok: true, values: effect.call === "stop" ? movements.stop(device) : {} });
+        answer({ ok: true, values: effect.call === "stop" ? movements().stop(device) : {} });
         return;
       }
       const wanted = valuesOf(book, state(device), effect);
@@ -65,10 +67,10 @@ export function simulateDevices({ book, clock, state, report }: Simulation): Sim
       const slowness = fault?.fault === "slow" ? fault.seconds : 0;
       const takes = slowness + travel(book, state(device), device, values);
       if (takes === 0) {
-        movements.end(device, Object.keys(values));
+        made?.end(device, Object.keys(values));
         answer({ ok: true, values });
       } else {
-        movements.begin(device, values, takes);
+        movements().begin(device, values, takes);
         answer({ ok: true, heading: values });
       }
     },
