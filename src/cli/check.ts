@@ -11,6 +11,11 @@ export interface CheckOptions extends BookOptions {
   json?: boolean;
 }
 
+/** A number of things, in the right number: "1 device", "2 devices". */
+function countOf(count: number, thing: string): string {
+  return `${count} ${thing}${count === 1 ? "" : "s"}`;
+}
+
 /** `calm-phrase check`: everything that is wrong with a phrasebook, its suites and its days. */
 export async function check(folder: string, options: CheckOptions): Promise<number> {
   const { json } = options;
@@ -27,11 +32,14 @@ export async function check(folder: string, options: CheckOptions): Promise<numb
     const paint = paintFor(process.stdout);
     if (all.length > 0) print(`${printFindings(all, paint)}\n`);
     const { devices, rooms, intents, routines } = book;
+    const own = [...intents.values()].filter(({ patterns }) =>
+      patterns.some(({ origin }) => origin === "phrasebook"),
+    );
     const sizes = [
-      `${devices.size} devices`,
-      `${rooms.size} rooms`,
-      `${intents.size} intents`,
-      ...(routines.size > 0 ? [`${routines.size} routines`] : []),
+      countOf(devices.size, "device"),
+      countOf(rooms.size, "room"),
+      `${countOf(own.length, "intent")} of its own, ${intents.size - own.length} that ship`,
+      ...(routines.size > 0 ? [countOf(routines.size, "routine")] : []),
     ];
     print(`${book.name}: ${sizes.join(", ")}`);
     const hasErrors = all.some(({ severity }) => severity === "error");

@@ -11,6 +11,7 @@ export interface HearOptions extends BookOptions {
   at?: string;
   language?: string;
   time?: string;
+  why?: boolean;
   json?: boolean;
 }
 
@@ -26,7 +27,7 @@ export async function hear(phrase: string | undefined, options: HearOptions): Pr
   }
   const heard = book.hear(phrase, context);
   if (options.json) printJson({ ...heard, reply: book.reply(heard), why: book.why(heard) });
-  else print(printHeard(book, heard, paintFor(process.stdout)));
+  else print(printHeard(book, heard, paintFor(process.stdout), { dropped: options.why === true }));
   return isDone(heard.outcome) ? exit.fine : exit.failed;
 }
 

@@ -57,6 +57,7 @@ function createProgram(done: (code: number) => void): Command {
     .option("--language <tag>", "language that it is said in, such as de")
     .option("--time <time>", "local time there, such as 2026-03-02T18:05")
     .option("--allow <folder...>", allowed)
+    .option("--why", "tell readings that lost as well, and the rules that dropped them")
     .option("--json", "print the outcome and the why as JSON")
     .addHelpText(
       "after",
@@ -76,6 +77,7 @@ Examples:
     .description("run the suites of a phrasebook")
     .argument("[folder]", "folder of the phrasebook", ".")
     .option("--only <suite...>", "names of the suites to run")
+    .option("--why", "tell readings that lost as well, and the rules that dropped them")
     .option("--allow <folder...>", allowed)
     .option("--json", "print the results as JSON")
     .addHelpText(

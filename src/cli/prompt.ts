@@ -37,7 +37,9 @@ export async function converse(
       if (!pass(book, home, passing, paint, isJson)) code = exit.failed;
     } else if (line.trim() === "?") {
       print(
-        last ? `${printHeard(book, last.heard, paint, last.reply)}\n` : "Nothing was said yet.\n",
+        last
+          ? `${printHeard(book, last.heard, paint, { reply: last.reply, dropped: true })}\n`
+          : "Nothing was said yet.\n",
       );
     } else if (line.trim() !== "") {
       const turn = talk.say(line);

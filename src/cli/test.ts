@@ -8,6 +8,7 @@ import { paintFor, print, printJson } from "./output.ts";
 
 export interface TestOptions extends BookOptions {
   only?: string[];
+  why?: boolean;
   json?: boolean;
 }
 
@@ -24,7 +25,7 @@ export async function test(folder: string, options: TestOptions): Promise<number
     throw new WrongUse(`no suite is called ${only.map((name) => `"${name}"`).join(" or ")}`);
   }
   if (json) printJson(results);
-  else print(printResults(results, paintFor(process.stdout)));
+  else print(printResults(results, paintFor(process.stdout), options.why === true));
   const isBroken = [...book.problems, ...results.problems].some(
     ({ severity }) => severity === "error",
   );

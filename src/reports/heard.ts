@@ -1,4 +1,4 @@
-import { type Heard, effectsOf } from "../commands/outcome.ts";
+import { type Effect, type Heard, effectsOf } from "../commands/outcome.ts";
 import { tellReason } from "../commands/reason.ts";
 import type { ReadingWhy, Why, WordRole } from "../hearing/explain/why.ts";
 import type { NearMiss } from "../hearing/near/near.ts";
@@ -9,12 +9,20 @@ import type { Turn } from "../home/converse.ts";
 import { pad, shorten, wrap, wrapItems } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 
+/** How much is told of what was heard. */
+interface Telling {
+  /** What is said back, where it is known already. */
+  reply?: string;
+  /** Whether readings that lost are told, each with the rule that dropped it. */
+  dropped?: boolean;
+}
+
 /** What was heard and why, for a terminal. */
 export function printHeard(
   book: Book,
   heard: Heard,
   paint: Paint,
-  reply = book.reply(heard),
+  { reply = book.reply(heard), dropped = false }: Telling = {},
 ): string {
   const colour = heard.outcome === "act" || heard.outcome === "answer" ? paint.good : paint.warn;
   return [
@@ -22,7 +30,7 @@ export function printHeard(
     colour(printOutcome(heard)),
     // Steps that are still on their way have nothing to say yet.
     ...(reply === "" ? [] : [`  ${paint.quiet("says")} “${shorten(reply, 85)}”`]),
-    ...printWhy(book.why(heard), paint),
+    ...printWhy(book.why(heard), paint, dropped),
   ].join("\n");
 }
 
@@ -35,7 +43,7 @@ export function printTurn(
 ): string {
   const isOwn = outcome === heard.outcome;
   if (isOwn && (outcome === "unknown" || outcome === "refuse")) {
-    return printHeard(book, heard, paint, reply);
+    return printHeard(book, heard, paint, { reply });
   }
   const colour = outcome === "act" || outcome === "answer" ? paint.good : paint.warn;
   return [
@@ -55,7 +63,7 @@ function printOutcome(heard: Heard): string {
     const text = describeOutcome(heard);
     return wrap(heard.outcome === "act" ? `act: ${text}` : text, 2);
   }
-  const [first = "", ...rest] = listEffects(effects);
+  const [first = "", ...rest] = alikeOnce(effects);
   const items = [`${heard.outcome}: ${first}`, ...rest];
   const last = items.length - 1;
   return wrapItems(
@@ -65,11 +73,35 @@ function printOutcome(heard: Heard): string {
   );
 }
 
+/** Devices that are named where many are asked the same; the words tell all of them. */
+const mostAlike = 3;
+
+/** Effects in a few words; what is asked of many devices is told once. */
+function alikeOnce(effects: readonly Effect[]): string[] {
+  const alike = new Map<string, string[]>();
+  for (const effect of effects) {
+    const asked = listEffects([{ ...effect, device: mark }]).join("");
+    alike.set(asked, [...(alike.get(asked) ?? []), effect.device]);
+  }
+  return [...alike].flatMap(([asked, devices]) => {
+    const ids = [...devices].sort();
+    if (ids.length <= mostAlike) return ids.map((id) => asked.replaceAll(mark, id));
+    const named = ids.slice(0, mostAlike - 1).join(", ");
+    const what = asked.replaceAll(mark, "").replace(/[{}]/gu, "").replaceAll(": ", " ");
+    return [
+      `${what.replace(/ {2,}/gu, " ").trim()}: ${named} and ${ids.length - mostAlike + 1} more`,
+    ];
+  });
+}
+
+/** Stands for a device in what is asked of many. */
+const mark = "\u0000";
+
 /** Readings that lost, of which more would tell no more. */
 const mostDropped = 4;
 
 /** The words and what took them, the readings, and what comes nearest. */
-export function printWhy(why: Why, paint: Paint): string[] {
+export function printWhy(why: Why, paint: Paint, isWhole = false): string[] {
   const { words, readings, nearest, barred, cut } = why;
   const lines: string[] = [];
   const kept = readings.filter((reading) => reading.kept);
@@ -84,13 +116,19 @@ export function printWhy(why: Why, paint: Paint): string[] {
     }
     if (others.length > 0) lines.push(`           ${paint.warn("nothing decides between these")}`);
   }
-  for (const other of dropped.slice(0, mostDropped)) {
+  for (const other of isWhole ? dropped.slice(0, mostDropped) : []) {
     lines.push(
       `  ${paint.quiet("dropped")}  ${printPattern(other, paint)}`,
       paint.quiet(`           because: ${other.rule}`),
     );
   }
-  if (dropped.length > mostDropped) {
+  if (!isWhole && dropped.length > 0 && kept.length > 0) {
+    const readings = dropped.length === 1 ? "reading" : "readings";
+    lines.push(
+      paint.quiet(`           ${dropped.length} other ${readings} lost: --why tells them`),
+    );
+  }
+  if (isWhole && dropped.length > mostDropped) {
     lines.push(paint.quiet(`           and ${dropped.length - mostDropped} more, in --json`));
   }
   if (best && best.skipped.length > 0) lines.push("", ...printSkipped(best, paint));

@@ -9,6 +9,7 @@ import type { Paint } from "./paint.ts";
 export function printResults(
   { suites, passed, failed, problems }: SuiteResults,
   paint: Paint,
+  isWhole = false,
 ): string {
   const lines: string[] = [];
   if (problems.length > 0) {
@@ -22,14 +23,14 @@ export function printResults(
         ? `${cases.length} passed`
         : `${failures.length} of ${cases.length} failed`;
     lines.push(`${mark} ${paint.strong(suite)}  ${count}  ${paint.quiet(file)}`);
-    for (const failure of failures) lines.push("", ...printFailure(failure, paint), "");
+    for (const failure of failures) lines.push("", ...printFailure(failure, paint, isWhole), "");
   }
   const total = `${passed} passed, ${failed} failed`;
   lines.push("", failed === 0 ? paint.good(total) : paint.bad(total));
   return lines.join("\n");
 }
 
-function printFailure(result: CaseResult, paint: Paint): string[] {
+function printFailure(result: CaseResult, paint: Paint, isWhole: boolean): string[] {
   if (result.passed) return [];
   const { phrase, position, failures, why, at, language } = result;
   const where = at === undefined ? language : `${language}, at ${at}`;
@@ -42,6 +43,8 @@ function printFailure(result: CaseResult, paint: Paint): string[] {
     lines.push(paint.good(`      expected  ${wrap(expected, 16).trimStart()}`));
     lines.push(paint.bad(`      actual    ${wrap(actual, 16).trimStart()}`));
   }
-  const told = (why ? printWhy(why, paint) : []).map((line) => (line === "" ? "" : `  ${line}`));
+  const told = (why ? printWhy(why, paint, isWhole) : []).map((line) =>
+    line === "" ? "" : `  ${line}`,
+  );
   return [...lines, ...told];
 }
