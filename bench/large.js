@@ -26,7 +26,7 @@ for (const [name, text] of [
   ["a megabyte of one word", "x".repeat(1_000_000)],
 ]) {
   const heard = timed(`hear ${name}`, () => large.hear(text));
-  timed(`why of ${name}`, () => heard.why);
+  timed(`why of ${name}`, () => large.why(heard));
 }
 const huge = timed("open 100,000 devices", () => home(100_000));
 timed("check of 100,000 devices", () => checkPhrasebook(huge));

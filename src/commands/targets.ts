@@ -154,8 +154,8 @@ function resolveNamed(
         label: holder.name.text,
         id: entity.id,
         holders: [holder],
-        bulk: new Set(entity.type === "device" ? [] : sorted.devices),
-        along: new Set(isPlace ? sorted.devices : []),
+        bulk: entity.type === "device" ? none : new Set(sorted.devices),
+        along: isPlace ? new Set(sorted.devices) : none,
         isByKind: false,
         ...sorted,
       });
@@ -207,6 +207,9 @@ function resolveKind(
   return kindOf(label, devicesIn(book, place, speaker).filter(isOfKind), many, asked);
 }
 
+/** A home may have a hundred thousand of a kind, each a choice of its own. */
+const none: ReadonlySet<Device> = new Set();
+
 function kindOf(
   label: string,
   ofKind: readonly Device[],
@@ -223,7 +226,7 @@ function kindOf(
     const name = holder.name?.text ?? device.id;
     const holders = holder.name ? [{ entity: device, name: holder.name }] : [];
     const one = { label: name, id: device.id, devices: [device], holders, isByKind: true };
-    return { result: "devices", ...one, bulk: new Set(), along: new Set(), skipped: [] };
+    return { result: "devices", ...one, bulk: none, along: none, skipped: [] };
   });
   return { result: "choices", options };
 }
@@ -293,8 +296,8 @@ function bulkOf(
     const first = firstUnable(all, sorted.skipped);
     return unfit(first ?? { reason: "nothing", of: label });
   }
-  const bulk = new Set(sort === "single" ? [] : sorted.devices);
-  const along = new Set(sort === "kind" || sort === "place" ? sorted.devices : []);
+  const bulk = sort === "single" ? none : new Set(sorted.devices);
+  const along = sort === "kind" || sort === "place" ? new Set(sorted.devices) : none;
   const isByKind = sort === "kind";
   return { result: "devices", label, id: label, holders: [], bulk, along, isByKind, ...sorted };
 }

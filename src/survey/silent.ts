@@ -26,8 +26,21 @@ export function checkSilent(book: Book): Finding[] {
     ...intents.flatMap((intent) =>
       [...intent.slots.values()].flatMap((slot) => checkSlot(intent, slot)),
     ),
-    ...[...book.devices.values()].flatMap(checkRanges),
+    ...checkDevices(book),
   ];
+}
+
+/** Devices of a kind share its properties, which are looked at once as long as they are right. */
+function checkDevices({ devices }: Book): Finding[] {
+  const right = new Set<Device["properties"]>();
+  const found: Finding[] = [];
+  for (const device of devices.values()) {
+    if (right.has(device.properties)) continue;
+    const findings = checkRanges(device);
+    if (findings.length === 0) right.add(device.properties);
+    found.push(...findings);
+  }
+  return found;
 }
 
 const warning = (rule: string, at: Finding["at"], message: string, fix: string): Finding => {
