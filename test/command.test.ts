@@ -75,6 +75,15 @@ describe("calm-phrase hear", () => {
     });
   });
 
+  test("tells what is asked of many once, and what lost when it is asked to", () => {
+    const phrase = ["hear", "turn everything off", ...demo];
+    const { out } = run(phrase);
+    expect(out.split("\n")[1]).toBe("  act: power off: dishwasher, drying-cabinet and 13 more");
+    expect(out).not.toContain("dropped");
+    const lost = /(\d+) other readings lost/u.exec(out)?.[1];
+    expect(run([...phrase, "--why"]).out.match(/^ {2}dropped /gmu)).toHaveLength(Number(lost));
+  });
+
   test("without a phrase listens line by line, in one home", () => {
     const { code, out } = run(
       ["hear", ...demo, "--at", "stove-side"],
