@@ -210,6 +210,7 @@ describe("the clock in use", () => {
   test("and does nothing more once the home is closed", async () => {
     home.close();
     await given.pass(3600);
+    expect((await home.converse().say("turn on the fan")).performed.failed).toEqual(["fan"]);
     expect(given.orders).toEqual([]);
   });
 });

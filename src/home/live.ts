@@ -79,8 +79,8 @@ const [usualKeep, usualAnswerTime] = [1000, 10];
 export function openHome(given: Book, options: LiveOptions): LiveHome {
   const book = asBook(given);
   const { driver, time, states, away, keep, answerTime } = readOptions(options);
-  const { clock, close } = clockFrom(time);
-  const ports = { clock, devices: () => devicesOf(driver), answerTime };
+  const { clock, close, isOpen } = clockFrom(time);
+  const ports = { clock, devices: () => devicesOf(driver, isOpen), answerTime };
   const home = createHome(book, ports, { states, away, keep });
   home.begin();
   return {
@@ -132,7 +132,11 @@ function readOptions(options: LiveOptions): Required<LiveOptions> {
 const longestSleep = 3600;
 
 /** The clock of a home over a source of time. */
-function clockFrom({ now, after }: TimeSource): { clock: Clock; close: () => void } {
+function clockFrom({ now, after }: TimeSource): {
+  clock: Clock;
+  close: () => void;
+  isOpen: () => boolean;
+} {
   const began = now();
   const open = new Set<() => void>();
   let isClosed = false;
@@ -163,13 +167,17 @@ function clockFrom({ now, after }: TimeSource): { clock: Clock; close: () => voi
     isClosed = true;
     for (const callOff of [...open]) callOff();
   };
-  return { clock: { elapsed, now, at }, close };
+  return { clock: { elapsed, now, at }, close, isOpen: () => !isClosed };
 }
 
 /** Devices behind a driver: whatever it does, there is an answer or none. */
-function devicesOf(driver: Driver): Devices {
+function devicesOf(driver: Driver, isOpen: () => boolean): Devices {
   return {
     order(effect, answer) {
+      if (!isOpen()) {
+        answer({ ok: false, what: "the home is closed" });
+        return;
+      }
       const failed = (error: unknown): void => {
         answer({ ok: false, what: error instanceof Error ? error.message : "failed" });
       };
