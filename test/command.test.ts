@@ -10,16 +10,41 @@ afterAll(() => {
   rmSync(folder, { recursive: true });
 });
 
-function run(args: string[], input?: string) {
+function run(args: string[], input?: string, env: Readonly<Record<string, string>> = {}) {
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
     [join(root, "dist/cli.js"), ...args],
-    { cwd: root, encoding: "utf8", ...(input === undefined ? {} : { input }) },
+    {
+      cwd: root,
+      encoding: "utf8",
+      env: { ...process.env, ...env },
+      ...(input === undefined ? {} : { input }),
+    },
   );
   return { code: status, out: stdout, error: stderr };
 }
 
 const demo = ["--in", "demo/oxbow-pottery"];
+
+test("the version is that of the package", () => {
+  const { version } = JSON.parse(readFileSync(join(root, "package.json"), "utf8")) as {
+    version: string;
+  };
+  expect(run(["--version"])).toEqual({ code: 0, out: `${version}\n`, error: "" });
+});
+
+test.each([
+  [{ FORCE_COLOR: "1" }, true],
+  [{ FORCE_COLOR: "0" }, false],
+  [{ FORCE_COLOR: "1", NO_COLOR: "1" }, false],
+  [{ FORCE_COLOR: "" }, false],
+])("with %j a pipe has colour: %s", (env, isColoured) => {
+  const { out } = run(["hear", "turn on the wheel lamp", ...demo], undefined, {
+    NO_COLOR: "",
+    ...env,
+  });
+  expect(out.includes("\u001B[32m")).toBe(isColoured);
+});
 
 describe("calm-phrase hear", () => {
   test("names the device, the value, the pattern with its place, and each word's role", () => {
@@ -82,6 +107,14 @@ describe("calm-phrase hear", () => {
     expect(out).not.toContain("dropped");
     const lost = /(\d+) other readings lost/u.exec(out)?.[1];
     expect(run([...phrase, "--why"]).out.match(/^ {2}dropped /gmu)).toHaveLength(Number(lost));
+  });
+
+  test.each([
+    ["what is asked back and answered", "open the gate\nyes\n", 0],
+    ["what is called off", "open the gate\nno\n", 0],
+    ["what is not understood", "open the gate\nsing\n", 1],
+  ])("a conversation with %s", (_, lines, expected) => {
+    expect(run(["hear", ...demo], lines).code).toBe(expected);
   });
 
   test("without a phrase listens line by line, in one home", () => {

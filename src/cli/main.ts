@@ -1,4 +1,6 @@
 #!/usr/bin/env node
+import { readFileSync } from "node:fs";
+import { membersOf, textOf } from "../source/border.ts";
 import { complain } from "./output.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { Command, CommanderError } from "commander";
@@ -12,10 +14,19 @@ import type { DayOptions, RunOptions } from "./timeline.ts";
 
 const allowed = "folders beside it that its uses may read, such as ../house-style";
 
+/** The version that stands in the package, which lies beside the command. */
+function versionOfPackage(): string {
+  const text = readFileSync(new URL("../package.json", import.meta.url), "utf8");
+  const { version } = membersOf(JSON.parse(text));
+  return textOf(version) ?? "unknown";
+}
+
 /** Each command is loaded when it is called, so that none waits for another's packages. */
 function createProgram(done: (code: number) => void): Command {
   const program = new Command("calm-phrase")
     .description("Voice control for homes, written as plain files and proved in text.")
+    .version(versionOfPackage(), "--version", "print the version")
+    .helpOption("-h, --help", "print help")
     .exitOverride()
     .configureOutput({
       writeErr: (text) => {

@@ -12,8 +12,7 @@ const marked = new RegExp(`(${opens}[0-5]|${closes}[0-5])`, "u");
 
 /** Paint for a terminal, which turns to colour when it is printed. */
 export function paintFor(stream: NodeJS.WriteStream): Paint {
-  // A stream that is no terminal has no isTTY at all, whatever its type says.
-  const isColoured = stream.isTTY ? process.env["NO_COLOR"] === undefined : false;
+  const isColoured = wantsColour(stream);
   const mark =
     (style: (typeof styles)[number]) =>
     (text: string): string => {
@@ -28,6 +27,18 @@ export function paintFor(stream: NodeJS.WriteStream): Paint {
     warn: mark("yellow"),
     name: mark("cyan"),
   };
+}
+
+/**
+ * Colour is for terminals that have it: `NO_COLOR` takes it away, `FORCE_COLOR` gives it to pipes as
+ * well, and both as texts that are not empty.
+ */
+function wantsColour(stream: NodeJS.WriteStream): boolean {
+  const { NO_COLOR: none = "", FORCE_COLOR: forced = "", TERM: terminal } = process.env;
+  if (none !== "") return false;
+  if (forced !== "" && forced !== "0") return true;
+  // A stream that is no terminal has no isTTY at all, whatever its type says.
+  return stream.isTTY ? terminal !== "dumb" && forced !== "0" : false;
 }
 
 const colours = picocolors.createColors(true);

@@ -3,12 +3,16 @@ import type { HearContext } from "../hearing/context.ts";
 import type { Heard } from "../commands/outcome.ts";
 import type { Book } from "../book/book.ts";
 import { type SimulatedHome, simulate } from "../home/simulated/simulate.ts";
+import type { Turn } from "../home/converse.ts";
 import { printHeard, printTurn } from "../reports/heard.ts";
 import type { Paint } from "../reports/paint.ts";
 import { printTimeline } from "../reports/timeline.ts";
 import { parseDuration } from "../time/duration.ts";
-import { exit, isDone } from "./exit.ts";
+import { exit } from "./exit.ts";
 import { paintFor, print, printJsonLine } from "./output.ts";
+
+/** Turns that came to nothing; to be asked something is part of a conversation that works. */
+const stuck: ReadonlySet<Turn["outcome"]> = new Set(["unknown", "refuse", "locked"]);
 
 /** A conversation at the prompt, line by line, in one simulated home. */
 export async function converse(
@@ -47,7 +51,7 @@ export async function converse(
       const shown = wasCode && turn.heard.text !== line ? "…" : line;
       last = turn;
       wasCode = turn.outcome === "code";
-      if (!isDone(turn.outcome)) code = exit.failed;
+      if (stuck.has(turn.outcome)) code = exit.failed;
       if (isJson) {
         const { heard, outcome, reply, performed } = turn;
         const { changes } = performed;
