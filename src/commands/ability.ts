@@ -1,5 +1,6 @@
 import type { Device, Order, TargetSlot } from "../phrasebook/model.ts";
 import { isSettable } from "../phrasebook/property.ts";
+import { writtenIn } from "./effects.ts";
 import type { Effect } from "./outcome.ts";
 import type { Lack } from "./reason.ts";
 
@@ -43,8 +44,7 @@ export function isAble(device: Device, asked: Asked): boolean {
 /** What an effect asks of its device. */
 export function askedOf(effect: Effect): Asked {
   if ("call" in effect) return { actions: [effect.call] };
-  const written = "set" in effect ? effect.set : "nudge" in effect ? effect.nudge : effect.scale;
-  return { properties: Object.keys(written) };
+  return { properties: Object.keys(writtenIn(effect)) };
 }
 
 const known = new WeakMap<Order, Asked>();

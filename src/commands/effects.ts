@@ -19,6 +19,12 @@ export function valuesOf({ devices }: Phrasebook, before: State, effect: Effect)
   );
 }
 
+/** What an effect says of properties: their values, or by how much they change. */
+export function writtenIn(effect: Exclude<Effect, { call: string }>): State {
+  if ("set" in effect) return effect.set;
+  return "nudge" in effect ? effect.nudge : effect.scale;
+}
+
 /** States as they are once effects have been done; those with a when are not. */
 export function statesAfter(
   book: Phrasebook,

@@ -162,6 +162,11 @@ export function effectsOf(heard: Pick<HeardBase, "commands">): readonly Effect[]
   return madeOf("outcome", () => heard.commands.flatMap(({ effects }) => effects));
 }
 
+/** Whether commands ask for something to be done, and not only to be told. */
+export function isToDo({ commands }: Pick<HeardBase, "commands">): boolean {
+  return commands.some(({ effects, runs }) => effects.length > 0 || runs !== undefined);
+}
+
 /** The intent that an utterance was understood as: of several commands, that of the first. */
 export function intentOf({ commands }: Pick<HeardBase, "commands">): string | undefined {
   return commands[0]?.intent;

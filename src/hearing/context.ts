@@ -40,6 +40,13 @@ export function readContext({ voicepoints }: Phrasebook, context: unknown): Hear
   };
 }
 
+/** States of devices by their ids, as somebody passes them; what is no state says nothing. */
+export function readStates(states: unknown): Record<string, State> {
+  return Object.fromEntries(
+    Object.entries(membersOf(states)).map(([id, state]) => [id, readState(state) ?? {}] as const),
+  );
+}
+
 /** A state as a home tells it: values by property. */
 export function readState(state: unknown): State | undefined {
   if (typeof state !== "object" || state === null) return undefined;

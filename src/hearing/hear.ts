@@ -7,6 +7,7 @@ import {
   type HeardBase,
   type Spoken,
   effectsOf,
+  isToDo,
   outcomeVersion,
 } from "../commands/outcome.ts";
 import { type StatesOf, initialState } from "../commands/states.ts";
@@ -176,9 +177,7 @@ function either(
   second: Conclusion,
   chosen: string | undefined,
 ): Conclusion {
-  const acts = ({ commands }: Conclusion): boolean =>
-    commands.some(({ effects, runs }) => effects.length > 0 || runs !== undefined);
-  if (!acts(first) || !acts(second)) return acts(first) ? first : second;
+  if (!isToDo(first) || !isToDo(second)) return isToDo(first) ? first : second;
   const told = (conclusion: Conclusion): string => listEffects(effectsOf(conclusion)).join();
   if (told(first) === told(second)) return first;
   const choices = [first, second].map(({ commands }, index) => ({

@@ -10,6 +10,11 @@ export interface Headings {
   end: (device: string, properties: readonly string[]) => void;
   /** A device has these values: what was on its way to them has arrived. */
   reached: (device: string, values: State) => void;
+  /**
+   * A device was ordered something. Whatever it reports soon after may follow from that, before it
+   * has answered and of other properties as well, so it counts as ordered.
+   */
+  ordered: (device: string, by: Orderer) => void;
   /** The values that a device is on its way to. */
   of: (device: string) => State;
   /** Who ordered what a device reports, if anybody did. */
@@ -19,6 +24,9 @@ export interface Headings {
 /** Seconds after which a device that never came to where it was sent is no longer on its way. */
 const longestWay = 600;
 
+/** Seconds in which what a device reports may follow from what it was last ordered. */
+const answering = 60;
+
 interface Heading {
   to: Value;
   by: Orderer;
@@ -27,6 +35,7 @@ interface Heading {
 
 export function createHeadings({ elapsed }: Clock): Headings {
   const underWay = new Map<string, Map<string, Heading>>();
+  const last = new Map<string, { by: Orderer; until: number }>();
   const end: Headings["end"] = (device, properties) => {
     const moving = underWay.get(device);
     for (const property of properties) moving?.delete(property);
@@ -35,6 +44,9 @@ export function createHeadings({ elapsed }: Clock): Headings {
   const isUnderWay = ({ until }: Heading): boolean => until >= elapsed();
   return {
     end,
+    ordered(device, by) {
+      last.set(device, { by, until: elapsed() + answering });
+    },
     begin(device, values, by) {
       const properties = Object.entries(values);
       if (properties.length === 0) return;
@@ -60,7 +72,9 @@ export function createHeadings({ elapsed }: Clock): Headings {
       ),
     orderer(device, property) {
       const heading = underWay.get(device)?.get(property);
-      return heading && isUnderWay(heading) ? heading.by : undefined;
+      if (heading && isUnderWay(heading)) return heading.by;
+      const before = last.get(device);
+      return before && before.until >= elapsed() ? before.by : undefined;
     },
   };
 }

@@ -70,7 +70,7 @@ export interface Ports {
 }
 
 /** Seconds in which a device answers. */
-const usualAnswerTime = 10;
+export const usualAnswerTime = 10;
 
 /** Makes a home over its ports. */
 export function createHome(book: Book, ports: Ports, options: HomeOptions): Home {

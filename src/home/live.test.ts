@@ -176,6 +176,20 @@ describe("guards hold as they do in simulation", () => {
     expect(told()).toContain("not done: shop-door needs a confirmation");
   });
 
+  test.each([
+    ["before it has answered", "turn on the lamp", { power: "on" }],
+    ["of another property", "lamp to 40 percent", { power: "on", brightness: 40 }],
+  ])("and so is what it reports %s", async (_, phrase, reported) => {
+    const turn = home.converse({ at: "till" }).say(phrase);
+    await settled();
+    home.report("lamp", reported);
+    given.orders[0]?.answer();
+    await turn;
+    await given.pass(1);
+    expect(given.orders).toHaveLength(1);
+    expect(told()).toContain("not done: shop-door needs a confirmation");
+  });
+
   test("and what a hand did at the switch is no speech", async () => {
     home.report("lamp", { power: "on" });
     await given.pass(1);

@@ -1,13 +1,13 @@
 import { type Book, asBook } from "../book/book.ts";
 import type { Effect, Heard } from "../commands/outcome.ts";
-import { readState } from "../hearing/context.ts";
+import { readState, readStates } from "../hearing/context.ts";
 import { heardBy } from "../hearing/heard-by.ts";
 import type { State } from "../phrasebook/property.ts";
-import { membersOf, textOf } from "../source/border.ts";
+import { membersOf, textOf, textsOf } from "../source/border.ts";
 import { WrongUse, unknownId } from "../source/wrong-use.ts";
 import type { TalkContext, Turn } from "./converse.ts";
 import { type Eventually, onceThere } from "./eventually.ts";
-import { type HomeOptions, type RunSlots, createHome } from "./home.ts";
+import { type HomeOptions, type RunSlots, createHome, usualAnswerTime } from "./home.ts";
 import type { LogEntry } from "./log.ts";
 import type { Clock, DeviceResult, Devices } from "./ports.ts";
 import type { Performed } from "./scene.ts";
@@ -67,8 +67,8 @@ export interface LiveHome {
   close: () => void;
 }
 
-/** Entries of a log that are kept, and seconds in which a device answers. */
-const [usualKeep, usualAnswerTime] = [1000, 10];
+/** Entries of a log that are kept. */
+const usualKeep = 1000;
 
 /**
  * Makes a home over devices and a clock of an application's own. Clock and sun set routines off from
@@ -115,14 +115,11 @@ function readOptions(options: LiveOptions): Required<LiveOptions> {
     const fix = "{ now: () => seconds, after: (seconds, act) => cancel }";
     throw new WrongUse(`a home needs a source of time: ${fix}`, "wrong-option");
   }
-  const known = Object.entries(membersOf(states)).map(
-    ([id, state]) => [id, readState(state) ?? {}] as const,
-  );
   return {
     driver: options.driver,
     time: options.time,
-    states: Object.fromEntries(known),
-    away: Array.isArray(away) ? away.flatMap((id) => textOf(id) ?? []) : [],
+    states: readStates(states),
+    away: textsOf(away),
     keep: typeof keep === "number" && keep >= 1 ? keep : usualKeep,
     answerTime: typeof answerTime === "number" && answerTime > 0 ? answerTime : usualAnswerTime,
   };

@@ -1,6 +1,6 @@
 import { accessTo, exceeds } from "../commands/access.ts";
 import { askedOf, lackOf } from "../commands/ability.ts";
-import { valuesOf } from "../commands/effects.ts";
+import { valuesOf, writtenIn } from "../commands/effects.ts";
 import type { Effect, When } from "../commands/outcome.ts";
 import { tellReason } from "../commands/reason.ts";
 import type { VoiceAccess } from "../phrasebook/kinds.ts";
@@ -112,6 +112,7 @@ export function createOrders(
         tell(ordered.now);
       });
     };
+    headings.ordered(effect.device, by);
     devices.order(effect, answer);
     if (ordered) return ordered;
     const { tell, told: isTold } = createEventually<Ordered>();
@@ -199,12 +200,6 @@ function problemOf({ book }: Scene, effect: Effect): string | undefined {
     }
   }
   return undefined;
-}
-
-/** What an effect says of properties: their values, or by how much they change. */
-function writtenIn(effect: Exclude<Effect, { call: string }>): State {
-  if ("set" in effect) return effect.set;
-  return "nudge" in effect ? effect.nudge : effect.scale;
 }
 
 /** Seconds until something is to begin; undefined for at once. */

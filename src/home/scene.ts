@@ -58,7 +58,7 @@ export interface Gathered {
   reply: string;
 }
 
-/** What all parts of a simulated home share: its states, its clock and its log. */
+/** What all parts of a home share: its states, its clock and its log. */
 export interface Scene {
   book: Book;
   code: Code;
@@ -166,7 +166,8 @@ export function createScene(
     spend,
     log: journal.entries,
     on: journal.on,
-    gathered: () => gathered,
+    // What happens by itself is in the log, and is no part of what a call came to.
+    gathered: () => (depth === 0 ? nothing() : gathered),
     gather(act) {
       const inner = nothing();
       if (depth === 0) steps = 0;

@@ -8,6 +8,7 @@ import {
   type Heard,
   type HeardCommand,
   effectsOf,
+  isToDo,
 } from "../../commands/outcome.ts";
 import { type Reason, tellReason } from "../../commands/reason.ts";
 import type { Meaning, Reading } from "../understand/evaluate.ts";
@@ -43,8 +44,7 @@ function together(conclusions: readonly Conclusion[]): Conclusion {
     if (stops) return stops;
   }
   const commands = conclusions.flatMap((conclusion) => conclusion.commands);
-  const acts = commands.some(({ effects, runs }) => effects.length > 0 || runs !== undefined);
-  if (!acts) return { outcome: "answer", commands };
+  if (!isToDo({ commands })) return { outcome: "answer", commands };
   return { outcome: strictest(conclusions.map((conclusion) => conclusion.outcome)), commands };
 }
 

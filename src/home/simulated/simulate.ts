@@ -1,6 +1,6 @@
 import { type Book, asBook } from "../../book/book.ts";
 import type { Heard } from "../../commands/outcome.ts";
-import { readState } from "../../hearing/context.ts";
+import { readStates } from "../../hearing/context.ts";
 import { heardBy } from "../../hearing/heard-by.ts";
 import type { State } from "../../phrasebook/property.ts";
 import { membersOf, shown, textsOf } from "../../source/border.ts";
@@ -169,14 +169,11 @@ function secondsOf(duration: unknown): number {
 /** Options as somebody passes them who need not have read their type; what cannot be is left out. */
 function readOptions(options: unknown): SimulateOptions {
   const { states, time, faults, away } = membersOf(options);
-  const given = Object.entries(membersOf(states)).map(
-    ([id, state]) => [id, readState(state) ?? {}] as const,
-  );
   const broken = Object.entries(membersOf(faults)).map(
     ([id, fault]) => [id, readFault(fault)] as const,
   );
   return {
-    states: Object.fromEntries(given),
+    states: readStates(states),
     ...(typeof time === "string" ? { time } : {}),
     faults: Object.fromEntries(broken),
     away: textsOf(away),
