@@ -76,7 +76,12 @@ describe("whatever is said", () => {
           const engine = engines[next(engines.length)];
           if (!engine) throw new Error("there is no engine");
           const { language, lexicon, small } = engine;
-          const words = prepareUtterance(text, splitWords(text, language), lexicon, small);
+          const words = prepareUtterance(
+            text,
+            splitWords(text, { language: language }),
+            lexicon,
+            small,
+          );
           const { steps, commands } = compose(book, engine, words, { ...speaker, time: now });
           expect(steps).toBeLessThanOrEqual(mostComposedSteps);
           const concluding = { book, language, now, speak: () => "" };
@@ -154,7 +159,7 @@ test("whatever is written as a pattern: 20,000 patterns", () => {
       const engine = engineFor(home, "en");
       for (let turn = 0; turn < 5; turn++) {
         const text = `${"kiln vent to 5 ".repeat(1 + next(20))}${utterance(next)}`;
-        const words = splitWords(text, "en");
+        const words = splitWords(text, { language: "en" });
         const said = prepareUtterance(text, words, engine.lexicon, engine.small);
         const { steps } = compose(home, engine, said, speaker);
         expect(steps).toBeLessThanOrEqual(mostComposedSteps);

@@ -1,10 +1,11 @@
 import { describe, expect, test } from "vitest";
-import type { TargetExpression } from "../src/commands/expression.ts";
-import { readPhrasebook } from "../src/book/book.ts";
+import type { TargetExpression } from "../src/slot-types/expression.ts";
+import { readPhrasebook } from "../src/book/read.ts";
 import { type SimulatedHome, simulate } from "../src/home/simulated/simulate.ts";
 import { definePhrasebook } from "../src/phrasebook/define.ts";
-import type { VoiceAccess } from "../src/phrasebook/kinds.ts";
-import type { Order, Step, Trigger } from "../src/phrasebook/model.ts";
+import type { VoiceAccess } from "../src/model/kinds.ts";
+import type { Order, Step } from "../src/model/step.ts";
+import type { Trigger } from "../src/model/trigger.ts";
 
 /*
  * Every way that leads to a device, down, under every guard, across. A way or a guard that is new

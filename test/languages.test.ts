@@ -1,7 +1,9 @@
 import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
 import { type Book, type SuiteResults, readSuites, runSuites } from "../src/index.ts";
-import { packs } from "../src/language/packs.ts";
+import { shippedPacks as packs } from "../src/language/shipped.ts";
+import { words } from "../src/pattern/build.ts";
+import { phrases } from "../src/pattern/phrases.ts";
 import { parsePattern } from "../src/pattern/parse.ts";
 import { openPhrasebook } from "../src/node/open.ts";
 
@@ -29,8 +31,22 @@ test.each(packs.map((pack) => [pack.name, pack] as const))(
       ...[morning, afternoon, night, weekday, date].flat(),
       ...Object.values(when).flat(),
     ];
-    const broken = patterns.filter((pattern) => !parsePattern(pattern, language).ok);
+    const broken = patterns.filter((pattern) => !parsePattern(pattern, { language }).ok);
     expect(broken).toEqual([]);
+  },
+);
+
+test.each(packs.map((pack) => [pack.name, pack] as const))(
+  "every time of the clock is told by an hour, so that it comes to one: %s",
+  (_, pack) => {
+    const without = pack.times.clock
+      .flatMap(({ said }) => said)
+      .flatMap((text) => {
+        const parsed = parsePattern(text, pack);
+        return parsed.ok ? [...phrases(parsed.pattern, (name) => words(`$${name}`))] : [[text]];
+      })
+      .filter((said) => !["$hour", "$clock", "$dotted"].some((part) => said.includes(part)));
+    expect(without).toEqual([]);
   },
 );
 

@@ -3,7 +3,7 @@ import { join } from "node:path";
 import { Ajv2020 } from "ajv/dist/2020.js";
 import { load } from "js-yaml";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../src/book/book.ts";
+import { readPhrasebook } from "../src/book/read.ts";
 import { jsonSchemas } from "../src/node/index.ts";
 import { runSources } from "./support/suites.ts";
 

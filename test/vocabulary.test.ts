@@ -2,7 +2,7 @@ import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
 import { openPhrasebook } from "../src/node/open.ts";
 import { type Book, type SuiteResults, readSuites, runSuites } from "../src/index.ts";
-import { packs } from "../src/language/packs.ts";
+import { shippedPacks as packs } from "../src/language/shipped.ts";
 
 let book: Book;
 let results: SuiteResults;

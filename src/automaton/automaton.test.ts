@@ -49,7 +49,12 @@ function accepted(patterns: readonly Pattern[], phrase: readonly string[]): numb
     lexicon,
   );
   const text = phrase.join(" ");
-  const utterance = prepareUtterance(text, splitWords(text, "en"), lexicon, new Set());
+  const utterance = prepareUtterance(
+    text,
+    splitWords(text, { language: "en" }),
+    lexicon,
+    new Set(),
+  );
   const starts = new Set([0]);
   const ends = new Set([phrase.length]);
   const chart = runAutomaton(createSets(network), [], utterance, starts);

@@ -1,23 +1,24 @@
+import { unheardOf } from "../lexicon/lexicon.ts";
 import { anyWord, slotSymbol } from "./network.ts";
 import type { Sets, StateSet } from "./sets.ts";
 import type { Utterance } from "./utterance.ts";
 
 /** Words that a slot type takes, and what it takes them for. */
-export interface Match {
+export interface Match<Value> {
   /** Index after the last word. */
   end: number;
-  value: unknown;
+  value: Value;
 }
 
 /** Finds everything that a slot type can take from a place on. */
-export type Recognise = (utterance: Utterance, from: number) => readonly Match[];
+export type Recognise<Value> = (utterance: Utterance, from: number) => readonly Match<Value>[];
 
 /** Where an automaton can be after each number of words. */
-export interface Chart {
+export interface Chart<Value> {
   /** Index 0 is before the first word. */
   sets: readonly (StateSet | undefined)[];
   /** What a slot type takes from a place on; asked once for each place. */
-  matches: (type: number, from: number) => readonly Match[];
+  matches: (type: number, from: number) => readonly Match<Value>[];
   /** Moves that were made: at most one a word and one for each match of a slot type. */
   steps: number;
 }
@@ -26,17 +27,17 @@ export interface Chart {
  * Runs an automaton over an utterance, from every place in `starts` at once. The cost is linear in
  * the number of words: one step a word, and one for each match of a slot type that is expected.
  */
-export function runAutomaton(
+export function runAutomaton<Value>(
   sets: Sets,
-  types: readonly Recognise[],
+  types: readonly Recognise<Value>[],
   utterance: Utterance,
   starts: ReadonlySet<number>,
-): Chart {
+): Chart<Value> {
   const { numbers, small } = utterance;
   const count = numbers.length;
   const chart = new Array<StateSet | undefined>(count + 1).fill(undefined);
-  const known = new Map<number, readonly Match[]>();
-  const matches = (type: number, from: number): readonly Match[] => {
+  const known = new Map<number, readonly Match<Value>[]>();
+  const matches = (type: number, from: number): readonly Match<Value>[] => {
     const key = type * (count + 1) + from;
     let found = known.get(key);
     if (!found) {
@@ -59,7 +60,7 @@ export function runAutomaton(
     if (starts.has(at)) enter(at, sets.start);
     const set = chart[at];
     if (!set) continue;
-    enter(at + 1, sets.word(set, numbers[at] ?? -1));
+    enter(at + 1, sets.word(set, numbers[at] ?? unheardOf));
     if (small[at]) enter(at + 1, set);
     for (const type of set.slotTypes) {
       const found = matches(type, at);
@@ -81,7 +82,7 @@ export function endsFrom(
   from: number,
 ): { end: number; states: readonly number[] }[] {
   const { moves } = sets.start;
-  if (!moves.has(utterance.numbers[from] ?? anyWord) && !moves.has(anyWord)) return [];
+  if (!moves.has(utterance.numbers[from] ?? unheardOf) && !moves.has(anyWord)) return [];
   const chart = runAutomaton(sets, [], utterance, new Set([from]));
   const ends: { end: number; states: readonly number[] }[] = [];
   for (let end = from + 1; end < chart.sets.length; end++) {

@@ -24,14 +24,45 @@ export interface Network {
   starts: number[][];
 }
 
-/** Consumes any one word. */
-export const anyWord = -1;
+/** Consumes any one word. The lexicon has -1 for words that are in no pattern. */
+export const anyWord = -2;
+
+/** Consumed by nothing: of a state that there is not. */
+const noSymbol = -3;
 
 /** The symbol of a slot type, by its number. */
-export const slotSymbol = (type: number): number => -2 - type;
+export const slotSymbol = (type: number): number => noSymbol - 1 - type;
 
-/** The number of the slot type that a symbol stands for, or -1 when it stands for none. */
-export const slotTypeOf = (symbol: number): number => (symbol <= -2 ? -2 - symbol : -1);
+/** The number of the slot type that a symbol stands for; undefined when it stands for none. */
+export const slotTypeOf = (symbol: number): number | undefined =>
+  symbol < noSymbol ? noSymbol - 1 - symbol : undefined;
+
+/** What entering a state consumes. */
+export const symbolOf = ({ symbol }: Network, state: number): number => symbol[state] ?? noSymbol;
+
+/** The name of the slot that a state fills, if any. */
+export const slotOf = ({ slot }: Network, state: number): string | undefined => slot[state];
+
+/** States that may come after a state. */
+export const followersOf = ({ follow }: Network, state: number): readonly number[] =>
+  follow[state] ?? [];
+
+/** Whether a rule may end at a state. */
+export const isEnd = ({ accepts }: Network, state: number): boolean => accepts[state] === true;
+
+/** The number of the rule that a state belongs to; -1 for a state that there is not. */
+export const ruleOf = ({ rule }: Network, state: number): number => rule[state] ?? -1;
+
+/** Where a state stands in its pattern's text. */
+export const spanOf = ({ span }: Network, state: number): Span => span[state] ?? [0, 0];
+
+/** The fragment in whose text a state stands, if it is in one. */
+export const fragmentOf = ({ fragment }: Network, state: number): string | undefined =>
+  fragment[state];
+
+/** States that a rule may begin with. */
+export const startsOf = ({ starts }: Network, rule: number): readonly number[] =>
+  starts[rule] ?? [];
 
 /** What a reference in a pattern stands for. */
 export type Referred =

@@ -1,32 +1,42 @@
 import type { Chart, Match } from "./chart.ts";
-import { type Network, anyWord, slotTypeOf } from "./network.ts";
+import {
+  type Network,
+  anyWord,
+  followersOf,
+  isEnd,
+  ruleOf,
+  slotOf,
+  slotTypeOf,
+  startsOf,
+  symbolOf,
+} from "./network.ts";
 import type { Utterance } from "./utterance.ts";
 
 /** A state that an utterance went through, and the words that it took. */
-export interface PathStep {
+export interface PathStep<Value> {
   state: number;
   from: number;
   end: number;
   /** For a slot: what the words were taken for. */
-  match?: Match;
+  match?: Match<Value>;
 }
 
 /** One way through a rule's pattern. */
-export interface Path {
+export interface Path<Value> {
   rule: number;
   /** Words before the pattern: the address and courtesies. */
   from: number;
   /** Index after the last word that the pattern took. */
   end: number;
-  steps: readonly PathStep[];
+  steps: readonly PathStep<Value>[];
   /** Words of the pattern itself. */
   literalWords: number;
   /** Words taken by free text. */
   freeWords: number;
 }
 
-export interface Paths {
-  found: readonly Path[];
+export interface Paths<Value> {
+  found: readonly Path<Value>[];
   /** Whether there are more than were looked for. */
   cut: boolean;
   /** Steps that were taken, at most `mostSteps`. */
@@ -42,9 +52,9 @@ export const mostSteps = 100_000;
 /** Most ways that are told. */
 const mostFound = 1000;
 
-interface Way {
-  step?: PathStep;
-  rest?: Way;
+interface Way<Value> {
+  step?: PathStep<Value>;
+  rest?: Way<Value>;
   end: number;
   literalWords: number;
   freeWords: number;
@@ -54,31 +64,31 @@ interface Way {
  * Every way to fill the slots of the rules that an utterance reached the end of. Two ways through a
  * pattern that fill its slots alike are one, the one with more words of the pattern.
  */
-export function findPaths(
+export function findPaths<Value>(
   network: Network,
-  chart: Chart,
+  chart: Chart<Value>,
   utterance: Utterance,
   starts: ReadonlySet<number>,
   ends: ReadonlySet<number>,
-): Paths {
-  const found: Path[] = [];
+): Paths<Value> {
+  const found: Path<Value>[] = [];
   let cut = false;
   let steps = 0;
   const reached = new Set<number>();
   for (const end of ends) {
-    for (const state of chart.sets[end]?.accepting ?? []) reached.add(network.rule[state] ?? 0);
+    for (const state of chart.sets[end]?.accepting ?? []) reached.add(ruleOf(network, state));
   }
   const { numbers, small } = utterance;
   const count = numbers.length;
 
-  const known = new Map<number, Way[]>();
-  const waysAfter = (state: number, at: number): Way[] => {
+  const known = new Map<number, Way<Value>[]>();
+  const waysAfter = (state: number, at: number): Way<Value>[] => {
     const key = state * (count + 1) + at;
     let ways = known.get(key);
     if (!ways) {
-      const ending = network.accepts[state] === true && ends.has(at);
-      const isFree = network.symbol[state] === anyWord;
-      ways = continued(network.follow[state] ?? [], at, { ending, isFree });
+      const ending = isEnd(network, state) && ends.has(at);
+      const isFree = symbolOf(network, state) === anyWord;
+      ways = continued(followersOf(network, state), at, { ending, isFree });
       known.set(key, ways);
     }
     return ways;
@@ -88,14 +98,14 @@ export function findPaths(
     next: readonly number[],
     from: number,
     { ending, isFree }: { ending: boolean; isFree: boolean },
-  ): Way[] => {
-    let ways: Way[] = ending ? [{ end: from, literalWords: 0, freeWords: 0 }] : [];
+  ): Way<Value>[] => {
+    let ways: Way<Value>[] = ending ? [{ end: from, literalWords: 0, freeWords: 0 }] : [];
     // A word that may be passed over is passed over by standing still.
     for (let at = from; at < count; at++) {
       for (const state of next) {
-        const symbol = network.symbol[state] ?? anyWord;
+        const symbol = symbolOf(network, state);
         const type = slotTypeOf(symbol);
-        if (type >= 0) {
+        if (type !== undefined) {
           for (const match of chart.matches(type, at)) {
             extend(ways, { state, from: at, end: match.end, match }, 0, 0);
           }
@@ -117,7 +127,12 @@ export function findPaths(
     return ways;
   };
 
-  const extend = (ways: Way[], step: PathStep, literal: number, free: number): void => {
+  const extend = (
+    ways: Way<Value>[],
+    step: PathStep<Value>,
+    literal: number,
+    free: number,
+  ): void => {
     for (const rest of waysAfter(step.state, step.end)) {
       if (++steps > mostSteps) {
         cut = true;
@@ -133,13 +148,13 @@ export function findPaths(
     }
   };
 
-  const matchNumbers = new Map<Match, number>();
+  const matchNumbers = new Map<Match<Value>, number>();
   /** How a way fills the slots, as a key. A match is the same object whenever it is asked for. */
-  const fillings = (way: Way): string => {
+  const fillings = (way: Way<Value>): string => {
     let key = "";
-    for (let at: Way | undefined = way; at; at = at.rest) {
+    for (let at: Way<Value> | undefined = way; at; at = at.rest) {
       const { step } = at;
-      const slot = step && network.slot[step.state];
+      const slot = step && slotOf(network, step.state);
       if (!step || slot === undefined) continue;
       const { from, end, match } = step;
       if (match && !matchNumbers.has(match)) matchNumbers.set(match, matchNumbers.size);
@@ -148,8 +163,8 @@ export function findPaths(
     return key;
   };
 
-  const distinct = (ways: readonly Way[]): Way[] => {
-    const best = new Map<string, Way>();
+  const distinct = (ways: readonly Way<Value>[]): Way<Value>[] => {
+    const best = new Map<string, Way<Value>>();
     for (const way of ways) {
       const key = fillings(way);
       const other = best.get(key);
@@ -163,7 +178,7 @@ export function findPaths(
     for (const from of starts) {
       // Words that may be passed over are passed over from the front on.
       if (from > 0 && small.slice(0, from).every(Boolean)) continue;
-      for (const way of continued(network.starts[rule] ?? [], from, start)) {
+      for (const way of continued(startsOf(network, rule), from, start)) {
         const { end, literalWords, freeWords } = way;
         if (found.length >= mostFound) {
           cut = true;
@@ -176,8 +191,8 @@ export function findPaths(
   return { found, cut, steps: Math.min(steps, mostSteps) };
 }
 
-function stepsOf(way: Way): PathStep[] {
-  const steps: PathStep[] = [];
-  for (let at: Way | undefined = way; at; at = at.rest) if (at.step) steps.push(at.step);
+function stepsOf<Value>(way: Way<Value>): PathStep<Value>[] {
+  const steps: PathStep<Value>[] = [];
+  for (let at: Way<Value> | undefined = way; at; at = at.rest) if (at.step) steps.push(at.step);
   return steps;
 }

@@ -1,4 +1,4 @@
-import { type Network, anyWord, slotTypeOf } from "./network.ts";
+import { type Network, anyWord, followersOf, isEnd, slotTypeOf, symbolOf } from "./network.ts";
 
 /**
  * A set of states that an utterance can be in at one place: a state of the deterministic automaton,
@@ -37,11 +37,11 @@ export function createSets(network: Network): Sets {
   const allStarts = network.starts.flat();
 
   const make = (states: readonly number[], begins: boolean): StateSet => {
-    const next = new Set(states.flatMap((state) => network.follow[state] ?? []));
+    const next = new Set(states.flatMap((state) => followersOf(network, state)));
     if (begins) for (const state of allStarts) next.add(state);
     const moves = new Map<number, number[]>();
     for (const state of next) {
-      const symbol = network.symbol[state] ?? anyWord;
+      const symbol = symbolOf(network, state);
       const same = moves.get(symbol);
       if (same) same.push(state);
       else moves.set(symbol, [state]);
@@ -49,8 +49,8 @@ export function createSets(network: Network): Sets {
     return {
       states,
       begins,
-      slotTypes: [...moves.keys()].map(slotTypeOf).filter((type) => type >= 0),
-      accepting: states.filter((state) => network.accepts[state]),
+      slotTypes: [...moves.keys()].flatMap((symbol) => slotTypeOf(symbol) ?? []),
+      accepting: states.filter((state) => isEnd(network, state)),
       moves,
       unions: new Map(),
     };

@@ -5,9 +5,11 @@ import { explainHeard, hearUtterance, replyToHeard } from "../hearing/hear.ts";
 import type { Heard } from "../commands/outcome.ts";
 import { membersOf } from "../source/border.ts";
 import { WrongUse, madeOf } from "../source/wrong-use.ts";
-import { type Source, readGiven } from "../phrasebook/document.ts";
+import { type Source, readGiven } from "../document/document.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
+import { type LanguagePack, packKeys } from "../language/pack.ts";
+import type { OwnSlotType } from "../model/own-slot-type.ts";
 import { readSources } from "../phrasebook/read.ts";
 
 /** A phrasebook ready to listen. */
@@ -20,23 +22,41 @@ export interface Book extends Phrasebook {
   why: (heard: Heard, states?: StatesOf) => Why;
 }
 
+/** What a phrasebook may be written in, beside what is in its files. */
+export interface ReaderOptions {
+  /** The languages that homes may speak, one at least; import the packs that are needed. */
+  languages: readonly LanguagePack[];
+  /** Slot types of the application's own: `{ type: own, of: shelf-mark }`. */
+  slotTypes?: readonly OwnSlotType[];
+}
+
+/** Reads a phrasebook from files and definitions. */
+export type Reader = (sources: readonly Source[], found?: readonly Finding[]) => Book;
+
 /**
- * Reads a phrasebook from files or definitions. Never throws: look at `problems` for what is
- * wrong; whatever could be read is ready to use.
+ * Makes a reader of phrasebooks in some languages, packs of an application's own among them.
  *
- * @param sources Files as path and text, and definitions made with `definePhrasebook`.
- * @param found Findings about the files made before, such as folders that do not exist.
+ * @throws WrongUse where there is no language, or what is passed is none.
  */
-export function readPhrasebook(sources: readonly Source[], found: readonly Finding[] = []): Book {
-  const book = readSources(readGiven(sources), Array.isArray(found) ? found.filter(isFinding) : []);
-  const opened: Book = {
-    ...book,
-    hear: (text, context = {}) => hearUtterance(opened, text, context),
-    reply: (heard, states) => madeOf("outcome", () => replyToHeard(opened, heard, states)),
-    why: (heard, states) => madeOf("outcome", () => explainHeard(opened, heard, states)),
+export function createReader(options: ReaderOptions): Reader {
+  const { languages, slotTypes } = membersOf(options);
+  const [first, ...others] = eachOf(languages, isPack, "pass language packs: [english]");
+  if (!first) throw new WrongUse("pass a language at least: { languages: [english] }");
+  const wrong = "pass slot types: [{ name, recognise, samples }]";
+  const own = eachOf(slotTypes ?? [], isSlotType, wrong);
+  const knowledge = { packs: [first, ...others] as const, slotTypes: own };
+  return (sources, found = []) => {
+    const given = Array.isArray(found) ? found.filter(isFinding) : [];
+    const book = readSources(knowledge, readGiven(sources), given);
+    const opened: Book = {
+      ...book,
+      hear: (text, context = {}) => hearUtterance(opened, text, context),
+      reply: (heard, states) => madeOf("outcome", () => replyToHeard(opened, heard, states)),
+      why: (heard, states) => madeOf("outcome", () => explainHeard(opened, heard, states)),
+    };
+    books.add(opened);
+    return opened;
   };
-  books.add(opened);
-  return opened;
 }
 
 /** The phrasebooks that were read. */
@@ -50,6 +70,23 @@ const books = new WeakSet<Book>();
 export function asBook(book: Book): Book {
   if (typeof book === "object" && books.has(book)) return book;
   throw new WrongUse("pass a phrasebook: what readPhrasebook returned");
+}
+
+/** A list of which everything is as it should be. */
+function eachOf<T>(list: unknown, is: (value: unknown) => value is T, wrong: string): readonly T[] {
+  if (!Array.isArray(list) || !list.every(is)) throw new WrongUse(wrong);
+  return list;
+}
+
+function isPack(value: unknown): value is LanguagePack {
+  const pack = membersOf(value);
+  return typeof pack["language"] === "string" && packKeys.every((key) => Object.hasOwn(pack, key));
+}
+
+function isSlotType(value: unknown): value is OwnSlotType {
+  const { name, recognise, samples } = membersOf(value);
+  const isWhole = typeof recognise === "function" && typeof samples === "function";
+  return typeof name === "string" && isWhole;
 }
 
 function isFinding(found: unknown): found is Finding {

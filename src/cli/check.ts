@@ -2,7 +2,7 @@ import { compareFindings } from "../source/finding.ts";
 import { countFindings, printFindings } from "../reports/findings.ts";
 import { checkPhrasebook } from "../survey/check.ts";
 import { readDays } from "../suites/day.ts";
-import { readSuites } from "../suites/suite.ts";
+import { readSuites } from "../suites/read.ts";
 import { exit } from "./exit.ts";
 import { type BookOptions, loadFolder } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";

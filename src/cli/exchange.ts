@@ -18,6 +18,7 @@ import {
   readGrammar,
   thingsOf,
 } from "../exchange/index.ts";
+import { firstLanguage } from "../document/said.ts";
 import { matchLanguage } from "../language/packs.ts";
 import { readText } from "../node/text.ts";
 import { exit } from "./exit.ts";
@@ -169,8 +170,7 @@ export async function exportHome(folder: string, options: ExportOptions): Promis
 }
 
 async function exportGrammar(book: Book, { as, to, language }: ExportOptions): Promise<number> {
-  const tag =
-    language === undefined ? (book.languages[0] ?? "en") : matchLanguage(book.languages, language);
+  const tag = language === undefined ? firstLanguage(book) : matchLanguage(book, language);
   if (tag === undefined) {
     const spoken = book.languages.join(", ");
     throw new WrongUse(`this home does not speak "${language ?? ""}": write one of ${spoken}`);

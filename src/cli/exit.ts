@@ -1,4 +1,4 @@
-import type { Turn } from "../home/converse.ts";
+import type { Turn } from "../home/conversation/turns.ts";
 
 /** What the command's exit code says. */
 export const exit = {

@@ -3,7 +3,7 @@ import type { HearContext } from "../hearing/context.ts";
 import type { Heard } from "../commands/outcome.ts";
 import type { Book } from "../book/book.ts";
 import { type SimulatedHome, simulate } from "../home/simulated/simulate.ts";
-import type { Turn } from "../home/converse.ts";
+import type { Turn } from "../home/conversation/turns.ts";
 import { printHeard, printTurn } from "../reports/heard.ts";
 import type { Paint } from "../reports/paint.ts";
 import { printTimeline } from "../reports/timeline.ts";

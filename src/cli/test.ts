@@ -1,7 +1,7 @@
 import { WrongUse } from "../source/wrong-use.ts";
 import { printResults } from "../reports/results.ts";
 import { runSuites } from "../suites/run.ts";
-import { readSuites } from "../suites/suite.ts";
+import { readSuites } from "../suites/read.ts";
 import { exit } from "./exit.ts";
 import { type BookOptions, loadFolder, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";

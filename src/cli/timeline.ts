@@ -3,9 +3,9 @@ import type { Book } from "../book/book.ts";
 import type { Fault } from "../home/simulated/devices.ts";
 import type { LogEntry } from "../home/log.ts";
 import { simulate } from "../home/simulated/simulate.ts";
-import { parseCondition } from "../phrasebook/condition.ts";
+import { parseCondition } from "../model/condition.ts";
 import type { Routine } from "../phrasebook/model.ts";
-import type { State, Value } from "../phrasebook/property.ts";
+import type { State, Value } from "../model/property.ts";
 import { printFindings } from "../reports/findings.ts";
 import { outlineRoutine, printOutline } from "../reports/outline.ts";
 import { printStates, printTimeline } from "../reports/timeline.ts";
@@ -88,8 +88,9 @@ function readSlotValues({ id, slots }: Routine, written: readonly string[]): Rec
       const fix = known === "" ? `${id} has no slots` : `write one of ${known}, as in length=30m`;
       throw new WrongUse(`--slot ${text}: there is no such slot; ${fix}`);
     }
-    const number = slot.type === "duration" ? parseDuration(value) : Number(value);
-    if (slot.type === "duration" && number === undefined) {
+    const isDuration = slot.fills === "value" && slot.unit === "second";
+    const number = isDuration ? parseDuration(value) : Number(value);
+    if (isDuration && number === undefined) {
       throw new WrongUse(`--slot ${text}: "${value}" is no duration; write length=30m`);
     }
     values[name] = number === undefined || Number.isNaN(number) ? value : number;

@@ -1,8 +1,10 @@
-import type { Device, Order, TargetSlot } from "../phrasebook/model.ts";
-import { isSettable } from "../phrasebook/property.ts";
+import type { Device } from "../model/home.ts";
+import type { Order } from "../model/step.ts";
+import type { TargetSlot } from "../slot-types/slot.ts";
+import { isSettable } from "../model/property.ts";
 import { writtenIn } from "./effects.ts";
 import type { Effect } from "./outcome.ts";
-import type { Lack } from "./reason.ts";
+import type { Lack } from "../model/reason.ts";
 
 /** What is asked of a device. */
 export interface Asked {

@@ -1,7 +1,8 @@
-import { type VoiceAccess, isStricter } from "../phrasebook/kinds.ts";
-import type { Device } from "../phrasebook/model.ts";
+import { type VoiceAccess, isStricter } from "../model/kinds.ts";
+import { isKnown } from "../model/known.ts";
+import type { Device } from "../model/home.ts";
 import type { Effect, Skipped } from "./outcome.ts";
-import type { Reason } from "./reason.ts";
+import type { Reason } from "../model/reason.ts";
 
 /** What speech may do of what was asked. */
 export interface Allowed {
@@ -9,22 +10,6 @@ export interface Allowed {
   access: Exclude<VoiceAccess, "barred">;
   effects: Effect[];
   skipped: Skipped[];
-}
-
-/** Whether speech may know of a device at all: what it is barred from does not exist for it. */
-export function isKnown({ voice }: Device): boolean {
-  return voice !== "barred";
-}
-
-/** The ids among some that speech may know of. */
-export function knownOf(
-  devices: ReadonlyMap<string, Device>,
-  ids: Iterable<string>,
-): readonly string[] {
-  return [...ids].filter((id) => {
-    const device = devices.get(id);
-    return device !== undefined && isKnown(device);
-  });
 }
 
 /** Why speech is barred from a device; for tools alone. */

@@ -1,7 +1,7 @@
-import type { State } from "../phrasebook/property.ts";
+import type { State } from "../model/property.ts";
 import { effectsOf } from "./outcome.ts";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { printEvent } from "../home/log.ts";
 import { simulate } from "../home/simulated/simulate.ts";
 

@@ -1,6 +1,6 @@
-import { holdAll } from "../phrasebook/condition.ts";
-import type { Device } from "../phrasebook/model.ts";
-import type { State } from "../phrasebook/property.ts";
+import { holdAll } from "../model/condition.ts";
+import type { Device } from "../model/home.ts";
+import type { State } from "../model/property.ts";
 import type { Skipped } from "./outcome.ts";
 import type { Devices } from "./targets.ts";
 

@@ -1,6 +1,6 @@
-import type { Intent, Routine, Step } from "../phrasebook/model.ts";
-import type { StepInput } from "../phrasebook/schema.ts";
-import { slotDefault } from "../phrasebook/slots.ts";
+import type { Intent, Routine } from "../phrasebook/model.ts";
+import type { Step } from "../model/step.ts";
+import type { StepInput } from "../model/step.ts";
 import type { SlotValue, Slots } from "./outcome.ts";
 
 /** What is known beside slots when steps are computed. */
@@ -38,7 +38,7 @@ export function addDefaults(
   filled: Record<string, SlotValue>,
 ): Record<string, SlotValue> {
   for (const slot of declared.values()) {
-    const value = slotDefault(slot);
+    const value = slot.fills === "value" ? slot.default : undefined;
     if (value === undefined || Object.hasOwn(filled, slot.name)) continue;
     filled[slot.name] = { value, words: "" };
   }

@@ -1,8 +1,8 @@
 import { madeOf } from "../source/wrong-use.ts";
-import type { Value } from "../phrasebook/property.ts";
+import type { Value } from "../model/property.ts";
 import { printDuration } from "../time/duration.ts";
 import type { Effect, Heard, When } from "./outcome.ts";
-import { tellReasons } from "./reason.ts";
+import { tellReasons } from "../model/reason.ts";
 
 /** An outcome in one line: its effects, or its name and reason. */
 export function describeOutcome(heard: Heard): string {

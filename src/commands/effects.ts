@@ -1,5 +1,5 @@
 import type { Phrasebook } from "../phrasebook/model.ts";
-import { type State, landed } from "../phrasebook/property.ts";
+import { type State, landed } from "../model/property.ts";
 import type { Effect } from "./outcome.ts";
 import type { StatesOf } from "./states.ts";
 

@@ -1,42 +1,8 @@
-import type { Device, Nameable, Phrasebook, TargetReference } from "../phrasebook/model.ts";
+import type { Device } from "../model/home.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import type { TargetReference } from "../model/step.ts";
 import type { SlotValue } from "./outcome.ts";
-import { deviceIndex } from "./device-index.ts";
-
-/** The devices under a device, group, room or zone, each once, in the order of the phrasebook. */
-export function devicesOf(book: Phrasebook, entity: Nameable): Device[] {
-  switch (entity.type) {
-    case "device":
-      return [entity];
-    case "group":
-      return entity.devices.flatMap((id) => book.devices.get(id) ?? []);
-    case "room":
-      return [...deviceIndex(book).inRoom(entity.id)];
-    case "zone": {
-      const index = deviceIndex(book);
-      const [only, more] = entity.rooms;
-      if (more === undefined) return [...index.inRoom(only ?? "")];
-      const rooms = new Set(entity.rooms);
-      return index.all.filter(({ room }) => room !== undefined && rooms.has(room));
-    }
-  }
-}
-
-/** What has an id, if anything has. */
-export function entityOf(
-  { devices, groups, rooms, zones }: Phrasebook,
-  id: string,
-): Nameable | undefined {
-  return devices.get(id) ?? groups.get(id) ?? rooms.get(id) ?? zones.get(id);
-}
-
-/** The devices that ids of devices, groups, rooms and zones stand for, each once. */
-export function devicesNamed(book: Phrasebook, ids: readonly string[]): Device[] {
-  const all = ids.flatMap((id) => {
-    const entity = entityOf(book, id);
-    return entity ? devicesOf(book, entity) : [];
-  });
-  return [...new Set(all)];
-}
+import { devicesNamed, devicesOf } from "../model/members.ts";
 
 /** The devices that a slot was settled on. */
 export function devicesIn({ devices }: Phrasebook, filled: SlotValue | undefined): Device[] {

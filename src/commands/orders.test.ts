@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { grammarOf } from "../exchange/home-grammar.ts";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { simulate } from "../home/simulated/simulate.ts";
 import { phrases } from "../pattern/phrases.ts";
 import { definePhrasebook } from "../phrasebook/define.ts";
-import type { StepInput } from "../phrasebook/schema.ts";
+import type { StepInput } from "../model/step.ts";
 import { listSayable } from "../survey/sayable.ts";
 
 describe("an order comes to the same wherever it is worked out", () => {

@@ -1,9 +1,11 @@
-import type { Device, Order, Phrasebook, ValueReference } from "../phrasebook/model.ts";
-import { type State, type Value, checkValue, landed, otherValue } from "../phrasebook/property.ts";
+import type { Device } from "../model/home.ts";
+import type { Order, ValueReference } from "../model/step.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import { type State, type Value, checkValue, landed, otherValue } from "../model/property.ts";
 import { askedBy, lackOf } from "./ability.ts";
 import { targetDevices } from "./members.ts";
 import type { Effect, Skipped, Slots } from "./outcome.ts";
-import type { Reason } from "./reason.ts";
+import type { Reason } from "../model/reason.ts";
 import { partOf, valueOf } from "./values.ts";
 
 /** What orders are worked out with. */

@@ -1,7 +1,7 @@
-import type { Value } from "../phrasebook/property.ts";
-import type { StateTest } from "../phrasebook/state-words.ts";
+import type { Value } from "../model/property.ts";
+import type { StateTest } from "../model/state-words.ts";
 import { madeOf } from "../source/wrong-use.ts";
-import type { Reason } from "./reason.ts";
+import type { Reason } from "../model/reason.ts";
 
 /** Raised when the JSON form of results changes in a way that a reader must know of. */
 export const outcomeVersion = 2;

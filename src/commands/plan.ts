@@ -1,4 +1,5 @@
-import type { Intent, Order, Step, TellStep, ValueReference } from "../phrasebook/model.ts";
+import type { Intent } from "../phrasebook/model.ts";
+import type { Order, Step, TellStep, ValueReference } from "../model/step.ts";
 
 /** What steps come to, worked out once: what they order, tell, and need. */
 export interface StepsPlan {

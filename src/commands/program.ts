@@ -1,7 +1,10 @@
-import { type VoiceAccess, isStricter } from "../phrasebook/kinds.ts";
-import type { State } from "../phrasebook/property.ts";
-import type { Device, Order, Phrasebook, Routine, RunStep, Step } from "../phrasebook/model.ts";
-import { accessTo, isKnown } from "./access.ts";
+import { type VoiceAccess, isStricter } from "../model/kinds.ts";
+import type { State } from "../model/property.ts";
+import type { Device } from "../model/home.ts";
+import type { Order, RunStep, Step } from "../model/step.ts";
+import type { Phrasebook, Routine } from "../phrasebook/model.ts";
+import { accessTo } from "./access.ts";
+import { isKnown } from "../model/known.ts";
 import { type ComputeContext, stepsOf } from "./compute.ts";
 import { targetDevices } from "./members.ts";
 import { type Slots, valueBy } from "./outcome.ts";

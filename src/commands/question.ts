@@ -1,6 +1,7 @@
-import type { Device, TellStep } from "../phrasebook/model.ts";
-import { type StateTest, stateTests } from "../phrasebook/state-words.ts";
-import { isKnown } from "./access.ts";
+import type { Device } from "../model/home.ts";
+import type { TellStep } from "../model/step.ts";
+import { type StateTest, stateTests } from "../model/state-words.ts";
+import { isKnown } from "../model/known.ts";
 import { type Question, type Slots, filledBy, valueBy } from "./outcome.ts";
 
 /** The question that a step asks about devices; undefined when voice may know of none of them. */

@@ -1,5 +1,5 @@
 import type { Phrasebook } from "../phrasebook/model.ts";
-import { type State, startState } from "../phrasebook/property.ts";
+import { type State, startState } from "../model/property.ts";
 
 /** The states of devices, by id; undefined for one that there is not. */
 export type StatesOf = (device: string) => State | undefined;

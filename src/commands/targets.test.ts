@@ -1,7 +1,7 @@
 import { type Skipped, effectsOf } from "./outcome.ts";
-import { tellReason } from "./reason.ts";
+import { tellReason } from "../model/reason.ts";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { simulate } from "../home/simulated/simulate.ts";
 import { describeOutcome } from "./describe.ts";
 

@@ -1,14 +1,17 @@
-import type { Device, Nameable, Phrasebook, TargetSlot } from "../phrasebook/model.ts";
+import type { Device, Nameable } from "../model/home.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import type { TargetSlot } from "../slot-types/slot.ts";
 import type { LocalTime } from "../time/local.ts";
-import { isKnown, whyBarred } from "./access.ts";
-import { deviceIndex } from "./device-index.ts";
-import type { PlaceExpression, TargetExpression } from "./expression.ts";
-import type { Holder } from "./expression.ts";
+import { isKnown } from "../model/known.ts";
+import { whyBarred } from "./access.ts";
+import { deviceIndex } from "../model/device-index.ts";
+import type { PlaceExpression, TargetExpression } from "../slot-types/expression.ts";
+import type { Holder } from "../slot-types/expression.ts";
 import { type Asked, lackOf } from "./ability.ts";
 import type { ComputeContext } from "./compute.ts";
-import { devicesOf } from "./members.ts";
+import { devicesOf } from "../model/members.ts";
 import type { Skipped } from "./outcome.ts";
-import type { Reason } from "./reason.ts";
+import type { Reason } from "../model/reason.ts";
 
 /** What a target comes to, given what is asked of it and where the speaker stands. */
 export type Resolved =
@@ -346,7 +349,7 @@ function resolveExcept(
 }
 
 function bareSlot({ name, at }: TargetSlot): TargetSlot {
-  return { type: "target", name, at };
+  return { fills: "target", type: "target", name, at };
 }
 
 /** Parts devices that can do what is asked from those that cannot, each with its reason. */

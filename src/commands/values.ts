@@ -1,5 +1,5 @@
-import type { ValueReference } from "../phrasebook/model.ts";
-import type { State, Value } from "../phrasebook/property.ts";
+import type { ValueReference } from "../model/step.ts";
+import type { State, Value } from "../model/property.ts";
 import { type Slots, filledBy, valueBy } from "./outcome.ts";
 
 /** What values in steps are worked out with. */

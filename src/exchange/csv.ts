@@ -2,8 +2,9 @@ import { textOf } from "../source/border.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import { parse } from "csv-parse/sync";
 import { stringify } from "csv-stringify/sync";
-import { deviceSchema } from "../phrasebook/schema.ts";
-import type { DeviceDefinition, SaidDefinition } from "../phrasebook/schema.ts";
+import { deviceSchema } from "../phrasebook/schema/home.ts";
+import type { DeviceDefinition } from "../phrasebook/schema/home.ts";
+import type { SaidDefinition } from "../document/shapes.ts";
 import { type SkippedPart, type Taken, idFrom } from "./taken.ts";
 
 /*

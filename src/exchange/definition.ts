@@ -1,8 +1,8 @@
-import { printCondition } from "../phrasebook/condition.ts";
-import type { Kind } from "../phrasebook/kinds.ts";
-import type { Device } from "../phrasebook/model.ts";
-import type { DataSchema } from "../phrasebook/property.ts";
-import type { DataSchemaDefinition, DeviceDefinition } from "../phrasebook/schema.ts";
+import { printCondition } from "../model/condition.ts";
+import type { Kind } from "../model/kinds.ts";
+import type { Device } from "../model/home.ts";
+import type { DataSchema } from "../model/property.ts";
+import type { DataSchemaDefinition, DeviceDefinition } from "../phrasebook/schema/home.ts";
 
 /** A device as it would be written in a phrasebook: what its kind says already is left out. */
 export function definitionOf(device: Device, kind: Kind | undefined): DeviceDefinition {

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
-import { kinds } from "../phrasebook/kinds.ts";
-import { type DeviceDefinition, deviceSchema } from "../phrasebook/schema.ts";
+import { readPhrasebook } from "../book/read.ts";
+import { kinds } from "../model/kinds.ts";
+import { type DeviceDefinition, deviceSchema } from "../phrasebook/schema/home.ts";
 import { devicesFromCsv, devicesToCsv } from "./csv.ts";
 import { definitionOf } from "./definition.ts";
 import { devicesFromThings, thingFromDevice } from "./things.ts";

@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { type Grammar, parseGrammar, printGrammar } from "../pattern/grammar.ts";
 import { phrases } from "../pattern/phrases.ts";
 import type { Pattern } from "../pattern/tree.ts";

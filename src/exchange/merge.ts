@@ -1,7 +1,7 @@
 import { membersOf, textOf } from "../source/border.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import { dump } from "js-yaml";
-import { readYaml } from "../phrasebook/yaml.ts";
+import { readYaml } from "../document/yaml.ts";
 
 export type Merged =
   | {

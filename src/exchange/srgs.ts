@@ -149,12 +149,16 @@ const none = [0, 0] as const;
 function readTokens(text: string, language: string): Pattern[] {
   return [...text.matchAll(/"([^"]*)"|[^\s"]+/g)].flatMap((found) => {
     const token = found[1] ?? found[0];
-    return splitWords(token, language).length > 0 ? [words(token, language)] : [];
+    return splitWords(token, { language }).length > 0 ? [words(token, language)] : [];
   });
 }
 
 function words(text: string, language: string): Pattern {
-  return { type: "words", words: splitWords(text, language).map((word) => word.text), span: none };
+  return {
+    type: "words",
+    words: splitWords(text, { language }).map((word) => word.text),
+    span: none,
+  };
 }
 
 function readOptions(element: Element, language: string): Option[] {

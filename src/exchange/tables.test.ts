@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { printGrammar } from "../pattern/grammar.ts";
 import { definePhrasebook } from "../phrasebook/define.ts";
 import { devicesFromCsv, devicesToCsv } from "./csv.ts";

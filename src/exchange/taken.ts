@@ -1,4 +1,4 @@
-import type { DeviceDefinition } from "../phrasebook/schema.ts";
+import type { DeviceDefinition } from "../phrasebook/schema/home.ts";
 
 /** Devices taken from another format, and what could not be taken. */
 export interface Taken {

@@ -1,12 +1,9 @@
 import { membersOf, textOf } from "../source/border.ts";
-import { type Kind, kinds } from "../phrasebook/kinds.ts";
-import type { DataSchema } from "../phrasebook/property.ts";
-import { deviceSchema } from "../phrasebook/schema.ts";
-import type {
-  DataSchemaDefinition,
-  DeviceDefinition,
-  SaidDefinition,
-} from "../phrasebook/schema.ts";
+import { type Kind, kinds } from "../model/kinds.ts";
+import type { DataSchema } from "../model/property.ts";
+import { deviceSchema } from "../phrasebook/schema/home.ts";
+import type { DataSchemaDefinition, DeviceDefinition } from "../phrasebook/schema/home.ts";
+import type { SaidDefinition } from "../document/shapes.ts";
 import { type SkippedPart, type Taken, idFrom } from "./taken.ts";
 
 /*

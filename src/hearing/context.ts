@@ -1,7 +1,7 @@
 import type { Spoken } from "../commands/outcome.ts";
 import type { StatesOf } from "../commands/states.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
-import { type State, type Value, isValue } from "../phrasebook/property.ts";
+import { type State, type Value, isValue } from "../model/property.ts";
 import { membersOf, textOf, textsOf } from "../source/border.ts";
 import { unknownId } from "../source/wrong-use.ts";
 

@@ -2,7 +2,7 @@ import { intentOf } from "../commands/outcome.ts";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { anyPattern } from "../../test/support/patterns.ts";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { phrases } from "../pattern/phrases.ts";
 import { printPattern } from "../pattern/print.ts";
 import { describeOutcome } from "../commands/describe.ts";

@@ -12,14 +12,14 @@ import {
 } from "../commands/outcome.ts";
 import { type StatesOf, initialState } from "../commands/states.ts";
 import type { Speaker } from "../commands/targets.ts";
-import { packFor, matchLanguage } from "../language/packs.ts";
-import { english } from "../language/english.ts";
+import { matchLanguage, packOf } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
-import type { State } from "../phrasebook/property.ts";
+import type { State } from "../model/property.ts";
 import { textOf } from "../source/border.ts";
 import { replyTo } from "../speech/replies.ts";
 import type { Speech } from "../speech/speech.ts";
+import { firstLanguage } from "../document/said.ts";
 import { parseLocal } from "../time/local.ts";
 import { devicesAbout } from "./compose/about.ts";
 import { type Composition, compose } from "./compose/compose.ts";
@@ -117,7 +117,7 @@ interface Listening {
 function listen(book: Phrasebook, text: string, language: string, context: HearContext): Listening {
   const { at, time, chosen, it, said } = context;
   const engine = engineFor(book, language);
-  const words = splitWords(text, language);
+  const words = splitWords(text, engine.pack);
   const utterance = prepareUtterance(text, words, engine.lexicon, engine.small);
   const now = time === undefined ? undefined : parseLocal(time);
   const speaker: Speaker = {
@@ -163,7 +163,7 @@ function speechAfter(
   const { language, time } = context;
   return {
     book,
-    pack: packFor(language) ?? english,
+    pack: packOf(book, language),
     language,
     states: statesAfter(book, stateOf(book, context), effectsOf(conclusion)),
     today: () => (time === undefined ? undefined : parseLocal(time)?.date),
@@ -207,8 +207,11 @@ function aboutOf({ ranked }: Understood): readonly string[] {
 }
 
 /** The language of a home that a tag means; its first one where it speaks no such language. */
-export function homeLanguage({ languages }: Phrasebook, tag: string | undefined): string {
-  const first = languages[0] ?? "en";
+export function homeLanguage(
+  book: Pick<Phrasebook, "languages" | "packs">,
+  tag: string | undefined,
+): string {
+  const first = firstLanguage(book);
   if (tag === undefined) return first;
-  return matchLanguage(languages, tag) ?? first;
+  return matchLanguage(book, tag) ?? first;
 }

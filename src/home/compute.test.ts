@@ -1,9 +1,10 @@
 import { effectsOf } from "../commands/outcome.ts";
-import { tellReasons } from "../commands/reason.ts";
+import { tellReasons } from "../model/reason.ts";
 import { describe, expect, test } from "vitest";
 import { definePhrasebook } from "../phrasebook/define.ts";
-import type { StepDefinition, StepInput } from "../phrasebook/schema.ts";
-import { readPhrasebook } from "../book/book.ts";
+import type { StepDefinition } from "../phrasebook/schema/steps.ts";
+import type { StepInput } from "../model/step.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { printEvent } from "./log.ts";
 import { simulate } from "./simulated/simulate.ts";
 

@@ -1,4 +1,4 @@
-import type { State, Value } from "../phrasebook/property.ts";
+import type { State, Value } from "../model/property.ts";
 import type { Orderer } from "./cause.ts";
 import type { Clock } from "./ports.ts";
 

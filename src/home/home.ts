@@ -7,17 +7,12 @@ import {
   checkValue,
   explainValueProblem,
   isValue,
-} from "../phrasebook/property.ts";
+} from "../model/property.ts";
 import { membersOf, shown, textOf } from "../source/border.ts";
 import { unspoken } from "./cause.ts";
-import {
-  type Listening,
-  type Memory,
-  type Talk,
-  type TalkContext,
-  createTalk,
-  newMemory,
-} from "./converse.ts";
+import { type Listening } from "./conversation/turns.ts";
+import { type Memory, newMemory } from "./conversation/memory.ts";
+import { type Talk, type TalkContext, createTalk } from "./conversation/converse.ts";
 import { type Eventually, mapped } from "./eventually.ts";
 import type { LogEntry } from "./log.ts";
 import { createOrders } from "./orders.ts";

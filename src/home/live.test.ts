@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import type { Effect } from "../commands/outcome.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { type Driver, type LiveHome, type LiveOptions, openHome } from "./live.ts";

@@ -1,6 +1,6 @@
 import { printDuration } from "../time/duration.ts";
 import { madeOf } from "../source/wrong-use.ts";
-import type { Value } from "../phrasebook/property.ts";
+import type { Value } from "../model/property.ts";
 
 /** One thing that happened in a home. */
 export interface LogEntry {

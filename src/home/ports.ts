@@ -1,5 +1,5 @@
 import type { Effect } from "../commands/outcome.ts";
-import type { State } from "../phrasebook/property.ts";
+import type { State } from "../model/property.ts";
 
 /** What a device made of an order. */
 export type DeviceResult =

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { type Fault } from "./simulated/devices.ts";
 import { printEvent } from "./log.ts";
 import { simulate } from "./simulated/simulate.ts";
-import { packs } from "../language/packs.ts";
+import { shippedPacks as packs } from "../language/shipped.ts";
 
 const offline: Fault = { fault: "offline" };
 const book = readPhrasebook([

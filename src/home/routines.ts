@@ -1,6 +1,6 @@
 import { answerQuestion } from "../speech/answers.ts";
 import { stepsOf as computeSteps, withDefaults } from "../commands/compute.ts";
-import { devicesNamed } from "../commands/members.ts";
+import { devicesNamed } from "../model/members.ts";
 import {
   type Effect,
   type Heard,
@@ -9,8 +9,9 @@ import {
   effectsOf,
 } from "../commands/outcome.ts";
 import { replyTo, told } from "../speech/replies.ts";
-import type { AskStep, Intent, Routine, Step } from "../phrasebook/model.ts";
-import { type Value, isValue } from "../phrasebook/property.ts";
+import type { AskStep, Step } from "../model/step.ts";
+import type { Intent, Routine } from "../phrasebook/model.ts";
+import { type Value, isValue } from "../model/property.ts";
 import { printDuration } from "../time/duration.ts";
 import { type Cause, trusted, unspoken } from "./cause.ts";
 import { type Orders, startOf } from "./orders.ts";

@@ -1,23 +1,22 @@
-import { isKnown } from "../commands/access.ts";
+import { isKnown } from "../model/known.ts";
 import { devicesIn, targetDevices } from "../commands/members.ts";
 import { type Given, effectsOfOrders } from "../commands/orders.ts";
 import { type Effect, type Question, type Slots, filledBy } from "../commands/outcome.ts";
 import { routineOf } from "../commands/program.ts";
 import { questionAbout } from "../commands/question.ts";
-import { type Conditions, holdAll } from "../phrasebook/condition.ts";
+import { type Conditions, holdAll } from "../model/condition.ts";
 import type {
   AskStep,
   HearStep,
   NotifyStep,
   Order,
-  Phrasebook,
-  Reply,
-  Routine,
   SayStep,
   SendStep,
   Step,
-} from "../phrasebook/model.ts";
-import type { State } from "../phrasebook/property.ts";
+} from "../model/step.ts";
+import type { Phrasebook, Routine } from "../phrasebook/model.ts";
+import type { Reply } from "../model/spoken.ts";
+import type { State } from "../model/property.ts";
 import { valueOf } from "../commands/values.ts";
 import { type Cause, trusted } from "./cause.ts";
 import { type Eventually, allThere, mapped } from "./eventually.ts";

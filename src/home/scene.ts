@@ -1,8 +1,8 @@
 import type { Effect } from "../commands/outcome.ts";
-import type { State, Value } from "../phrasebook/property.ts";
+import type { State, Value } from "../model/property.ts";
 import { readGivenStates } from "../phrasebook/states.ts";
 import type { Book } from "../book/book.ts";
-import { type Code, createCode } from "./code.ts";
+import { type Code, createCode } from "./conversation/code.ts";
 import { createJournal } from "./journal.ts";
 import { type LogEntry, type LogEvent, mapTexts } from "./log.ts";
 import { type StateStore, createStates } from "./states.ts";

@@ -3,7 +3,7 @@ import { RRule } from "rrule";
 import { getTimes } from "suncalc";
 import { describe, expect, test } from "vitest";
 import { checkRule } from "../phrasebook/recurrence.ts";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { datesOf } from "./recurrence.ts";
 import { nextFiring } from "./schedule.ts";
 import { simulate } from "./simulated/simulate.ts";

@@ -1,5 +1,6 @@
 import { getPosition, getTimes } from "suncalc";
-import type { Days, Location, Trigger } from "../phrasebook/model.ts";
+import type { Days, Trigger } from "../model/trigger.ts";
+import type { Location } from "../model/home.ts";
 import { parseUntil, partsOf } from "../phrasebook/recurrence.ts";
 import { laterDate, printClock, weekdayOf } from "../time/local.ts";
 import { datesOf } from "./recurrence.ts";

@@ -1,6 +1,6 @@
 import { initialState } from "../commands/states.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
-import type { State, Value } from "../phrasebook/property.ts";
+import type { State, Value } from "../model/property.ts";
 import type { States } from "../phrasebook/states.ts";
 
 /** The states of all devices; writing to it leaves what it was made from as it was. */

@@ -1,11 +1,10 @@
-import { knownOf } from "../commands/access.ts";
+import { knownOf } from "../model/known.ts";
 import { formatReply, replyIn } from "../speech/format.ts";
 import { countDevices } from "../speech/names.ts";
 import { type Results, slotVariables, speakReply, tellsFailures, told } from "../speech/replies.ts";
 import type { Speech } from "../speech/speech.ts";
-import { english } from "../language/english.ts";
-import { packFor } from "../language/packs.ts";
-import type { Reply } from "../phrasebook/model.ts";
+import { packOf } from "../language/packs.ts";
+import type { Reply } from "../model/spoken.ts";
 import type { Orders } from "./orders.ts";
 import type { Run } from "./run.ts";
 import type { Scene } from "./scene.ts";
@@ -27,7 +26,7 @@ export interface Voice {
 
 export function createVoice({ book, record, gathered, localTime }: Scene, orders: Orders): Voice {
   const speechIn = (language: string): Speech => {
-    const pack = packFor(language) ?? english;
+    const pack = packOf(book, language);
     const today = (): string => localTime().slice(0, 10);
     return { book, pack, language, states: orders.heading, today };
   };

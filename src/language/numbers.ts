@@ -1,4 +1,4 @@
-import type { LanguagePack, NumberWords } from "./pack.ts";
+import type { LanguagePack } from "./pack.ts";
 import { splitWords } from "./words.ts";
 
 /** A number read from words. */
@@ -29,8 +29,8 @@ interface Part {
 /** Makes the reader of a language's numbers: digits, words, and both mixed. */
 export function createNumberReader(pack: LanguagePack): NumberReader {
   const data = pack.numbers;
-  const cardinals = cardinalTree(data, pack.language);
-  const fractions = tree(data.fractions, pack.language);
+  const cardinals = cardinalTree(pack);
+  const fractions = fractionTree(pack);
   const minus = new Set(["-", ...data.minus]);
   const point = new Set(data.point);
   const joiners = new Set(data.fractionJoiners);
@@ -193,7 +193,8 @@ function readDigits(word: string, decimalSign: "." | ","): number | undefined {
       : undefined;
 }
 
-function cardinalTree(data: NumberWords, language: string): Node {
+function cardinalTree(pack: LanguagePack): Node {
+  const { numbers: data } = pack;
   const root: Node = { next: new Map() };
   for (let value = 0; value < 1000; value++) {
     const written = data.cardinal(value);
@@ -202,7 +203,7 @@ function cardinalTree(data: NumberWords, language: string): Node {
       if (written.includes(from)) spellings.push(written.replace(from, to));
     }
     for (const spelling of spellings) {
-      const words = splitWords(spelling, language).map((word) => word.text);
+      const words = splitWords(spelling, pack).map((word) => word.text);
       insert(root, words, value);
       const short = words.filter((word) => !data.optional.includes(word));
       if (short.length < words.length) insert(root, short, value);
@@ -211,13 +212,13 @@ function cardinalTree(data: NumberWords, language: string): Node {
   return root;
 }
 
-function tree(values: NumberWords["fractions"], language: string): Node {
+function fractionTree(pack: LanguagePack): Node {
   const root: Node = { next: new Map() };
-  for (const { value, said } of values) {
+  for (const { value, said } of pack.numbers.fractions) {
     for (const text of said) {
       insert(
         root,
-        splitWords(text, language).map((word) => word.text),
+        splitWords(text, pack).map((word) => word.text),
         value,
       );
     }

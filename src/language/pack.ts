@@ -58,6 +58,32 @@ export interface LanguagePack {
   refusals: Refusals;
 }
 
+/** What every pack has. */
+export const packKeys = [
+  "language",
+  "name",
+  "numbers",
+  "times",
+  "units",
+  "targets",
+  "kinds",
+  "properties",
+  "values",
+  "states",
+  "colours",
+  "warmths",
+  "amounts",
+  "levels",
+  "vocabulary",
+  "conversation",
+  "answers",
+  "elisions",
+  "small",
+  "courtesies",
+  "replies",
+  "refusals",
+] as const satisfies readonly (keyof LanguagePack)[];
+
 export interface NumberWords {
   /** Cardinal number in words, for whole numbers from 0 to 999. */
   cardinal: (value: number) => string;

@@ -4,6 +4,8 @@ export const durationUnits = { second: 1, minute: 60, hour: 3600, day: 86_400, w
 
 export type DurationUnit = keyof typeof durationUnits;
 
+export const durationUnitNames = ["second", "minute", "hour", "day", "week"] as const;
+
 /** How a language says durations, times, dates, and when something is to be done. */
 export interface TimeWords {
   /** Words for one and several of a unit, and its signs; the first two are one and several. */

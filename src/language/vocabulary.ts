@@ -101,6 +101,17 @@ export interface TargetWords {
   except: Said;
 }
 
+export const targetWords = [
+  "all",
+  "everything",
+  "here",
+  "it",
+  "there",
+  "inPlace",
+  "and",
+  "except",
+] as const satisfies readonly (keyof TargetWords)[];
+
 /** The ways people name one device of a kind, and several. */
 export interface KindNouns {
   one: Said;

@@ -1,5 +1,3 @@
-import { packFor } from "./packs.ts";
-
 /** One word of an utterance, as compared (`text`) and where it stands in the original text. */
 export interface Word {
   text: string;
@@ -7,6 +5,14 @@ export interface Word {
   start: number;
   /** UTF-16 offset after its last code unit. */
   end: number;
+}
+
+/** What decides on where words begin and end, and how they are compared. */
+export interface WordRules {
+  /** BCP 47 tag; decides lower case and where unspaced scripts are cut. */
+  language: string;
+  /** Words that lose their vowel before another, without the apostrophe: `l` for "l'atelier". */
+  elisions?: readonly string[];
 }
 
 /**
@@ -69,16 +75,13 @@ function isAscii(text: string): boolean {
 const ownLowerCase = /^(?:tr|az|lt)(?:-|$)/;
 
 /**
- * Splits a text into words, a word that lost its vowel apart from the next. Punctuation separates; letters and digits part from each other when
- * the digits come first (`60percent`), so that a number is always a word; `%`, `°c`, a sign before
- * a number and `#rrggbb` are words of their own; scripts written without spaces are cut by
- * `Intl.Segmenter`.
- *
- * @param language BCP 47 tag; decides lower case and where unspaced scripts are cut.
+ * Splits a text into words, a word that lost its vowel apart from the next. Punctuation separates;
+ * letters and digits part from each other when the digits come first (`60percent`), so that a number
+ * is always a word; `%`, `°c`, a sign before a number and `#rrggbb` are words of their own; scripts
+ * written without spaces are cut by `Intl.Segmenter`.
  */
-export function splitWords(text: string, language: string): Word[] {
+export function splitWords(text: string, { language, elisions = [] }: WordRules): Word[] {
   const found: Word[] = [];
-  const elisions = packFor(language)?.elisions ?? [];
   const ownCase = ownLowerCase.test(language);
 
   const add = (start: number, end: number): void => {

@@ -1,12 +1,13 @@
 import { realpath } from "node:fs/promises";
 import { dirname, join, relative, resolve, sep } from "node:path";
-import { type Book, readPhrasebook } from "../book/book.ts";
+import type { Book } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import {
   type Source,
   type SourceDefinition,
   type SourceText,
   readDocument,
-} from "../phrasebook/document.ts";
+} from "../document/document.ts";
 import type { Finding } from "../source/finding.ts";
 import { membersOf, textsOf, shown } from "../source/border.ts";
 import { partSources } from "../suites/sources.ts";

@@ -1,5 +1,5 @@
 import * as z from "zod/mini";
-import { phrasebookSchema } from "../phrasebook/schema.ts";
+import { phrasebookSchema } from "../phrasebook/schema/phrasebook.ts";
 import { daySchema, outcomes, suiteSchema } from "../suites/schema.ts";
 
 /** JSON Schemas (draft 2020-12) of the files that people write, by name. */

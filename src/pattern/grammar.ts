@@ -50,7 +50,7 @@ function readGrammar(source: string): Grammar {
   const declared = readDeclarations(text, header[0].length);
   const reader: Reader = {
     text,
-    language: declared.language,
+    rules: { language: declared.language },
     at: declared.at,
     depth: 0,
     isGrammar: true,

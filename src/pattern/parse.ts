@@ -1,4 +1,4 @@
-import { splitWords } from "../language/words.ts";
+import { type WordRules, splitWords } from "../language/words.ts";
 import type { Span } from "../source/position.ts";
 import type { Option, Pattern } from "./tree.ts";
 
@@ -31,9 +31,9 @@ export class Stop extends Error {
  * Reads a pattern: a rule expansion in the ABNF form of SRGS 1.0 (section 2), in text only.
  * Semantic tags, language attachments and references to other grammars are told apart and refused.
  *
- * @param language BCP 47 tag of the pattern's words.
+ * @param rules How its words are told apart.
  */
-export function parsePattern(text: string, language: string): Parsed {
+export function parsePattern(text: string, rules: WordRules): Parsed {
   try {
     if (text.length > longest) {
       throw new Stop(
@@ -42,7 +42,7 @@ export function parsePattern(text: string, language: string): Parsed {
         "split it into several patterns, or move parts of it into fragments",
       );
     }
-    const reader = { text, language, at: 0, depth: 0, isGrammar: false };
+    const reader = { text, rules, at: 0, depth: 0, isGrammar: false };
     const pattern = readChoice(reader);
     if (reader.at < text.length) unexpected(reader);
     return { ok: true, pattern };
@@ -55,7 +55,7 @@ export function parsePattern(text: string, language: string): Parsed {
 /** A text that is read from front to back. */
 export interface Reader {
   readonly text: string;
-  readonly language: string;
+  readonly rules: WordRules;
   at: number;
   depth: number;
   /** Within a whole grammar a rule ends with a semicolon, and tags and languages are passed over. */
@@ -317,7 +317,7 @@ function isComment(text: string, at: number): boolean {
 }
 
 function tokens(reader: Reader, text: string, span: Span): Pattern {
-  const words = splitWords(text, reader.language).map((word) => word.text);
+  const words = splitWords(text, reader.rules).map((word) => word.text);
   if (words.length === 0) {
     throw new Stop(span[0], `"${text}" is never heard as a word`, "leave it out: nobody says it");
   }

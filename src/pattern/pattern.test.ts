@@ -9,7 +9,7 @@ import type { Pattern } from "./tree.ts";
 const none = () => undefined;
 
 function made(text: string, most = 50): string[] {
-  const parsed = parsePattern(text, "en");
+  const parsed = parsePattern(text, { language: "en" });
   if (!parsed.ok) throw new Error(parsed.error.message);
   return [...phrases(parsed.pattern, none)].slice(0, most).map((words) => words.join(" "));
 }
@@ -56,7 +56,7 @@ describe("a pattern that cannot be read says where and what to write", () => {
     ["a ... b", 2, /never heard/, /leave it out/],
     ["(".repeat(80), 60, /deep/, /fragments/],
   ])("%s", (text, offset, message, fix) => {
-    const parsed = parsePattern(text, "en");
+    const parsed = parsePattern(text, { language: "en" });
     expect(parsed).toMatchObject({ ok: false, error: { offset } });
     if (parsed.ok) return;
     expect(parsed.error.message).toMatch(message);
@@ -67,7 +67,7 @@ describe("a pattern that cannot be read says where and what to write", () => {
     const pieces = fc.constantFrom(...'()[]<>|$"/*{}!= a1-\n'.split(""));
     fc.assert(
       fc.property(fc.oneof(fc.string({ unit: "binary" }), fc.string({ unit: pieces })), (text) => {
-        expect(parsePattern(text, "en")).toHaveProperty("ok");
+        expect(parsePattern(text, { language: "en" })).toHaveProperty("ok");
       }),
       { numRuns: 2000 },
     );
@@ -77,7 +77,7 @@ describe("a pattern that cannot be read says where and what to write", () => {
 test("printing a pattern and reading it back makes the same phrases", () => {
   fc.assert(
     fc.property(anyPattern, (pattern) => {
-      const parsed = parsePattern(printPattern(pattern), "en");
+      const parsed = parsePattern(printPattern(pattern), { language: "en" });
       expect(parsed).toHaveProperty("ok", true);
       if (!parsed.ok) return;
       const first = (tree: Pattern): string[] => {

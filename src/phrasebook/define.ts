@@ -1,5 +1,5 @@
-import type { SourceDefinition } from "./document.ts";
-import type { PhrasebookDefinition } from "./schema.ts";
+import type { SourceDefinition } from "../document/document.ts";
+import type { PhrasebookDefinition } from "./schema/phrasebook.ts";
 
 /**
  * A phrasebook written in TypeScript, in the shape of the YAML files. Pass it to `readPhrasebook`
@@ -10,6 +10,6 @@ import type { PhrasebookDefinition } from "./schema.ts";
 export function definePhrasebook(
   definition: PhrasebookDefinition,
   path = "definePhrasebook",
-): SourceDefinition {
+): SourceDefinition<PhrasebookDefinition> {
   return { path, definition };
 }

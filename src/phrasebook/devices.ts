@@ -1,35 +1,28 @@
+import type { Cursor } from "../document/cursor.ts";
+import { readNames } from "../document/said.ts";
+import type { Device } from "../model/home.ts";
+import type { Kind } from "../model/kinds.ts";
+import type { DataSchema } from "../model/property.ts";
+import { given } from "../source/given.ts";
 import { nearest } from "../source/nearest.ts";
-import { type Context, type Entry, report, reportUnknown } from "./context.ts";
 import { checkSafe, listValues, readGuards } from "./guards.ts";
-import type { Kind } from "./kinds.ts";
-import type { Device } from "./model.ts";
-import type { DataSchema } from "./property.ts";
-import { readNames } from "./said.ts";
-import type { DataSchemaDefinition, DeviceDefinition, KindDefinition } from "./schema.ts";
+import type { DataSchemaDefinition, DeviceDefinition, KindDefinition } from "./schema/home.ts";
 
 /** Reads a device: its kind gives it properties, which it may narrow, list or add to. */
 export function readDevice(
-  context: Context,
-  entry: Entry<DeviceDefinition>,
+  entry: Cursor<DeviceDefinition>,
   rooms: ReadonlySet<string>,
 ): Device | undefined {
-  const { id, value, document, path, at } = entry;
-  const names = readNames(context, entry, value);
-  if (value.room !== undefined && !rooms.has(value.room)) {
-    reportUnknown(context, document.at([...path, "room"]), "room", value.room, rooms);
-  }
+  const { id, value, context } = entry;
+  const names = readNames(entry);
+  const { room } = value;
+  if (room !== undefined && !rooms.has(room)) entry.key("room").unknown("room", room, rooms);
   const kind = context.kinds.get(value.kind);
   if (!kind) {
-    reportUnknown(
-      context,
-      document.at([...path, "kind"]),
-      "kind",
-      value.kind,
-      context.kinds.keys(),
-    );
+    entry.key("kind").unknown("kind", value.kind, context.kinds.keys());
     return undefined;
   }
-  const properties = readProperties(context, entry, kind);
+  const properties = readProperties(entry, kind);
   const usual = kind.actions ?? none;
   const actions = value.actions ? [...new Set([...usual, ...value.actions])] : usual;
   return {
@@ -39,14 +32,14 @@ export function readDevice(
     names,
     properties,
     actions,
-    ...readGuards(context, entry, kind, { properties, actions }),
-    at,
-    ...(value.room === undefined ? {} : { room: value.room }),
+    ...readGuards(entry, kind, { properties, actions }),
+    at: entry.keyAt,
+    ...(room === undefined ? {} : { room }),
   };
 }
 
 /** Reads a kind of the phrasebook's own: data in the words of Web of Things. */
-export function readKind(context: Context, entry: Entry<KindDefinition>): Kind {
+export function readKind(entry: Cursor<KindDefinition>): Kind {
   const { id, value } = entry;
   const properties = (written: KindDefinition["properties"]): Record<string, DataSchema> =>
     Object.fromEntries(
@@ -54,15 +47,16 @@ export function readKind(context: Context, entry: Entry<KindDefinition>): Kind {
     );
   const kind = { properties: properties(value.properties), optional: properties(value.optional) };
   const all = new Map([...Object.entries(kind.properties), ...Object.entries(kind.optional)]);
-  const abilities = { properties: all, actions: value.actions ?? [] };
-  checkSafe(context, entry, abilities, { of: "kind", id });
+  checkSafe(entry, { properties: all, actions: value.actions ?? [] }, { of: "kind", id });
   return {
     ...kind,
-    ...(value.actions ? { actions: value.actions } : {}),
-    ...(value.voice ? { voice: value.voice } : {}),
-    ...(value.safe ? { safe: listValues(value.safe) } : {}),
-    ...(value["safe-actions"] ? { safeActions: value["safe-actions"] } : {}),
-    ...(value.bulk === undefined ? {} : { bulk: value.bulk }),
+    ...given({
+      actions: value.actions,
+      voice: value.voice,
+      safe: value.safe && listValues(value.safe),
+      safeActions: value["safe-actions"],
+      bulk: value.bulk,
+    }),
   };
 }
 
@@ -77,36 +71,44 @@ function propertiesOf(kind: Kind): ReadonlyMap<string, DataSchema> {
 }
 
 function readProperties(
-  context: Context,
-  { id, value, document, path }: Entry<DeviceDefinition>,
+  entry: Cursor<DeviceDefinition>,
   kind: Kind,
 ): ReadonlyMap<string, DataSchema> {
   // Devices that say nothing of their own share what their kind says.
-  if (value.properties === undefined) return propertiesOf(kind);
+  if (entry.value.properties === undefined) return propertiesOf(kind);
   const properties = new Map(propertiesOf(kind));
   const optional = kind.optional ?? {};
-  const listed: Record<string, DataSchemaDefinition | null> = Array.isArray(value.properties)
-    ? Object.fromEntries(value.properties.map((name) => [name, null]))
-    : value.properties;
-
-  for (const [index, [name, own]] of Object.entries(listed).entries()) {
-    const under = [...path, "properties", Array.isArray(value.properties) ? index : name];
+  for (const [name, own] of listed(entry)) {
     const base = properties.get(name) ?? optional[name];
-    if (!base && own?.type === undefined && !own?.enum) {
-      const known = [...properties.keys(), ...Object.keys(optional)];
-      const near = nearest(name, known);
-      report(
-        context,
-        "unknown-property",
-        document.atKey(under),
-        `a ${value.kind} has no property "${name}", so ${id} must say what it can hold`,
-        near ? `write ${near}, or give it a type` : `give it a type: { ${name}: { type: number } }`,
-      );
+    const { value } = own;
+    if (!base && value?.type === undefined && !value?.enum) {
+      const near = nearest(name, [...properties.keys(), ...Object.keys(optional)]);
+      const message = `a ${entry.value.kind} has no property "${name}", so ${entry.id} must say what it can hold`;
+      const type = `give it a type: { ${name}: { type: number } }`;
+      const fix = near ? `write ${near}, or give it a type` : type;
+      own.report("unknown-property", message, fix, { at: own.keyAt });
       continue;
     }
-    properties.set(name, merge(base, own ?? {}));
+    properties.set(name, merge(base, value ?? {}));
   }
   return properties;
+}
+
+/** The properties that a device lists, by their names, each with what is said of it. */
+function listed(
+  entry: Cursor<DeviceDefinition>,
+): (readonly [string, Cursor<DataSchemaDefinition | null>])[] {
+  const written = entry.key("properties");
+  const { value = [] } = written;
+  return Array.isArray(value)
+    ? written
+        .as(value)
+        .items()
+        .map((name) => [name.value, name.as(null)] as const)
+    : written
+        .as(value)
+        .entries()
+        .map((own) => [own.id, own] as const);
 }
 
 function merge(base: DataSchema | undefined, own: DataSchemaDefinition): DataSchema {
@@ -114,12 +116,11 @@ function merge(base: DataSchema | undefined, own: DataSchemaDefinition): DataSch
   const minimum = own.minimum ?? base?.minimum;
   const fallback = { boolean: false, string: own.enum?.[0] ?? "", number: 0, integer: 0 }[type];
   const initial = own.default ?? (own.enum ? fallback : (base?.default ?? fallback));
-  const given = Object.fromEntries(Object.entries(rest).filter(([, value]) => value !== undefined));
   return {
     ...base,
-    ...given,
+    ...given(rest),
     type,
-    ...(step === undefined ? {} : { multipleOf: step }),
+    ...given({ multipleOf: step ?? base?.multipleOf }),
     // A narrowed range need not hold the kind's own starting value.
     default: typeof initial === "number" ? Math.max(initial, minimum ?? initial) : initial,
   };

@@ -1,6 +1,6 @@
-import { tellReason } from "../commands/reason.ts";
+import { tellReason } from "../model/reason.ts";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { definePhrasebook } from "./define.ts";
 
 const devices = `

@@ -1,71 +1,32 @@
+import type { Cursor } from "../document/cursor.ts";
+import { writtenKeys } from "../document/document.ts";
+import { readReply } from "../document/replies.ts";
+import { readPatterns } from "../document/said.ts";
+import { readSlots } from "../slot-types/types.ts";
+import type { Slot } from "../slot-types/slot.ts";
 import { nearest } from "../source/nearest.ts";
-import { type Context, type Entry, report } from "./context.ts";
-import { writtenKeys } from "./document.ts";
-import type { Fragment, Intent } from "./model.ts";
-import { dropTooLarge, offsetPosition, slotsReached } from "./references.ts";
-import { readReply } from "./replies.ts";
-import { readPatterns } from "./said.ts";
-import type { IntentDefinition } from "./schema.ts";
-import { readSlots, slotDefault } from "./slots.ts";
 import { readDo } from "./compute.ts";
-import type { Home, KnownIds } from "./steps.ts";
+import type { Intent } from "./model.ts";
+import { dropTooLarge, offsetPosition, slotsReached } from "./references.ts";
+import type { IntentDefinition } from "./schema/intent.ts";
+import { type Scope, type SlotScope, speakableIn } from "./scope.ts";
 
 /**
  * Reads an intent: its patterns, slots, steps and reply, each checked against the others.
  *
  * @param base The intent of the vocabulary that it adds patterns to.
  */
-export function readIntent(
-  context: Context,
-  entry: Entry<IntentDefinition>,
-  home: Home,
-  fragments: ReadonlyMap<string, Fragment>,
-  ids: KnownIds,
-  base?: Intent,
-): Intent {
-  const { id, value, document, path, at } = entry;
-  const rooms = new Set(home.rooms.keys());
-  const slotsPath = [...path, "slots"];
-  const own = readSlots(context, document, slotsPath, value.slots ?? {}, rooms);
-  const slots = new Map([...(base?.slots ?? []), ...own]);
-  const written = readPatterns(context, document, [...path, "patterns"], value.patterns);
-  const patterns = dropTooLarge(context, written, fragments, (name) => slots.has(name));
-  // A slot that could not be read has been reported; its uses are no further mistakes.
-  const unread = new Set(writtenKeys(document, slotsPath).filter((name) => !slots.has(name)));
-  const known = { slots, unread };
-  const done = readDo(context, document, [...path, "do"], value.do, home, known, ids);
-
-  const checked = context.origin === "vocabulary" ? [] : patterns;
-  const reached = slotsReached(checked, fragments, (name) => slots.has(name));
-  for (const [name, { pattern, offset, direct }] of reached) {
-    if (slots.has(name) || unread.has(name)) continue;
-    const candidates = [...slots.keys(), ...fragments.keys()];
-    const near = nearest(name, candidates);
-    report(
-      context,
-      "unknown-reference",
-      direct ? offsetPosition(pattern.at, offset) : pattern.at,
-      `$${name} is neither a slot of "${id}" nor a fragment`,
-      near ? `write $${near}` : `add it: slots: { ${name}: { type: percent } }`,
-    );
-  }
-  for (const slot of own.values()) {
-    if (reached.has(slot.name)) continue;
-    const isGiven = slotDefault(slot) !== undefined || slot.ask !== undefined;
-    if (context.origin === "vocabulary" || isGiven) continue;
-    report(
-      context,
-      "unused-slot",
-      slot.at,
-      `no pattern of "${id}" says $${slot.name}, so it never has a value`,
-      `put $${slot.name} in a pattern, give it a default, or remove it`,
-      { severity: "warning" },
-    );
-  }
-  const speakable = { slots: [...slots.keys(), ...unread], devices: home.devices };
-  const said = (key: "reply" | "failed") =>
-    readReply(context, document, [...path, key], value[key], speakable);
-  const [reply, failed] = [said("reply"), said("failed")];
+export function readIntent(entry: Cursor<IntentDefinition>, scope: Scope, base?: Intent): Intent {
+  const { id, keyAt: at, value } = entry;
+  const { own, inside } = scopeOf(entry, scope, base?.slots);
+  const { slots } = inside;
+  const isSlot = (name: string): boolean => slots.has(name);
+  const written = readPatterns(entry.key("patterns"));
+  const patterns = dropTooLarge(entry, written, scope.fragments, isSlot);
+  const done = readDo(entry.given("do"), inside);
+  checkSlots(entry, own, { ...inside, patterns });
+  const reply = readReply(entry.given("reply"), speakableIn(inside));
+  const failed = readReply(entry.given("failed"), speakableIn(inside));
   if (!base) return { id, patterns, slots, ...done, reply, failed, at };
   return {
     ...base,
@@ -76,4 +37,43 @@ export function readIntent(
     failed: failed.size > 0 ? failed : base.failed,
     at,
   };
+}
+
+/** The slots of an intent or routine; one that could not be read is reported, and its uses are not. */
+export function scopeOf(
+  entry: Cursor<{ slots?: IntentDefinition["slots"] }>,
+  scope: Scope,
+  inherited: ReadonlyMap<string, Slot> = new Map(),
+): { own: ReadonlyMap<string, Slot>; inside: SlotScope } {
+  const own = readSlots(entry.given("slots"), new Set(scope.home.rooms.keys()));
+  const slots = new Map([...inherited, ...own]);
+  const all = writtenKeys(entry.document, [...entry.path, "slots"]);
+  const unread = new Set(all.filter((name) => !slots.has(name)));
+  return { own, inside: { ...scope, slots, unread } };
+}
+
+/** Names in patterns that are no slots, and slots that are in no pattern. */
+function checkSlots(
+  entry: Cursor<IntentDefinition>,
+  own: ReadonlyMap<string, Slot>,
+  { slots, unread, fragments, patterns }: SlotScope & Pick<Intent, "patterns">,
+): void {
+  if (entry.context.origin === "vocabulary") return;
+  const { id } = entry;
+  const reached = slotsReached(patterns, fragments, (name) => slots.has(name));
+  for (const [name, { pattern, offset, direct }] of reached) {
+    if (slots.has(name) || unread.has(name)) continue;
+    const near = nearest(name, [...slots.keys(), ...fragments.keys()]);
+    const message = `$${name} is neither a slot of "${id}" nor a fragment`;
+    const fix = near ? `write $${near}` : `add it: slots: { ${name}: { type: percent } }`;
+    const at = direct ? offsetPosition(pattern.at, offset) : pattern.at;
+    entry.report("unknown-reference", message, fix, { at });
+  }
+  for (const slot of own.values()) {
+    const isGiven = (slot.fills === "value" && slot.default !== undefined) || slot.ask;
+    if (reached.has(slot.name) || isGiven) continue;
+    const message = `no pattern of "${id}" says $${slot.name}, so it never has a value`;
+    const fix = `put $${slot.name} in a pattern, give it a default, or remove it`;
+    entry.report("unused-slot", message, fix, { severity: "warning", at: slot.at });
+  }
 }

@@ -1,5 +1,5 @@
 import type { Position } from "../source/position.ts";
-import { type Context, report } from "./context.ts";
+import type { Cursor } from "../document/cursor.ts";
 
 /** Deepest that things of a sort may hold things of their sort. */
 const deepest = 30;
@@ -20,7 +20,7 @@ export interface Nest {
  * @param what What the things are called, in the plural.
  */
 export function openNests(
-  context: Context,
+  cursor: Cursor<unknown>,
   what: string,
   nests: ReadonlyMap<string, Nest>,
   fix: string,
@@ -35,13 +35,13 @@ export function openNests(
     if (start >= 0) {
       const way = [...trail.slice(start), id].join(" → ");
       const rule = `${what.slice(0, -1)}-circle`;
-      report(context, rule, nest.at, `${what} go in a circle: ${way}`, fix);
+      cursor.report(rule, `${what} go in a circle: ${way}`, fix, { at: nest.at });
       for (const each of trail.slice(start)) broken.add(each);
       return [];
     }
     if (trail.length >= deepest) {
       const message = `${what} hold ${what} more than ${deepest} deep`;
-      report(context, `${what.slice(0, -1)}-depth`, nest.at, message, fix);
+      cursor.report(`${what.slice(0, -1)}-depth`, message, fix, { at: nest.at });
       broken.add(id);
       return [];
     }

@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { definePhrasebook } from "./define.ts";
-import { readSources } from "./read.ts";
+import { readPhrasebook } from "../book/read.ts";
 
-const problems = (text: string) => readSources([{ path: "home.yaml", text }]).problems;
+const problems = (text: string) => readPhrasebook([{ path: "home.yaml", text }]).problems;
 
 /** Findings as `line:column rule`. */
 const places = (text: string): string[] =>
@@ -124,7 +124,7 @@ describe("one mistake is one finding", () => {
 });
 
 test("a thing defined in two files shows both places", () => {
-  const { problems: found } = readSources([
+  const { problems: found } = readPhrasebook([
     { path: "a.yaml", text: "rooms: { loft: {} }" },
     { path: "b.yaml", text: "\nrooms: { loft: {} }" },
   ]);
@@ -143,11 +143,11 @@ intents:
   on: { patterns: "lamp on", do: { set: { all: { power: on } } } }
 `;
   expect(places(text)).toEqual(["3:25 yaml-syntax"]);
-  expect([...readSources([{ path: "a.yaml", text }]).rooms.keys()]).toEqual(["loft"]);
+  expect([...readPhrasebook([{ path: "a.yaml", text }]).rooms.keys()]).toEqual(["loft"]);
 });
 
 test("what is right in a file with mistakes is used", () => {
-  const book = readSources([
+  const book = readPhrasebook([
     {
       path: "a.yaml",
       text: "rooms: { loft: {}, B: {} }\ndevices: { a: { kind: light, rom: loft } }",
@@ -158,7 +158,7 @@ test("what is right in a file with mistakes is used", () => {
 });
 
 test("a definition in TypeScript has the shape of the files, and findings show its path", () => {
-  const book = readSources([
+  const book = readPhrasebook([
     definePhrasebook({
       rooms: { loft: {} },
       devices: {
@@ -217,7 +217,7 @@ describe("a hostile pattern is a finding or works", () => {
 
   test("groups that double each other have each device once", () => {
     const text = chain(25, "members: [d]", (next) => `members: [${next}, ${next}]`);
-    const book = readSources([
+    const book = readPhrasebook([
       { path: "home.yaml", text: `devices: { d: { kind: plug } }\ngroups:\n${text}` },
     ]);
     expect(book.groups.get("g0")?.devices).toEqual(["d"]);
@@ -253,7 +253,7 @@ test("no text makes reading throw", () => {
   );
   fc.assert(
     fc.property(file, (text) => {
-      expect(readSources([{ path: "x.yaml", text }])).toHaveProperty("problems");
+      expect(readPhrasebook([{ path: "x.yaml", text }])).toHaveProperty("problems");
     }),
     { numRuns: 1000 },
   );

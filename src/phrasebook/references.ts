@@ -2,8 +2,8 @@ import { referencesOf } from "../pattern/references.ts";
 import { patternSize } from "../pattern/size.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import type { Position } from "../source/position.ts";
-import { type Context, report } from "./context.ts";
-import type { Fragment, SpokenPattern } from "./model.ts";
+import type { Cursor } from "../document/cursor.ts";
+import type { Fragment, SpokenPattern } from "../model/spoken.ts";
 
 /** Names that fragments use and no fragment has are left to the intents, whose slots they may be. */
 function fragmentUses(fragment: Fragment, fragments: ReadonlyMap<string, Fragment>): string[] {
@@ -15,7 +15,7 @@ function fragmentUses(fragment: Fragment, fragments: ReadonlyMap<string, Fragmen
  * Reports fragments that lead back to themselves and takes them out: a pattern is a finite piece
  * of writing, and recursion would ask for a pushdown automaton that no speech recogniser shares.
  */
-export function breakCircles(context: Context, fragments: Map<string, Fragment>): void {
+export function breakCircles(cursor: Cursor<unknown>, fragments: Map<string, Fragment>): void {
   const done = new Set<string>();
   const visit = (name: string, trail: string[]): void => {
     const start = trail.indexOf(name);
@@ -23,7 +23,8 @@ export function breakCircles(context: Context, fragments: Map<string, Fragment>)
     if (start >= 0 && fragment) {
       const circle = [...trail.slice(start), name].map((each) => `$${each}`).join(" → ");
       const fix = "write out one of them so that the circle ends";
-      report(context, "pattern-circle", fragment.at, `fragments go in a circle: ${circle}`, fix);
+      const at = fragment.at;
+      cursor.report("pattern-circle", `fragments go in a circle: ${circle}`, fix, { at });
       for (const each of trail.slice(start)) fragments.delete(each);
       return;
     }
@@ -31,7 +32,7 @@ export function breakCircles(context: Context, fragments: Map<string, Fragment>)
     if (trail.length >= deepest) {
       const fix = "write some of them out where they are used";
       const message = `fragments refer to fragments more than ${deepest} deep`;
-      report(context, "pattern-size", fragment.at, message, fix);
+      cursor.report("pattern-size", message, fix, { at: fragment.at });
       fragments.delete(name);
       return;
     }
@@ -48,7 +49,7 @@ const mostPlaces = 1000;
 
 /** Reports patterns whose automaton would be too large, and leaves them out. */
 export function dropTooLarge(
-  context: Context,
+  cursor: Cursor<unknown>,
   patterns: readonly SpokenPattern[],
   fragments: ReadonlyMap<string, Fragment>,
   own: (name: string) => boolean,
@@ -61,13 +62,9 @@ export function dropTooLarge(
     const resolve = (name: string): Pattern | undefined =>
       own(name) ? undefined : fragmentTree(fragments.get(name), pattern.language);
     if (patternSize(pattern.tree, resolve, known) <= mostPlaces) return true;
-    report(
-      context,
-      "pattern-size",
-      pattern.at,
-      `written out, the pattern has more than ${mostPlaces} places for a word`,
-      "repeat less, or split it into several patterns",
-    );
+    const message = `written out, the pattern has more than ${mostPlaces} places for a word`;
+    const fix = "repeat less, or split it into several patterns";
+    cursor.report("pattern-size", message, fix, { at: pattern.at });
     return false;
   });
 }

@@ -1,87 +1,45 @@
+import type { Cursor } from "../document/cursor.ts";
+import { readLength } from "../document/lengths.ts";
+import { readReply } from "../document/replies.ts";
+import { readNames, readPatterns } from "../document/said.ts";
+import type { SpokenPattern } from "../model/spoken.ts";
+import type { Trigger } from "../model/trigger.ts";
 import { readDo } from "./compute.ts";
-import { type Context, type Entry, report } from "./context.ts";
-import { writtenKeys } from "./document.ts";
-import type { Fragment, Intent, Routine, SpokenPattern, Trigger } from "./model.ts";
+import { scopeOf } from "./intents.ts";
+import type { Intent, Routine } from "./model.ts";
 import { dropTooLarge } from "./references.ts";
-import { readLength } from "./lengths.ts";
-import { readReply } from "./replies.ts";
-import { readNames, readPatterns } from "./said.ts";
-import type { ReplyDefinition, RoutineDefinition } from "./schema.ts";
-import { readSlots } from "./slots.ts";
+import type { RoutineDefinition } from "./schema/routine.ts";
+import { type Scope, type SlotScope, speakableIn } from "./scope.ts";
 import { readConditions } from "./states.ts";
-import type { Home, KnownIds } from "./steps.ts";
 import { readTrigger } from "./triggers.ts";
 
 /** Reads a routine, and the intent that its phrases make if it has any. */
 export function readRoutine(
-  context: Context,
-  entry: Entry<RoutineDefinition>,
-  home: Home,
-  fragments: ReadonlyMap<string, Fragment>,
-  ids: KnownIds,
+  entry: Cursor<RoutineDefinition>,
+  scope: Scope,
 ): { routine: Routine; intent: Intent | undefined } {
-  const { id, value, document, path, at } = entry;
-  const slotsPath = [...path, "slots"];
-  const rooms = new Set(home.rooms.keys());
-  const slots = readSlots(context, document, slotsPath, value.slots ?? {}, rooms);
-  const unread = new Set(writtenKeys(document, slotsPath).filter((name) => !slots.has(name)));
-  const known = { slots, unread };
-  const done = readDo(context, document, [...path, "do"], value.do, home, known, ids);
-  const triggers: Trigger[] = [];
-  const patterns: SpokenPattern[] = [];
-  for (const [index, written] of (value.triggers ?? []).entries()) {
-    const under = [...path, "triggers", index];
-    if ("phrase" in written) {
-      const read = readPatterns(context, document, [...under, "phrase"], written.phrase);
-      patterns.push(...dropTooLarge(context, read, fragments, (name) => slots.has(name)));
-    } else {
-      const trigger = readTrigger(context, document, under, written, home, ids.people);
-      if (trigger) triggers.push(trigger);
-    }
-  }
-  const said = (key: "moment" | "reply" | "failed", text: ReplyDefinition | undefined) =>
-    readReply(context, document, [...path, key], text, {
-      slots: [...slots.keys(), ...unread],
-      devices: home.devices,
-    });
-  const replyAt = value["reply-at"] ?? "voicepoint";
-  const places = [
-    "voicepoint",
-    "everywhere",
-    "nowhere",
-    ...home.rooms.keys(),
-    ...home.zones.keys(),
-  ];
-  if (!places.includes(replyAt)) {
-    const fix = "write voicepoint, everywhere, nowhere, or a room";
-    const place = document.at([...path, "reply-at"]);
-    report(context, "unknown-reference", place, `there is no room "${replyAt}"`, fix);
-  }
-  const condition = readConditions(
-    context,
-    document,
-    [...path, "if"],
-    value.if ?? {},
-    home.devices,
-  );
+  const { id, value, keyAt: at } = entry;
+  const { inside } = scopeOf(entry, scope);
+  const { slots } = inside;
+  const done = readDo(entry.key("do"), inside);
+  const { triggers, patterns } = readTriggers(entry, inside);
+  const rest = entry.given("rest");
+  const speakable = speakableIn(inside);
   const routine: Routine = {
     id,
-    names: readNames(context, entry, value),
+    names: readNames(entry),
     triggers,
     slots,
-    condition,
+    condition: readConditions(entry.given("if"), scope.home.devices),
     enabled: value.enabled ?? true,
     overlap: value.overlap ?? "skip",
-    rest:
-      (value.rest === undefined
-        ? 0
-        : readLength(context, document, [...path, "rest"], value.rest)) ?? 0,
+    rest: (rest && readLength(rest)) ?? 0,
     trusted: value.trusted ?? false,
-    replyAt,
-    moment: said("moment", value.moment),
+    replyAt: readReplyAt(entry, scope),
+    moment: readReply(entry.given("moment"), speakable),
     ...done,
-    reply: said("reply", value.reply),
-    failed: said("failed", value.failed),
+    reply: readReply(entry.given("reply"), speakable),
+    failed: readReply(entry.given("failed"), speakable),
     at,
   };
   const { reply, failed, trusted, enabled } = routine;
@@ -90,4 +48,41 @@ export function readRoutine(
       ? { id, patterns, slots, ...done, reply, failed, routine: { trusted }, at }
       : undefined;
   return { routine, intent };
+}
+
+/** What sets a routine off: triggers, and the patterns of its phrases. */
+function readTriggers(
+  entry: Cursor<RoutineDefinition>,
+  scope: SlotScope,
+): { triggers: Trigger[]; patterns: SpokenPattern[] } {
+  const triggers: Trigger[] = [];
+  const patterns: SpokenPattern[] = [];
+  for (const cursor of entry.given("triggers")?.items() ?? []) {
+    const { value: written } = cursor;
+    if ("phrase" in written) {
+      const read = readPatterns(cursor.as(written).key("phrase"));
+      const isSlot = (name: string): boolean => scope.slots.has(name);
+      patterns.push(...dropTooLarge(cursor, read, scope.fragments, isSlot));
+      continue;
+    }
+    const trigger = readTrigger(cursor.as(written), scope);
+    if (trigger) triggers.push(trigger);
+  }
+  return { triggers, patterns };
+}
+
+/** Where a routine speaks. */
+function readReplyAt(entry: Cursor<RoutineDefinition>, { home }: Scope): string {
+  const replyAt = entry.value["reply-at"] ?? "voicepoint";
+  const places = [
+    "voicepoint",
+    "everywhere",
+    "nowhere",
+    ...home.rooms.keys(),
+    ...home.zones.keys(),
+  ];
+  if (places.includes(replyAt)) return replyAt;
+  const fix = "write voicepoint, everywhere, nowhere, or a room";
+  entry.key("reply-at").report("unknown-reference", `there is no room "${replyAt}"`, fix);
+  return replyAt;
 }

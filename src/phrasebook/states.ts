@@ -1,38 +1,27 @@
-import { type Conditions, parseCondition } from "./condition.ts";
-import { type Context, report, reportUnknown } from "./context.ts";
-import type { Document, Path } from "./document.ts";
-import type { Device } from "./model.ts";
+import type { Cursor } from "../document/cursor.ts";
+import type { StatesDefinition } from "../document/shapes.ts";
+import { type Conditions, parseCondition } from "../model/condition.ts";
+import type { Device } from "../model/home.ts";
+import { type DataSchema, type Value, checkValue, isValue } from "../model/property.ts";
 import { membersOf } from "../source/border.ts";
-import {
-  type DataSchema,
-  type Value,
-  checkValue,
-  explainValueProblem,
-  isValue,
-} from "./property.ts";
-import type { StatesDefinition } from "./schema.ts";
-import { allowed, checkWritten, knownProperty } from "./written.ts";
+import { allowed, checkWritten, explain, knownProperty } from "./written.ts";
 
 /** States of devices, each value as given. */
 export type States = ReadonlyMap<string, Readonly<Record<string, Value>>>;
 
+type Devices = ReadonlyMap<string, Device>;
+
 /** Reads the states that a home is given, read-only properties included. */
-export function readStates(
-  context: Context,
-  document: Document,
-  path: Path,
-  states: StatesDefinition,
-  devices: ReadonlyMap<string, Device>,
-): States {
-  return readEach(context, document, path, states, devices, (schema, written, place) =>
-    checkWritten(context, document, place, schema, written) ? written : undefined,
+export function readStates(cursor: Cursor<StatesDefinition> | undefined, devices: Devices): States {
+  return readEach(cursor, devices, (written, schema) =>
+    checkWritten(written, schema) ? written.value : undefined,
   );
 }
 
 /** States given in code, whatever their types: what no device has is left out. */
 export function readGivenStates(
   states: Readonly<Record<string, unknown>>,
-  devices: ReadonlyMap<string, Device>,
+  devices: Devices,
 ): States {
   const known = new Map<string, Record<string, Value>>();
   for (const [id, values] of Object.entries(states)) {
@@ -50,46 +39,37 @@ export function readGivenStates(
 
 /** Reads conditions on the states of devices. */
 export function readConditions(
-  context: Context,
-  document: Document,
-  path: Path,
-  states: StatesDefinition,
-  devices: ReadonlyMap<string, Device>,
+  cursor: Cursor<StatesDefinition> | undefined,
+  devices: Devices,
 ): Conditions {
-  return readEach(context, document, path, states, devices, (schema, written, place) => {
-    const parsed = parseCondition(schema, written);
+  return readEach(cursor, devices, (written, schema) => {
+    const parsed = parseCondition(schema, written.value);
     if (parsed.ok) return parsed.condition;
     const { problem } = parsed;
-    const why =
-      problem.problem === "form"
-        ? problem.message
-        : `${String(place.at(-1))} ${explainValueProblem(problem)}`;
-    report(context, "wrong-condition", document.at(place), why, allowed(schema));
+    const why = problem.problem === "form" ? problem.message : explain(written.id, problem);
+    written.report("wrong-condition", why, allowed(schema));
     return undefined;
   });
 }
 
 function readEach<T>(
-  context: Context,
-  document: Document,
-  path: Path,
-  states: StatesDefinition,
-  devices: ReadonlyMap<string, Device>,
-  read: (schema: DataSchema, written: Value, place: Path) => T | undefined,
+  cursor: Cursor<StatesDefinition> | undefined,
+  devices: Devices,
+  read: (written: Cursor<Value>, schema: DataSchema) => T | undefined,
 ): Map<string, Record<string, T>> {
   const found = new Map<string, Record<string, T>>();
-  for (const [id, properties] of Object.entries(states)) {
+  for (const properties of cursor?.entries() ?? []) {
+    const { id } = properties;
     const device = devices.get(id);
     if (!device) {
-      reportUnknown(context, document.atKey([...path, id]), "device", id, devices.keys());
+      properties.unknown("device", id, devices.keys(), properties.keyAt);
       continue;
     }
     const values: Record<string, T> = {};
-    for (const [property, written] of Object.entries(properties)) {
-      const place = [...path, id, property];
-      const schema = knownProperty(context, document, place, device, property);
-      const value = schema && read(schema, written, place);
-      if (value !== undefined) values[property] = value;
+    for (const written of properties.entries()) {
+      const schema = knownProperty(written, device);
+      const value = schema && read(written, schema);
+      if (value !== undefined) values[written.id] = value;
     }
     found.set(id, values);
   }

@@ -1,7 +1,17 @@
 import type { LanguagePack } from "../language/pack.ts";
-import type { VocabularyId } from "../language/vocabulary.ts";
-import type { Device } from "./model.ts";
-import type { IntentDefinition, PhrasebookDefinition, SlotDefinition } from "./schema.ts";
+import { type VocabularyId, vocabularyIds } from "../language/vocabulary.ts";
+import type { Device } from "../model/home.ts";
+import type { Context } from "../document/context.ts";
+import { Cursor } from "../document/cursor.ts";
+import { readDocument } from "../document/document.ts";
+import { type Packs, packFor } from "../language/packs.ts";
+import type { SlotDefinition } from "../slot-types/types.ts";
+import { readIntent } from "./intents.ts";
+import type { Intent } from "./model.ts";
+import type { IntentDefinition } from "./schema/intent.ts";
+import type { PhrasebookDefinition } from "./schema/phrasebook.ts";
+import type { Scope } from "./scope.ts";
+import { mapOf, section } from "./sections.ts";
 
 /** What an intent of the vocabulary needs a home to have, and what it does. */
 interface VocabularyIntent {
@@ -202,45 +212,84 @@ function intents(packs: readonly LanguagePack[]): Record<VocabularyId, Vocabular
   };
 }
 
+/** The intents that come with Calm Phrase, as far as this home has use for them. */
+export function readVocabulary(
+  context: Context,
+  tops: readonly Cursor<PhrasebookDefinition>[],
+  scope: Scope,
+): Map<string, Intent> {
+  const without = new Set<string>();
+  for (const top of tops) {
+    for (const id of top.given("vocabulary")?.given("without")?.items() ?? []) {
+      without.add(id.value);
+      if (id.value === "all" || vocabularyIds.some((known) => known === id.value)) continue;
+      id.unknown("intent of the vocabulary", id.value, vocabularyIds);
+    }
+  }
+  const definition = vocabularyFor(context, scope, without);
+  const document = readDocument({ path: "vocabulary", definition }, context.findings);
+  const shipped = new Cursor(definition, {
+    document,
+    context: { ...context, origin: "vocabulary" },
+  });
+  const own = { ...scope, fragments: new Map(), ...noIds };
+  return mapOf(
+    section([shipped], (top) => top.given("intents")),
+    (entry) => readIntent(entry, own),
+  );
+}
+
+/** The vocabulary speaks of nothing that a home has of its own. */
+const noIds = {
+  routines: new Set<string>(),
+  people: new Set<string>(),
+  voicepoints: new Set<string>(),
+};
+
 /**
  * The vocabulary of a home: the intents for the properties and actions that its devices have, in
  * the languages that it speaks, as a phrasebook of its own.
  */
-export function vocabularyFor(
-  packs: readonly LanguagePack[],
-  { devices, hasRoutines }: { devices: Iterable<Device>; hasRoutines: boolean },
+function vocabularyFor(
+  { languages, packs: known }: { languages: readonly string[]; packs: Packs },
+  { home, routines }: Scope,
   without: ReadonlySet<string>,
 ): PhrasebookDefinition {
-  const properties = new Set<string>();
-  const actions = new Set<string>();
-  let hasState = false;
-  for (const device of devices) {
-    for (const name of device.properties.keys()) properties.add(name);
-    for (const name of device.actions) actions.add(name);
-    hasState ||= device.properties.size > 0;
-  }
+  const packs = [...new Set(languages.flatMap((tag) => packFor({ packs: known }, tag) ?? []))];
+  const { properties, actions } = abilitiesIn(home.devices.values());
   const isNeeded = ({ needs }: VocabularyIntent): boolean => {
-    if (needs === "state") return hasState;
-    if (needs === "routine") return hasRoutines;
+    if (needs === "state") return properties.size > 0;
+    if (needs === "routine") return routines.size > 0;
     return "property" in needs ? properties.has(needs.property) : actions.has(needs.action);
   };
+  const all = intents(packs);
   const own: PhrasebookDefinition["intents"] = {};
-  for (const [id, intent] of Object.entries(intents(packs))) {
+  for (const id of vocabularyIds) {
+    const intent = all[id];
     if (without.has(id) || without.has("all") || !isNeeded(intent)) continue;
-    const entries = packs.map((pack) => [pack, pack.vocabulary[id as VocabularyId]] as const);
-    const hasReply = entries.some(([, entry]) => entry.reply !== "");
+    const entries = packs.map((pack) => [pack.language, pack.vocabulary[id]] as const);
+    const patterns = entries.map(([language, entry]): [string, string[]] => [
+      language,
+      [...entry.patterns],
+    ]);
+    const replies = entries.map(([language, entry]): [string, string] => [language, entry.reply]);
     own[id] = {
-      patterns: Object.fromEntries(
-        entries.map(([pack, entry]) => [pack.language, [...entry.patterns]]),
-      ),
+      patterns: Object.fromEntries(patterns),
       slots: { ...intent.slots },
       do: intent.do,
-      ...(hasReply
-        ? {
-            reply: Object.fromEntries(entries.map(([pack, entry]) => [pack.language, entry.reply])),
-          }
-        : {}),
+      ...(replies.some(([, reply]) => reply !== "") ? { reply: Object.fromEntries(replies) } : {}),
     };
   }
   return { intents: own };
+}
+
+/** What devices have and can do, by name. */
+function abilitiesIn(devices: Iterable<Device>) {
+  const properties = new Set<string>();
+  const actions = new Set<string>();
+  for (const device of devices) {
+    for (const name of device.properties.keys()) properties.add(name);
+    for (const name of device.actions) actions.add(name);
+  }
+  return { properties, actions };
 }

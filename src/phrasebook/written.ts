@@ -1,60 +1,46 @@
-import { type Context, report, reportUnknown } from "./context.ts";
-import type { Document, Path } from "./document.ts";
-import type { Device } from "./model.ts";
+import type { Cursor } from "../document/cursor.ts";
+import type { Device } from "../model/home.ts";
 import {
   type DataSchema,
   type Value,
   type ValueProblem,
   checkValue,
   explainValueProblem,
-} from "./property.ts";
+} from "../model/property.ts";
 
-/** The schema of a property written at a path, reported when the device has none. */
+/** The schema of a property whose name is the key of what is written; reported when there is none. */
 export function knownProperty(
-  context: Context,
-  document: Document,
-  path: Path,
+  cursor: Cursor<unknown>,
   device: Device | undefined,
-  property: string,
+  property: string = cursor.id,
 ): DataSchema | undefined {
   const schema = device?.properties.get(property);
   if (device && !schema) {
     const what = `property of ${device.id}`;
-    reportUnknown(context, document.atKey(path), what, property, device.properties.keys());
+    cursor.unknown(what, property, device.properties.keys(), cursor.keyAt);
   }
   return schema;
 }
 
+/** The same for a property that is to be set. */
 export function settableProperty(
-  context: Context,
-  document: Document,
-  path: Path,
+  cursor: Cursor<unknown>,
   device: Device | undefined,
-  property: string,
+  property: string = cursor.id,
 ): DataSchema | undefined {
-  const schema = knownProperty(context, document, path, device, property);
+  const schema = knownProperty(cursor, device, property);
   if (!schema?.readOnly) return schema;
-  report(
-    context,
-    "read-only",
-    document.atKey(path),
-    `the ${property} of ${device?.id ?? "it"} can be read but not set`,
-    "set a property that the device lets you set",
-  );
+  const message = `the ${property} of ${device?.id ?? "it"} can be read but not set`;
+  const fix = "set a property that the device lets you set";
+  cursor.report("read-only", message, fix, { at: cursor.keyAt });
   return undefined;
 }
 
-export function checkWritten(
-  context: Context,
-  document: Document,
-  path: Path,
-  schema: DataSchema,
-  written: Value,
-): boolean {
-  const check = checkValue(schema, written);
+/** Whether a property can hold what is written for it; reported when it cannot. */
+export function checkWritten(cursor: Cursor<Value>, schema: DataSchema): boolean {
+  const check = checkValue(schema, cursor.value);
   if (check.ok) return true;
-  const message = explain(String(path.at(-1)), check.problem);
-  report(context, "wrong-value", document.at(path), message, allowed(schema));
+  cursor.report("wrong-value", explain(cursor.id, check.problem), allowed(schema));
   return false;
 }
 

@@ -1,11 +1,11 @@
 import { type Effect, type Heard, effectsOf } from "../commands/outcome.ts";
-import { tellReason } from "../commands/reason.ts";
+import { tellReason } from "../model/reason.ts";
 import type { ReadingWhy, Why, WordRole } from "../hearing/explain/why.ts";
 import type { NearMiss } from "../hearing/near/near.ts";
 import { printPosition } from "../source/position.ts";
 import { describeOutcome, listEffects } from "../commands/describe.ts";
 import type { Book } from "../book/book.ts";
-import type { Turn } from "../home/converse.ts";
+import type { Turn } from "../home/conversation/turns.ts";
 import { pad, shorten, wrap, wrapItems } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 

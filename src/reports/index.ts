@@ -4,7 +4,7 @@
  */
 import { type Book, asBook } from "../book/book.ts";
 import type { Heard } from "../commands/outcome.ts";
-import type { Turn } from "../home/converse.ts";
+import type { Turn } from "../home/conversation/turns.ts";
 import type { LogEntry } from "../home/log.ts";
 import type { Finding } from "../source/finding.ts";
 import { madeOf } from "../source/wrong-use.ts";

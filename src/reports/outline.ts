@@ -1,18 +1,12 @@
 import { stepsOf } from "../commands/compute.ts";
 import { targetDevices } from "../commands/members.ts";
 import { nothingSaid, orderAccess, programAccess } from "../commands/program.ts";
-import { type Condition, type Conditions, printCondition } from "../phrasebook/condition.ts";
-import type {
-  Days,
-  Order,
-  Phrasebook,
-  Reply,
-  Routine,
-  Step,
-  Trigger,
-  ValueReference,
-} from "../phrasebook/model.ts";
-import type { State } from "../phrasebook/property.ts";
+import { type Condition, type Conditions, printCondition } from "../model/condition.ts";
+import type { Days, Trigger } from "../model/trigger.ts";
+import type { Order, Step, ValueReference } from "../model/step.ts";
+import type { Phrasebook, Routine } from "../phrasebook/model.ts";
+import type { Reply } from "../model/spoken.ts";
+import type { State } from "../model/property.ts";
 import { printDuration } from "../time/duration.ts";
 import { printClock } from "../time/local.ts";
 import { shorten } from "./layout.ts";

@@ -1,5 +1,5 @@
 import type { Book } from "../book/book.ts";
-import { spokenNames } from "../phrasebook/names.ts";
+import { spokenNames } from "../model/names.ts";
 import type { SayableDevice } from "../survey/sayable.ts";
 import { wrap, wrapItems } from "./layout.ts";
 import type { Paint } from "./paint.ts";

@@ -1,5 +1,5 @@
 import { type LogEntry, type LogEvent, printEvent } from "../home/log.ts";
-import type { State } from "../phrasebook/property.ts";
+import type { State } from "../model/property.ts";
 import { shorten } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 

@@ -1,4 +1,4 @@
-import type { Reason } from "../commands/reason.ts";
+import type { Reason } from "../model/reason.ts";
 import {
   type LocalTime,
   dateText,
@@ -8,8 +8,8 @@ import {
   printLocal,
   weekdayOf,
 } from "../time/local.ts";
-import type { ClockReading } from "./clock.ts";
-import type { DateReading } from "./dates.ts";
+import type { ClockReading } from "./time.ts";
+import type { DateReading } from "./date.ts";
 
 const minute = 60;
 const halfDay = 12 * 60;

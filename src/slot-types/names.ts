@@ -1,9 +1,10 @@
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { type Trie, createTrie } from "../lexicon/trie.ts";
-import type { Nameable, Phrasebook } from "../phrasebook/model.ts";
-import { spokenNames } from "../phrasebook/names.ts";
-import type { Holder } from "../commands/expression.ts";
-import { isKnown, knownOf } from "../commands/access.ts";
+import type { Home, Nameable } from "../model/home.ts";
+import { spokenNames } from "../model/names.ts";
+import type { Holder } from "./expression.ts";
+import type { Spoken } from "./slot.ts";
+import { isKnown, knownOf } from "../model/known.ts";
 
 /** The names that are said in one language. */
 export interface Names {
@@ -12,18 +13,14 @@ export interface Names {
 }
 
 /** Gathers the names of a language. */
-export function gatherNames(
-  book: Phrasebook,
-  language: string,
-  lexicon: Lexicon,
-  small: ReadonlySet<string>,
-): Names {
+export function gatherNames({ home, language, pack }: Spoken, lexicon: Lexicon): Names {
+  const small = new Set(pack.small);
   const trie = createTrie<Holder>();
   const holders: Holder[] = [];
-  for (const map of [book.devices, book.groups, book.rooms, book.zones]) {
+  for (const map of [home.devices, home.groups, home.rooms, home.zones]) {
     for (const entity of map.values()) {
-      if (!isSpeakable(book, entity)) continue;
-      for (const name of spokenNames(entity, language, book.languages[0] ?? language)) {
+      if (!isSpeakable(home, entity)) continue;
+      for (const name of spokenNames(entity, language, home.languages[0] ?? language)) {
         const holder = { entity, name };
         holders.push(holder);
         trie.insert(name.words.map(lexicon.add), holder);
@@ -38,7 +35,7 @@ export function gatherNames(
 }
 
 /** What voice is barred from has no name for it, and neither has a group of nothing else. */
-function isSpeakable({ devices }: Phrasebook, entity: Nameable): boolean {
+function isSpeakable({ devices }: Home, entity: Nameable): boolean {
   if (entity.type === "device") return isKnown(entity);
   if (entity.type !== "group" || entity.devices.length === 0) return true;
   return knownOf(devices, entity.devices).length > 0;

@@ -1,7 +1,7 @@
 import { describeOutcome } from "../commands/describe.ts";
 import { effectsOf } from "../commands/outcome.ts";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 
 const home = (text: string, languages = "[en-GB, de-DE]") =>
   readPhrasebook([{ path: "home.yaml", text: `languages: ${languages}\n${text}` }]);

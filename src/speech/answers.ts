@@ -1,9 +1,10 @@
 import type { LanguagePack } from "../language/pack.ts";
-import { holds } from "../phrasebook/condition.ts";
-import type { Device, Phrasebook } from "../phrasebook/model.ts";
-import { type State, type Value, unitSign } from "../phrasebook/property.ts";
-import type { StateTest } from "../phrasebook/state-words.ts";
-import { nameIn } from "../phrasebook/names.ts";
+import { holds } from "../model/condition.ts";
+import type { Device } from "../model/home.ts";
+import type { Phrasebook } from "../phrasebook/model.ts";
+import { type State, type Value, unitSign } from "../model/property.ts";
+import type { StateTest } from "../model/state-words.ts";
+import { nameIn } from "../model/names.ts";
 import type { Question } from "../commands/outcome.ts";
 import { formatReply } from "./format.ts";
 

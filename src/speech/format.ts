@@ -1,5 +1,5 @@
-import { type Message, makeMessage } from "../phrasebook/messages.ts";
-import type { Reply } from "../phrasebook/model.ts";
+import { type Message, makeMessage } from "../document/messages.ts";
+import type { Reply } from "../model/spoken.ts";
 
 export type ReplyVariables = Readonly<Record<string, unknown>>;
 

@@ -1,5 +1,5 @@
-import { entityOf } from "../commands/members.ts";
-import { nameIn } from "../phrasebook/names.ts";
+import { entityOf } from "../model/members.ts";
+import { nameIn } from "../model/names.ts";
 import type { Speech } from "./speech.ts";
 
 /** Names that are listed; more devices are counted. */

@@ -1,6 +1,6 @@
-import type { Reason } from "../commands/reason.ts";
+import type { Reason } from "../model/reason.ts";
 import type { LanguagePack } from "../language/pack.ts";
-import { type ValueProblem, printQuantity } from "../phrasebook/property.ts";
+import { type ValueProblem, printQuantity } from "../model/property.ts";
 import { formatReply } from "./format.ts";
 import { nameOf } from "./names.ts";
 import type { Speech } from "./speech.ts";

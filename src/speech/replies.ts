@@ -1,10 +1,12 @@
 import type { Conclusion, HeardCommand, Slots } from "../commands/outcome.ts";
 import { intentOf } from "../commands/outcome.ts";
-import { isKnown, knownOf } from "../commands/access.ts";
+import { isKnown, knownOf } from "../model/known.ts";
 import { phrases } from "../pattern/phrases.ts";
-import { SaidValue } from "../phrasebook/messages.ts";
-import type { ChoiceSlot, Intent, Phrasebook, Reply } from "../phrasebook/model.ts";
-import type { Value } from "../phrasebook/property.ts";
+import { SaidValue } from "../document/messages.ts";
+import type { Slot, ValuedSlot } from "../slot-types/slot.ts";
+import type { Intent, Phrasebook } from "../phrasebook/model.ts";
+import type { Reply } from "../model/spoken.ts";
+import type { Value } from "../model/property.ts";
 import { answerQuestion, printValue } from "./answers.ts";
 import { formatReply, replyIn } from "./format.ts";
 import { countDevices, namesOf } from "./names.ts";
@@ -181,18 +183,22 @@ export function slotVariables(
     }
     const { value } = filled;
     const slot = intent?.slots.get(name);
-    if (slot?.type === "choice") {
+    if (slot?.fills === "value" && slot.family === "choice") {
       const word = words || wordFor(slot, value, speech.language);
       variables[name] = new SaidValue(String(value), word);
     } else if (typeof value !== "number") variables[name] = words || value;
-    else variables[name] = slot?.type === "duration" ? spokenDuration(speech.pack, value) : value;
+    else variables[name] = isDuration(slot) ? spokenDuration(speech.pack, value) : value;
   }
   return variables;
 }
 
+function isDuration(slot: Slot | undefined): boolean {
+  return slot?.fills === "value" && slot.unit === "second";
+}
+
 /** What is said for a value of a choice: the first phrase of its first pattern in the language. */
-function wordFor(slot: ChoiceSlot, value: Value, language: string): string {
-  const patterns = slot.values.find((each) => each.value === value)?.patterns ?? [];
+function wordFor({ values = [] }: ValuedSlot, value: Value, language: string): string {
+  const patterns = values.find((each) => each.value === value)?.patterns ?? [];
   const pattern = patterns.find((each) => each.language === language) ?? patterns[0];
   const [words] = pattern ? phrases(pattern.tree, () => undefined) : [];
   return words?.join(" ") ?? String(value);

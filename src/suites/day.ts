@@ -4,15 +4,17 @@ import { WrongUse } from "../source/wrong-use.ts";
 import type { Fault } from "../home/simulated/devices.ts";
 import type { LogEntry } from "../home/log.ts";
 import { createSimulated } from "../home/simulated/simulate.ts";
-import { contextOf, report } from "../phrasebook/context.ts";
-import { type SourceText, readDocument, readTexts } from "../phrasebook/document.ts";
+import { contextOf } from "../document/context.ts";
+import { Cursor } from "../document/cursor.ts";
+import { type SourceText, readDocument, readTexts } from "../document/document.ts";
 import type { States } from "../phrasebook/states.ts";
-import { validate } from "../phrasebook/validate.ts";
+import { validate } from "../document/validate.ts";
 import type { Finding } from "../source/finding.ts";
+import { given } from "../source/given.ts";
 import { isDate, laterDate } from "../time/local.ts";
 import { type Happening, happen, readFaults, readHappening } from "./happenings.ts";
-import { type Reading, checkNamed, statesAt } from "./reading.ts";
-import { daySchema } from "./schema.ts";
+import { checkNamed, statesAt } from "./reading.ts";
+import { type DayDefinition, daySchema } from "./schema.ts";
 
 /** A day that is played through: what people do and sensors measure, hour by hour. */
 export interface Day {
@@ -35,53 +37,51 @@ const read = new WeakSet<Day>();
 
 /** Reads day files; findings hold what is wrong with them. */
 export function readDays(
-  given: Book,
+  of: Book,
   sources: readonly SourceText[],
 ): { days: Day[]; problems: Finding[] } {
-  const book = asBook(given);
+  const book = asBook(of);
   const context = contextOf(book);
   const days = readTexts(sources).flatMap((source): Day[] => {
     const document = readDocument(source, context.findings);
-    const reading: Reading = { context, book, document };
     const definition = validate(daySchema, document, context.findings);
-    if (!definition) return [];
-    const { day, at, language, date, away = [], given = {}, faults = {}, happenings } = definition;
-    if (date !== undefined && !isDate(date)) {
-      const message = `"${date}" is no day of the calendar`;
-      report(context, "wrong-value", document.at(["date"]), message, "write another date");
-    }
-    checkNamed(reading, () => document.at(["at"]), "voicepoint", at);
-    for (const [index, person] of away.entries()) {
-      checkNamed(reading, () => document.at(["away", index]), "person", person);
-    }
-    let last = "";
-    const happens = happenings.map((happening, index) => {
-      const path = ["happenings", index];
-      const { time = last } = happening;
-      if (time < last) {
-        const message = `${time} is before ${last}, which stands above it`;
-        const fix = "put what happens in the order of the day";
-        report(context, "wrong-value", document.at([...path, "time"]), message, fix);
-      }
-      last = time;
-      return readHappening(reading, path, happening);
-    });
-    return [
-      {
-        name: day,
-        file: source.path,
-        ...(date === undefined ? {} : { date }),
-        ...(at === undefined ? {} : { at }),
-        ...(language === undefined ? {} : { language }),
-        given: statesAt(reading, ["given"], given),
-        away,
-        faults: readFaults(reading, ["faults"], faults),
-        happenings: happens,
-      },
-    ];
+    return definition ? [readDay(book, new Cursor(definition, { context, document }))] : [];
   });
   for (const day of days) read.add(day);
   return { days, problems: context.findings };
+}
+
+function readDay(book: Book, top: Cursor<DayDefinition>): Day {
+  const { day, at, language, date, away = [] } = top.value;
+  if (date !== undefined && !isDate(date)) {
+    const message = `"${date}" is no day of the calendar`;
+    top.key("date").report("wrong-value", message, "write another date");
+  }
+  checkNamed(book, "voicepoint", top.given("at"));
+  for (const person of top.given("away")?.items() ?? []) checkNamed(book, "person", person);
+  let last = "";
+  const happenings = top
+    .key("happenings")
+    .items()
+    .map((happening) => {
+      const { time = last } = happening.value;
+      if (time < last) {
+        const message = `${time} is before ${last}, which stands above it`;
+        const fix = "put what happens in the order of the day";
+        happening.key("time").report("wrong-value", message, fix);
+      }
+      last = time;
+      return readHappening(book, happening);
+    });
+  return {
+    name: day,
+    file: top.document.path,
+    ...given({ date, at, language }),
+    given: statesAt(book, top.given("given")),
+    away,
+    faults: readFaults(book, top.given("faults")),
+    happenings,
+  };
 }
 
 /**

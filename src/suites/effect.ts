@@ -1,8 +1,8 @@
 import { printWhen } from "../commands/describe.ts";
 import type { When } from "../commands/outcome.ts";
 import type { Deed } from "../home/scene.ts";
-import { type Condition, type Conditions, holds, printCondition } from "../phrasebook/condition.ts";
-import type { State, Value } from "../phrasebook/property.ts";
+import { type Condition, type Conditions, holds, printCondition } from "../model/condition.ts";
+import type { State, Value } from "../model/property.ts";
 import type { CommandExpectation } from "./expectation.ts";
 
 type Effects = Pick<CommandExpectation, "set" | "nudge" | "scale" | "call" | "when">;

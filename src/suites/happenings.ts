@@ -1,14 +1,15 @@
 import type { Heard } from "../commands/outcome.ts";
-import { type Turn, nothingDone } from "../home/converse.ts";
+import type { Book } from "../book/book.ts";
+import { type Turn, nothingDone } from "../home/conversation/turns.ts";
+import { given } from "../source/given.ts";
 import type { Fault } from "../home/simulated/devices.ts";
 import type { Performed } from "../home/scene.ts";
 import type { Simulated } from "../home/simulated/simulate.ts";
-import { report, reportUnknown } from "../phrasebook/context.ts";
-import type { Path } from "../phrasebook/document.ts";
-import { readLength } from "../phrasebook/lengths.ts";
+import type { Cursor } from "../document/cursor.ts";
+import { readLength } from "../document/lengths.ts";
 import type { States } from "../phrasebook/states.ts";
 import { parseFault } from "./faults.ts";
-import { type Reading, checkNamed, statesAt } from "./reading.ts";
+import { checkNamed, statesAt } from "./reading.ts";
 import type { HappeningDefinition } from "./schema.ts";
 
 /** Something that happens in a home: at once, or when a time of day comes next. */
@@ -34,67 +35,53 @@ export interface Happening {
 }
 
 /** Reads what is to happen, held against the home. */
-export function readHappening(
-  reading: Reading,
-  path: Path,
-  written: HappeningDefinition,
-): Happening {
-  const { context, book, document } = reading;
-  const { time, at, hear, run, press, presence, set = {}, faults = {}, wait } = written;
+export function readHappening(book: Book, cursor: Cursor<HappeningDefinition>): Happening {
+  const { value: written } = cursor;
+  const { time, at, hear, run, press } = written;
   if (Object.keys(written).every((key) => key === "at")) {
-    const fix = "write what happens: { wait: 25m }";
-    report(context, "wrong-value", document.at(path), "nothing happens here", fix);
+    cursor.report("wrong-value", "nothing happens here", "write what happens: { wait: 25m }");
   }
-  checkNamed(reading, () => document.at([...path, "at"]), "voicepoint", at);
-  checkNamed(reading, () => document.at([...path, "run"]), "routine", run);
+  checkNamed(book, "voicepoint", cursor.given("at"));
+  checkNamed(book, "routine", cursor.given("run"));
   if (press !== undefined && book.devices.get(press)?.actions.includes("press") !== true) {
     const buttons = [...book.devices.values()].filter(({ actions }) => actions.includes("press"));
     const ids = buttons.map(({ id }) => id);
-    reportUnknown(context, document.at([...path, "press"]), "button", press, ids);
+    cursor.key("press").unknown("button", press, ids);
   }
-  const who = presence === undefined ? undefined : readPresence(reading, path, presence);
+  const presence = cursor.given("presence");
+  const wait = cursor.given("wait");
   return {
-    ...(time === undefined ? {} : { time }),
-    ...(at === undefined ? {} : { at }),
-    ...(hear === undefined ? {} : { hear }),
-    ...(run === undefined ? {} : { run }),
-    ...(press === undefined ? {} : { press }),
-    ...(who ? { presence: who } : {}),
-    set: statesAt(reading, [...path, "set"], set),
-    faults: readFaults(reading, [...path, "faults"], faults),
-    wait: (wait === undefined ? 0 : readLength(context, document, [...path, "wait"], wait)) ?? 0,
+    ...given({ time, at, hear, run, press, presence: presence && readPresence(book, presence) }),
+    set: statesAt(book, cursor.given("set")),
+    faults: readFaults(book, cursor.given("faults")),
+    wait: (wait && readLength(wait)) ?? 0,
     text: describe(written),
   };
 }
 
-function readPresence(
-  { context, book, document }: Reading,
-  path: Path,
-  written: string,
-): Happening["presence"] {
-  const [who = "", is] = written.trim().split(/\s+/);
-  const place = document.at([...path, "presence"]);
+function readPresence(book: Book, cursor: Cursor<string>): Happening["presence"] {
+  const [who = "", is] = cursor.value.trim().split(/\s+/);
   if (is !== "home" && is !== "away") {
     const fix = "write mara home, or everyone away";
-    report(context, "wrong-value", place, `"${written}" tells no presence`, fix);
+    cursor.report("wrong-value", `"${cursor.value}" tells no presence`, fix);
     return undefined;
   }
   const people = [...book.people.keys()];
   if (who === "everyone") return { people, is };
-  if (!book.people.has(who)) reportUnknown(context, place, "person", who, ["everyone", ...people]);
+  if (!book.people.has(who)) cursor.unknown("person", who, ["everyone", ...people]);
   return { people: [who], is };
 }
 
 /** Faults as written, each of a device that there is. */
 export function readFaults(
-  { context, book, document }: Reading,
-  path: Path,
-  written: Readonly<Record<string, string>>,
+  { devices }: Book,
+  cursor: Cursor<Record<string, string>> | undefined,
 ): Record<string, Fault | undefined> {
   const faults: Record<string, Fault | undefined> = {};
-  for (const [id, text] of Object.entries(written)) {
-    if (book.devices.has(id)) faults[id] = parseFault(text);
-    else reportUnknown(context, document.atKey([...path, id]), "device", id, book.devices.keys());
+  for (const fault of cursor?.entries() ?? []) {
+    const { id, keyAt } = fault;
+    if (devices.has(id)) faults[id] = parseFault(fault.value);
+    else fault.unknown("device", id, devices.keys(), keyAt);
   }
   return faults;
 }

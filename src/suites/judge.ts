@@ -1,13 +1,13 @@
 import { describeOutcome, printWhen } from "../commands/describe.ts";
-import { devicesNamed } from "../commands/members.ts";
+import { devicesNamed } from "../model/members.ts";
 import { type Heard, type HeardCommand, type SlotValue, filledBy } from "../commands/outcome.ts";
-import { tellReasons } from "../commands/reason.ts";
-import type { Turn } from "../home/converse.ts";
+import { tellReasons } from "../model/reason.ts";
+import type { Turn } from "../home/conversation/turns.ts";
 import { type LogEntry, printEvent } from "../home/log.ts";
 import type { Simulated } from "../home/simulated/simulate.ts";
 import { matchesGlob } from "../pattern/glob.ts";
-import { type Conditions, holds, printCondition } from "../phrasebook/condition.ts";
-import type { Value } from "../phrasebook/property.ts";
+import { type Conditions, holds, printCondition } from "../model/condition.ts";
+import type { Value } from "../model/property.ts";
 import { parseDuration } from "../time/duration.ts";
 import { parseLocal, printClock } from "../time/local.ts";
 import { doneBy, isDone, isWhen, printDone, printExpected, tellsEffect } from "./effect.ts";

@@ -2,7 +2,7 @@ import { printWhen } from "../commands/describe.ts";
 import type { Heard } from "../commands/outcome.ts";
 import type { Deed } from "../home/scene.ts";
 import type { Simulated } from "../home/simulated/simulate.ts";
-import type { State } from "../phrasebook/property.ts";
+import type { State } from "../model/property.ts";
 import { doneBy, isDone, printDone, printExpected } from "./effect.ts";
 import type { CommandExpectation, Expectation } from "./expectation.ts";
 import { type Check, effectsExpected } from "./judge.ts";

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { plain } from "../reports/paint.ts";
 import { printResults } from "../reports/results.ts";
 import { matchesGlob } from "../pattern/glob.ts";

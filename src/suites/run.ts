@@ -4,7 +4,7 @@ import type { Why } from "../hearing/explain/why.ts";
 import type { Heard } from "../commands/outcome.ts";
 import { type Book, asBook } from "../book/book.ts";
 import { membersOf, textsOf } from "../source/border.ts";
-import { nothingDone } from "../home/converse.ts";
+import { nothingDone } from "../home/conversation/turns.ts";
 import { type Simulated, createSimulated } from "../home/simulated/simulate.ts";
 import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
@@ -12,14 +12,8 @@ import { doneBy, printDone } from "./effect.ts";
 import { type Happening, happen } from "./happenings.ts";
 import { type Check, type Failure, effectsExpected, judge, judgeNever } from "./judge.ts";
 import { type Later, expectLater } from "./later.ts";
-import {
-  type Case,
-  type Suite,
-  type SuiteTurn,
-  type Suites,
-  type UnreadCase,
-  asSuites,
-} from "./suite.ts";
+import { type Case, type Suite, type SuiteTurn, type UnreadCase } from "./suite.ts";
+import { type Suites, asSuites } from "./read.ts";
 
 /** Raised when the JSON form of results changes in a way that a reader must know of. */
 export const resultsVersion = 2;

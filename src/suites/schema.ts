@@ -1,6 +1,6 @@
 import * as z from "zod/mini";
 import { faultForm } from "./faults.ts";
-import { saidSchema, statesSchema } from "../phrasebook/schema.ts";
+import { saidSchema, statesSchema } from "../document/shapes.ts";
 
 /* The shape of a suite file, which is also what its JSON Schema is made from. */
 
@@ -203,3 +203,4 @@ export type CommandDefinition = z.input<typeof commandsSchema>[number];
 export type ExpectDefinition = z.input<typeof expectSchema>;
 export type ExpectedOutcome = (typeof outcomes)[number];
 export { outcomes };
+export type DayDefinition = z.input<typeof daySchema>;

@@ -1,4 +1,4 @@
-import { type Source, type SourceText, readGiven } from "../phrasebook/document.ts";
+import { type Source, type SourceText, readGiven } from "../document/document.ts";
 
 /** The files of a folder by what they are. */
 export interface Parted {

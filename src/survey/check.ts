@@ -1,5 +1,5 @@
 import { type Book, asBook } from "../book/book.ts";
-import type { Device } from "../phrasebook/model.ts";
+import type { Device } from "../model/home.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
 import { checkCircles } from "./circles.ts";
 import { checkLosing } from "./losing.ts";

@@ -1,6 +1,7 @@
 import type { Book } from "../book/book.ts";
 import { createSimulated } from "../home/simulated/simulate.ts";
-import type { Routine, Step } from "../phrasebook/model.ts";
+import type { Routine } from "../phrasebook/model.ts";
+import type { Step } from "../model/step.ts";
 import type { Finding } from "../source/finding.ts";
 
 /** Starts of one routine in an hour from which on it is taken never to end. */

@@ -1,7 +1,8 @@
 import type { Heard } from "../commands/outcome.ts";
-import { spokenNames } from "../phrasebook/names.ts";
+import { spokenNames } from "../model/names.ts";
 import type { Book } from "../book/book.ts";
-import type { Intent, SpokenPattern } from "../phrasebook/model.ts";
+import type { Intent } from "../phrasebook/model.ts";
+import type { SpokenPattern } from "../model/spoken.ts";
 import { samplePhrases } from "./sample.ts";
 
 /** A pattern, and the intent that it belongs to. */

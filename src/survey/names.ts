@@ -1,5 +1,5 @@
 import type { Book } from "../book/book.ts";
-import type { Device, Name, Nameable } from "../phrasebook/model.ts";
+import type { Device, Name, Nameable } from "../model/home.ts";
 import type { Finding } from "../source/finding.ts";
 import { intentOf } from "../commands/outcome.ts";
 import { describeOutcome } from "../commands/describe.ts";

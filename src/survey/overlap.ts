@@ -1,19 +1,27 @@
-import { isKnown } from "../commands/access.ts";
+import { isKnown } from "../model/known.ts";
 import { isAble } from "../commands/ability.ts";
 import {
   type Network,
   type Referred,
-  anyWord,
   buildNetwork,
+  followersOf,
+  isEnd,
+  ruleOf,
+  slotOf,
   slotSymbol,
   slotTypeOf,
+  startsOf,
+  symbolOf,
 } from "../automaton/network.ts";
 import { type StateSet, createSets } from "../automaton/sets.ts";
 import { planIntent } from "../commands/plan.ts";
 import type { Book } from "../book/book.ts";
 import { type Lexicon, createLexicon } from "../lexicon/lexicon.ts";
 import { phrases } from "../pattern/phrases.ts";
-import type { Device, Intent, Slot, SpokenPattern } from "../phrasebook/model.ts";
+import type { Device } from "../model/home.ts";
+import type { Intent } from "../phrasebook/model.ts";
+import type { Slot, ValuedSlot } from "../slot-types/slot.ts";
+import type { SpokenPattern } from "../model/spoken.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
 import { printPosition } from "../source/position.ts";
@@ -59,20 +67,13 @@ function overlapsIn(book: Book, language: string): Finding[] {
       lexicon,
     );
   // First by the sort of slot, which is quick; then each pair that may overlap by the very slots.
-  const sorts = [
-    "numeric",
-    "target",
-    "choice",
-    "colour",
-    "value",
-    "state",
-    "routine",
-    "duration",
-    "time",
-    "date",
-  ];
+  const families: string[] = [];
   const { pairs, cut } = candidatePairs(
-    build((_, { type }) => sorts.indexOf(numeric.has(type) ? "numeric" : type)),
+    build((_, slot) => {
+      const family = slot.fills === "value" ? slot.family : slot.fills;
+      const known = families.indexOf(family);
+      return known < 0 ? families.push(family) - 1 : known;
+    }),
     rules,
   );
   const network = build((intent, slot) => slots.push({ intent, slot }) - 1);
@@ -107,7 +108,7 @@ function candidatePairs(
   const pairs = new Map<string, [number, number]>();
   for (const set of reached) {
     if (reached.size > mostSets) return { pairs: [...pairs.values()], cut: true };
-    const ending = [...new Set(set.accepting.map((state) => network.rule[state] ?? 0))];
+    const ending = [...new Set(set.accepting.map((state) => ruleOf(network, state)))];
     ending.forEach((a, index) => {
       for (const b of ending.slice(index + 1)) {
         if (rules[a]?.intent !== rules[b]?.intent) pairs.set(`${a} ${b}`, [a, b]);
@@ -150,10 +151,10 @@ function shortestOverlap(
       }
     }
   };
-  visit(network.starts[one] ?? [], network.starts[other] ?? [], undefined);
+  visit(startsOf(network, one), startsOf(network, other), undefined);
   for (const pair of queue) {
-    if (network.accepts[pair.a] && network.accepts[pair.b]) return pair;
-    visit(network.follow[pair.a] ?? [], network.follow[pair.b] ?? [], pair);
+    if (isEnd(network, pair.a) && isEnd(network, pair.b)) return pair;
+    visit(followersOf(network, pair.a), followersOf(network, pair.b), pair);
   }
   return undefined;
 }
@@ -165,15 +166,11 @@ function fit(
   b: number,
   canMeet: (a: number, b: number) => boolean,
 ): boolean {
-  const [one, other] = [network.symbol[a] ?? anyWord, network.symbol[b] ?? anyWord];
+  const [one, other] = [symbolOf(network, a), symbolOf(network, b)];
   const [typeOne, typeOther] = [slotTypeOf(one), slotTypeOf(other)];
-  if (typeOne >= 0 && typeOther >= 0) return canMeet(typeOne, typeOther);
+  if (typeOne !== undefined && typeOther !== undefined) return canMeet(typeOne, typeOther);
   return one === other;
 }
-
-const numeric: ReadonlySet<string> = new Set([
-  ...["percent", "number", "integer", "temperature", "colour-temperature", "ordinal"],
-]);
 
 /** Tells whether two slots can be filled by the same words, each to something that can be done. */
 function createSlotMeeting(
@@ -185,14 +182,16 @@ function createSlotMeeting(
   const meet = (a: number, b: number): boolean => {
     const [one, other] = [slots[a], slots[b]];
     if (!one || !other) return false;
-    if (numeric.has(one.slot.type) && numeric.has(other.slot.type)) return true;
-    if (one.slot.type !== other.slot.type) return false;
-    if (one.slot.type === "target") {
+    if (one.slot.fills === "target" || other.slot.fills === "target") {
       return [...book.devices.values()].some(
         (device) => fits(device, one.intent, one.slot) && fits(device, other.intent, other.slot),
       );
     }
-    if (one.slot.type === "choice" && other.slot.type === "choice") {
+    if (one.slot.fills === "words" || other.slot.fills === "words") {
+      return one.slot.fills === other.slot.fills;
+    }
+    if (one.slot.family !== other.slot.family) return false;
+    if (one.slot.family === "choice") {
       const said = wordsOf(one.slot, language);
       return wordsOf(other.slot, language).some((words) => said.includes(words));
     }
@@ -209,16 +208,16 @@ function createSlotMeeting(
 }
 
 function fits(device: Device, intent: Intent, slot: Slot): boolean {
-  if (slot.type !== "target" || !isKnown(device)) return false;
+  if (slot.fills !== "target" || !isKnown(device)) return false;
   return isAble(device, { slot, ...planIntent(intent).asked.get(slot.name) });
 }
 
 /** Most phrases of one choice that are compared with another's. */
 const mostChoices = 500;
 
-function wordsOf(slot: Slot & { type: "choice" }, language: string): string[] {
+function wordsOf({ values = [] }: ValuedSlot, language: string): string[] {
   const said: string[] = [];
-  for (const { patterns } of slot.values) {
+  for (const { patterns } of values) {
     for (const pattern of patterns) {
       if (pattern.language !== language) continue;
       for (const words of phrases(pattern.tree, () => undefined)) {
@@ -238,11 +237,11 @@ function describe(
 ): Finding {
   const words: string[] = [];
   for (let at: Pair | undefined = pair; at; at = at.before) {
-    const symbol = network.symbol[at.a] ?? anyWord;
-    words.unshift(symbol >= 0 ? lexicon.word(symbol) : `$${network.slot[at.a] ?? "…"}`);
+    const symbol = symbolOf(network, at.a);
+    words.unshift(symbol >= 0 ? lexicon.word(symbol) : `$${slotOf(network, at.a) ?? "…"}`);
   }
-  const one = rules[network.rule[pair.a] ?? 0];
-  const other = rules[network.rule[pair.b] ?? 0];
+  const one = rules[ruleOf(network, pair.a)];
+  const other = rules[ruleOf(network, pair.b)];
   const at = other?.pattern.at ?? { file: "", line: 1, column: 1 };
   const also = one ? [one.pattern.at] : [];
   return {
@@ -258,9 +257,9 @@ function describe(
 /** Patterns from whose beginning no end is reached. */
 function emptyPatterns(network: Network, rules: readonly Rule[]): Finding[] {
   return rules.flatMap(({ pattern }, rule): Finding[] => {
-    const reached = new Set(network.starts[rule]);
-    for (const state of reached) for (const next of network.follow[state] ?? []) reached.add(next);
-    if ([...reached].some((state) => network.accepts[state])) return [];
+    const reached = new Set(startsOf(network, rule));
+    for (const state of reached) for (const next of followersOf(network, state)) reached.add(next);
+    if ([...reached].some((state) => isEnd(network, state))) return [];
     return [
       {
         rule: "pattern-empty",

@@ -1,9 +1,10 @@
-import { isKnown } from "../commands/access.ts";
+import { isKnown } from "../model/known.ts";
 import { everyStep } from "../commands/plan.ts";
 import { nothingSaid, programAccess } from "../commands/program.ts";
 import type { Book } from "../book/book.ts";
-import type { Routine, Trigger } from "../phrasebook/model.ts";
-import { isSettable } from "../phrasebook/property.ts";
+import type { Routine } from "../phrasebook/model.ts";
+import type { Trigger } from "../model/trigger.ts";
+import { isSettable } from "../model/property.ts";
 import type { Finding } from "../source/finding.ts";
 
 /**

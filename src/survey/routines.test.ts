@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { definePhrasebook } from "../phrasebook/define.ts";
 import { checkPhrasebook } from "./check.ts";
 

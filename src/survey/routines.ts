@@ -3,9 +3,10 @@ import { everyStep } from "../commands/plan.ts";
 import { nothingSaid, programAccess } from "../commands/program.ts";
 import type { Book } from "../book/book.ts";
 import { nextFiring } from "../home/schedule.ts";
-import { type Condition, type Conditions, canHold } from "../phrasebook/condition.ts";
-import type { Days, Routine, Trigger } from "../phrasebook/model.ts";
-import type { Value } from "../phrasebook/property.ts";
+import { type Condition, type Conditions, canHold } from "../model/condition.ts";
+import type { Days, Trigger } from "../model/trigger.ts";
+import type { Routine } from "../phrasebook/model.ts";
+import type { Value } from "../model/property.ts";
 import type { Finding } from "../source/finding.ts";
 import { weekdayOf } from "../time/local.ts";
 

@@ -1,13 +1,14 @@
-import { isKnown } from "../commands/access.ts";
+import { isKnown } from "../model/known.ts";
 import { type Asked, isAble } from "../commands/ability.ts";
 import { effectsOf, intentOf } from "../commands/outcome.ts";
 import { homeLanguage } from "../hearing/hear.ts";
 import { textOf } from "../source/border.ts";
 import { type Book, asBook } from "../book/book.ts";
-import { spokenNames } from "../phrasebook/names.ts";
-import type { VoiceAccess } from "../phrasebook/kinds.ts";
+import { spokenNames } from "../model/names.ts";
+import type { VoiceAccess } from "../model/kinds.ts";
 import { planIntent } from "../commands/plan.ts";
-import type { Device, Intent } from "../phrasebook/model.ts";
+import type { Device } from "../model/home.ts";
+import type { Intent } from "../phrasebook/model.ts";
 import { samplePhrases } from "./sample.ts";
 
 /** What can be said to one device, and what voice may do with it. */

@@ -1,6 +1,6 @@
 import type { Book } from "../book/book.ts";
 import { createNumberReader } from "../language/numbers.ts";
-import { packFor } from "../language/packs.ts";
+import { packOf } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import type { Pattern } from "../pattern/tree.ts";
 
@@ -13,17 +13,16 @@ const mostAlike = 3;
  * their numbers alone, the first few are tried.
  */
 export function createSieve(book: Book, language: string): (words: readonly string[]) => boolean {
-  const pack = packFor(language);
-  if (!pack) return () => true;
+  const pack = packOf(book, language);
   const numbers = createNumberReader(pack);
   const known = new Set<string>();
   const add = (texts: Iterable<string>): void => {
-    for (const text of texts) for (const word of splitWords(text, language)) known.add(word.text);
+    for (const text of texts) for (const word of splitWords(text, pack)) known.add(word.text);
   };
   for (const { patterns, slots } of book.intents.values()) {
     for (const each of patterns) if (each.language === language) add(wordsOf(each.tree));
     for (const slot of slots.values()) {
-      const values = "values" in slot ? slot.values : [];
+      const values = slot.fills === "value" ? (slot.values ?? []) : [];
       for (const { patterns: said } of values) for (const each of said) add(wordsOf(each.tree));
     }
   }

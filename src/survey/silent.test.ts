@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { checkPhrasebook } from "./check.ts";
 
 const devices = `languages: [en-GB]

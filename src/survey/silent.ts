@@ -5,9 +5,11 @@ import { phrases } from "../pattern/phrases.ts";
 import { referencesOf } from "../pattern/references.ts";
 import type { Book } from "../book/book.ts";
 import type { Pattern } from "../pattern/tree.ts";
-import type { ChoiceValue, Device, Intent, NumberSlot, Slot } from "../phrasebook/model.ts";
-import { checkValue } from "../phrasebook/property.ts";
-import { slotDefault } from "../phrasebook/slots.ts";
+import type { ChoiceValue } from "../model/spoken.ts";
+import type { Device } from "../model/home.ts";
+import type { Intent } from "../phrasebook/model.ts";
+import type { Slot } from "../slot-types/slot.ts";
+import { checkValue } from "../model/property.ts";
 import type { Finding } from "../source/finding.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
 import { type Owned, ownPatterns } from "./heard.ts";
@@ -53,7 +55,7 @@ const mostLooked = 200;
 /** Patterns that take what was meant for nobody, or for everybody. */
 function checkPattern(book: Book, engine: Engine, { intent, pattern }: Owned): Finding[] {
   const { at, language, tree } = pattern;
-  const texts = referencesOf(tree).filter(({ name }) => intent.slots.get(name)?.type === "text");
+  const texts = referencesOf(tree).filter(({ name }) => intent.slots.get(name)?.fills === "words");
   if (texts.length > 0 && isOnlyText(book, intent, tree, language)) {
     const message =
       "free words alone are enough for this pattern, so it takes whatever nothing else does";
@@ -62,7 +64,7 @@ function checkPattern(book: Book, engine: Engine, { intent, pattern }: Owned): F
   let looked = 0;
   for (const phrase of samplePhrases(book, intent, pattern, [], language)) {
     if (looked++ >= mostLooked) break;
-    const words = splitWords(phrase, language);
+    const words = splitWords(phrase, engine.pack);
     const count = words.length;
     const utterance = prepareUtterance(phrase, words, engine.lexicon, engine.small);
     if (count > 0 && (engine.starts(utterance).has(count) || engine.ends(utterance).has(0))) {
@@ -81,7 +83,7 @@ function checkPattern(book: Book, engine: Engine, { intent, pattern }: Owned): F
 function isOnlyText(book: Book, intent: Intent, tree: Pattern, language: string): boolean {
   const resolve = (name: string): Pattern | undefined =>
     intent.slots.has(name)
-      ? intent.slots.get(name)?.type === "text"
+      ? intent.slots.get(name)?.fills === "words"
         ? { type: "nothing", span: [0, 0] }
         : { type: "words", words: ["…"], span: [0, 0] }
       : fragmentTree(book.fragments.get(name), language);
@@ -108,38 +110,16 @@ function checkSlot(intent: Intent, slot: Slot): Finding[] {
 }
 
 function checkDefault(slot: Slot): Finding[] {
-  const value = slotDefault(slot);
-  if (value === undefined) return [];
-  const wrong = (why: string): Finding[] => [
-    warning(
-      "default-outside",
-      slot.at,
-      `the default of $${slot.name}, ${value}, ${why}`,
-      "write another default",
-    ),
-  ];
-  if (slot.type === "choice") {
-    const isListed = slot.values.some((each) => each.value === value);
-    return isListed ? [] : wrong("is none of its values");
-  }
-  if (slot.type === "time" || slot.type === "date") {
-    const { minimum = "", maximum = "~" } = slot;
-    return value < minimum || value > maximum ? wrong("is out of its range") : [];
-  }
-  if (typeof value !== "number" || !isNumberSlot(slot)) return [];
-  const { minimum = -Infinity, maximum = Infinity, step } = slot;
-  if (value < minimum || value > maximum) return wrong("is out of its range");
-  const steps = step === undefined ? 0 : value / step;
-  return Math.abs(steps - Math.round(steps)) > 1e-9 ? wrong("is off its step") : [];
-}
-
-function isNumberSlot(slot: Slot): slot is NumberSlot {
-  return "values" in slot && slot.type !== "choice";
+  if (slot.fills !== "value" || slot.default === undefined) return [];
+  const why = slot.misfit(slot.default);
+  if (why === undefined) return [];
+  const message = `the default of $${slot.name}, ${slot.default}, ${why}`;
+  return [warning("default-outside", slot.at, message, "write another default")];
 }
 
 /** One word that is said for two values. */
 function checkWords(slot: Slot): Finding[] {
-  if (!("values" in slot)) return [];
+  if (slot.fills !== "value" || !slot.values) return [];
   const said = new Map<string, ChoiceValue>();
   for (const value of slot.values) {
     for (const { tree, language, at } of value.patterns) {

@@ -1,9 +1,9 @@
-import { isKnown } from "../commands/access.ts";
+import { isKnown } from "../model/known.ts";
 import { everyStep } from "../commands/plan.ts";
 import { askedBy, isAble } from "../commands/ability.ts";
 import { targetDevices } from "../commands/members.ts";
 import type { Book } from "../book/book.ts";
-import type { Order, Step } from "../phrasebook/model.ts";
+import type { Order, Step } from "../model/step.ts";
 import { printDuration } from "../time/duration.ts";
 import type { Finding } from "../source/finding.ts";
 

@@ -1,7 +1,7 @@
 import { effectsOf } from "../commands/outcome.ts";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
 import { parsePattern } from "../pattern/parse.ts";
 import { phrases } from "../pattern/phrases.ts";
 import { checkPhrasebook } from "./check.ts";
@@ -133,7 +133,7 @@ describe("patterns that get in each other's way", () => {
       fc.property(pattern, pattern, (a, b) => {
         const book = open(intents({ a, b }));
         const made = (text: string): Set<string> => {
-          const parsed = parsePattern(text, "en");
+          const parsed = parsePattern(text, { language: "en" });
           const all = parsed.ok ? [...phrases(parsed.pattern, () => undefined)] : [];
           return new Set(all.map((words) => words.join(" ")).filter((words) => words !== ""));
         };

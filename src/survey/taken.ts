@@ -1,6 +1,7 @@
 import type { Book } from "../book/book.ts";
 import { intentOf } from "../commands/outcome.ts";
-import type { Intent, SpokenPattern } from "../phrasebook/model.ts";
+import type { Intent } from "../phrasebook/model.ts";
+import type { SpokenPattern } from "../model/spoken.ts";
 import type { Finding } from "../source/finding.ts";
 import { hearSamples, ownPatterns } from "./heard.ts";
 

@@ -1,5 +1,5 @@
 import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
-import { nameIn } from "../../phrasebook/names.ts";
+import { nameIn } from "../../model/names.ts";
 import type { LocalTime } from "../../time/local.ts";
 import {
   type Choice,
@@ -10,7 +10,7 @@ import {
   effectsOf,
   isToDo,
 } from "../../commands/outcome.ts";
-import { type Reason, tellReason } from "../../commands/reason.ts";
+import { type Reason, tellReason } from "../../model/reason.ts";
 import type { Meaning, Reading } from "../understand/evaluate.ts";
 import type { Ranked } from "../understand/rank.ts";
 import { settleWhens } from "../understand/whens.ts";

@@ -1,20 +1,21 @@
+import { fragmentOf, slotOf } from "../../automaton/network.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
-import { isKnown, whyBarred } from "../../commands/access.ts";
+import { isKnown } from "../../model/known.ts";
+import { whyBarred } from "../../commands/access.ts";
 import { valueIn } from "../../commands/question.ts";
 import { listEffects } from "../../commands/describe.ts";
 import type { Composition } from "../compose/compose.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
-import { printQuantity } from "../../phrasebook/property.ts";
-import { slotUnit } from "../../phrasebook/slots.ts";
+import { printQuantity } from "../../model/property.ts";
 import type { Meaning, Reading } from "../understand/evaluate.ts";
-import type { TargetExpression } from "../../commands/expression.ts";
+import type { TargetExpression } from "../../slot-types/expression.ts";
 import type { Filling } from "../understand/fillings.ts";
-import { type Holder } from "../../commands/expression.ts";
-import { spokenNames } from "../../phrasebook/names.ts";
+import { type Holder } from "../../slot-types/expression.ts";
+import { spokenNames } from "../../model/names.ts";
 import { clearReading } from "../understand/understand.ts";
 import type { Skipped } from "../../commands/outcome.ts";
-import { type Reason, tellReason } from "../../commands/reason.ts";
+import { type Reason, tellReason } from "../../model/reason.ts";
 import type { Position } from "../../source/position.ts";
 import type { NearMiss } from "../near/near.ts";
 import type { Ranked } from "../understand/rank.ts";
@@ -148,12 +149,12 @@ function wordRoles(
       if (commands.length > 1) role.command = number + 1;
     }
     for (const { state, from, end } of reading.path.steps) {
-      const slot = network.slot[state];
+      const slot = slotOf(network, state);
       for (let index = from; index < end; index++) {
         const role = roleAt(index);
         if (!role) continue;
         role.role = slot === undefined ? "pattern" : "slot";
-        const fragment = fragments.get(network.fragment[state] ?? "");
+        const fragment = fragments.get(fragmentOf(network, state) ?? "");
         role.at = fragment?.at ?? reading.pattern.at;
         if (fragment) role.fragment = fragment.name;
         if (slot === undefined) continue;
@@ -200,15 +201,14 @@ function describeEffects({ effects, runs }: Meaning & { result: "do" }): string 
 /** What a slot's words were taken for, in words. */
 function describeFilling({ slot, reading }: Filling, meaning: Meaning): string {
   switch (reading.read) {
-    case "number":
-      return printQuantity(reading.value, slotUnit(slot));
     case "time":
     case "date":
       return "slots" in meaning ? valueIn(meaning.slots, slot.name) : "";
-    case "value":
-      return String(reading.value);
-    case "state":
-      return reading.state;
+    case "value": {
+      const unit = slot.fills === "value" ? slot.unit : undefined;
+      const { value } = reading;
+      return typeof value === "number" ? printQuantity(value, unit) : String(value);
+    }
     case "target": {
       const settled = "targets" in meaning ? meaning.targets.get(slot.name) : undefined;
       if (settled?.holders.length === 0) {

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { readPhrasebook } from "../../book/book.ts";
+import { readPhrasebook } from "../../book/read.ts";
 import { phrases } from "../../pattern/phrases.ts";
 
 const book = readPhrasebook([

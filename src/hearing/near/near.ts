@@ -1,13 +1,23 @@
 import type { Position } from "../../source/position.ts";
 import { distance } from "fastest-levenshtein";
 import type { Chart } from "../../automaton/chart.ts";
-import { anyWord, slotTypeOf } from "../../automaton/network.ts";
+import {
+  anyWord,
+  followersOf,
+  fragmentOf,
+  ruleOf,
+  slotOf,
+  slotTypeOf,
+  spanOf,
+  symbolOf,
+} from "../../automaton/network.ts";
+import type { SlotReading } from "../../slot-types/slot.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import { splitWords } from "../../language/words.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import { printPosition } from "../../source/position.ts";
 import type { Engine } from "../understand/engine.ts";
-import type { Holder } from "../../commands/expression.ts";
+import type { Holder } from "../../slot-types/expression.ts";
 import { soundOf } from "./sound.ts";
 import type { Understood } from "../understand/understand.ts";
 
@@ -62,7 +72,7 @@ export function nearMisses(
   const free = freeRules(engine);
   // What takes any words comes near to every phrase.
   const cost = ({ cost: own, state }: Change): number =>
-    own + (free.has(engine.network.rule[state] ?? 0) ? 0.2 : 0);
+    own + (free.has(ruleOf(engine.network, state)) ? 0.2 : 0);
   for (const change of changes.sort((a, b) => cost(a) - cost(b))) {
     const miss = describe(book, engine, utterance, change);
     const key = `${miss.miss} ${miss.start} ${miss.expected.join()}`;
@@ -85,7 +95,7 @@ export function nearMisses(
 function freeRules({ network }: Engine): Set<number> {
   const free = new Set<number>();
   network.symbol.forEach((symbol, state) => {
-    if (symbol === anyWord) free.add(network.rule[state] ?? 0);
+    if (symbol === anyWord) free.add(ruleOf(network, state));
   });
   return free;
 }
@@ -97,7 +107,7 @@ function contains(wide: NearMiss, narrow: NearMiss): boolean {
 function singleChanges(
   engine: Engine,
   utterance: Utterance,
-  chart: Chart,
+  chart: Chart<SlotReading>,
   starts: ReadonlySet<number>,
   ends: ReadonlySet<number>,
 ): Change[] {
@@ -109,7 +119,7 @@ function singleChanges(
 
   for (let at = 0; at <= count; at++) {
     const before = [...(chart.sets[at]?.states ?? [])];
-    const next = new Set(before.flatMap((state) => network.follow[state] ?? []));
+    const next = new Set(before.flatMap((state) => followersOf(network, state)));
     if (starts.has(at)) for (const state of network.starts.flat()) next.add(state);
     const word = utterance.texts[at];
     if (word !== undefined) {
@@ -120,7 +130,7 @@ function singleChanges(
       }
     }
     for (const state of next) {
-      const symbol = network.symbol[state] ?? anyWord;
+      const symbol = symbolOf(network, state);
       const type = slotTypeOf(symbol);
       if (complete[at]?.has(state) && symbol !== anyWord) {
         changes.push({ miss: "missing", from: at, end: at, state, cost: 0.6 });
@@ -129,7 +139,7 @@ function singleChanges(
       if (symbol >= 0 && complete[at + 1]?.has(state)) {
         const likeness = compare(word, engine.lexicon.word(symbol));
         changes.push({ miss: "word", from: at, end: at + 1, state, ...likeness });
-      } else if (type >= 0) {
+      } else if (type !== undefined) {
         for (let end = at + 1; end <= Math.min(count, at + 5); end++) {
           if (!complete[end]?.has(state)) continue;
           const found = slotChanges(engine, state, at, end, nearestNames);
@@ -144,7 +154,7 @@ function singleChanges(
 }
 
 /** Whether some of the words are what a slot takes already: then the others are too many. */
-function holdsMatch(chart: Chart, type: number, from: number, end: number): boolean {
+function holdsMatch(chart: Chart<SlotReading>, type: number, from: number, end: number): boolean {
   for (let at = from; at < end; at++) {
     if (chart.matches(type, at).some((match) => match.end <= end)) return true;
   }
@@ -158,8 +168,8 @@ function slotChanges(
   end: number,
   nearestNames: (from: number, end: number) => NameFound | undefined,
 ): Change[] {
-  const { intent } = engine.rules[engine.network.rule[state] ?? 0] ?? {};
-  const slot = intent?.slots.get(engine.network.slot[state] ?? "");
+  const { intent } = engine.rules[ruleOf(engine.network, state)] ?? {};
+  const slot = intent?.slots.get(slotOf(engine.network, state) ?? "");
   if (slot?.type !== "target") {
     return end === from + 1 ? [{ miss: "value", from, end, state, cost: 0.7 }] : [];
   }
@@ -172,7 +182,7 @@ function slotChanges(
 function completions(
   engine: Engine,
   utterance: Utterance,
-  chart: Chart,
+  chart: Chart<SlotReading>,
   ends: ReadonlySet<number>,
 ): Set<number>[] {
   const { network } = engine;
@@ -197,14 +207,15 @@ function completions(
 function leads(
   { network }: Engine,
   { numbers }: Utterance,
-  chart: Chart,
+  chart: Chart<SlotReading>,
   complete: readonly ReadonlySet<number>[],
   state: number,
   at: number,
 ): boolean {
-  const symbol = network.symbol[state] ?? anyWord;
+  const symbol = symbolOf(network, state);
   const type = slotTypeOf(symbol);
-  if (type >= 0) return chart.matches(type, at).some(({ end }) => complete[end]?.has(state));
+  if (type !== undefined)
+    return chart.matches(type, at).some(({ end }) => complete[end]?.has(state));
   if (symbol !== anyWord && symbol !== numbers[at]) return false;
   return complete[at + 1]?.has(state) === true;
 }
@@ -283,13 +294,13 @@ function describe(
 ): NearMiss {
   const { network } = engine;
   const { miss, from, end, state, holder } = change;
-  const rule = engine.rules[network.rule[state] ?? 0];
+  const rule = engine.rules[ruleOf(network, state)];
   const first = utterance.words[from];
   const start = first?.start ?? utterance.text.length;
   const stop = end > from ? (utterance.words[end - 1]?.end ?? start) : start;
   const words = utterance.text.slice(start, stop);
-  const symbol = network.symbol[state] ?? anyWord;
-  const slot = rule?.intent.slots.get(network.slot[state] ?? "");
+  const symbol = symbolOf(network, state);
+  const slot = rule?.intent.slots.get(slotOf(network, state) ?? "");
   const base = {
     miss,
     words,
@@ -369,12 +380,12 @@ function patternPaste(
   words: string,
 ): Pick<NearMiss, "paste"> {
   const { network } = engine;
-  const rule = engine.rules[network.rule[state] ?? 0];
-  if (!rule || network.fragment[state] !== undefined) return {};
+  const rule = engine.rules[ruleOf(network, state)];
+  if (!rule || fragmentOf(network, state) !== undefined) return {};
   const { text, at } = rule.pattern;
-  const [start, end] = network.span[state] ?? [0, 0];
+  const [start, end] = spanOf(network, state);
   const written = text.slice(start, end);
-  const said = splitWords(words, engine.language)
+  const said = splitWords(words, engine.pack)
     .map((word) => word.text)
     .join(" ");
   const both = `${written} | ${said}`;
@@ -409,7 +420,7 @@ function quoted(text: string): string {
 function furthest(
   engine: Engine,
   utterance: Utterance,
-  chart: Chart,
+  chart: Chart<SlotReading>,
   starts: ReadonlySet<number>,
 ): NearMiss[] {
   const { network, lexicon, names } = engine;
@@ -417,17 +428,17 @@ function furthest(
   const at = Math.max(reached, 0);
   const word = utterance.words[at];
   const set = chart.sets[at];
-  const next = new Set((set?.states ?? []).flatMap((state) => network.follow[state] ?? []));
+  const next = new Set((set?.states ?? []).flatMap((state) => followersOf(network, state)));
   if (!set || starts.has(at)) for (const state of network.starts.flat()) next.add(state);
   const expected = [...next].map((state) => {
-    const symbol = network.symbol[state] ?? anyWord;
-    return symbol >= 0 ? lexicon.word(symbol) : `$${network.slot[state] ?? ""}`;
+    const symbol = symbolOf(network, state);
+    return symbol >= 0 ? lexicon.word(symbol) : `$${slotOf(network, state) ?? ""}`;
   });
   const ranked = [...new Set(expected)].sort(
     (a, b) => unlikeness(word?.text ?? "", a) - unlikeness(word?.text ?? "", b),
   );
   const [state] = next;
-  const rule = state === undefined ? undefined : engine.rules[network.rule[state] ?? 0];
+  const rule = state === undefined ? undefined : engine.rules[ruleOf(network, state)];
   const fallback = names.holders[0]?.name.at ?? { file: "", line: 1, column: 1 };
   const start = word?.start ?? utterance.text.length;
   const miss: NearMiss = {

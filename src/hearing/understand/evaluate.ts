@@ -1,25 +1,21 @@
 import type { Path } from "../../automaton/paths.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
-import type { VoiceAccess } from "../../phrasebook/kinds.ts";
-import type {
-  Device,
-  Intent,
-  Order,
-  Phrasebook,
-  Slot,
-  SpokenPattern,
-  Step,
-  TellStep,
-} from "../../phrasebook/model.ts";
+import type { VoiceAccess } from "../../model/kinds.ts";
+import type { Device } from "../../model/home.ts";
+import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
+import type { Order, Step, TellStep } from "../../model/step.ts";
+import type { SpokenPattern } from "../../model/spoken.ts";
 import { guard, isSafeEffect, whyBarred } from "../../commands/access.ts";
 import { takeAlong } from "../../commands/bulk.ts";
 import type { Engine } from "./engine.ts";
-import { narrow, placeOf } from "../../slot-types/expression.ts";
+import { type SlotReading, type TargetSlot, settleAsSaid } from "../../slot-types/slot.ts";
+import { given } from "../../source/given.ts";
+import { narrow, placeOf } from "../../slot-types/target-words.ts";
 import { type Filling, fillingsOf, nameWords } from "./fillings.ts";
 import { type Given, effectsOfOrders, valueIn } from "../../commands/orders.ts";
 import { addDefaults, stepsOf } from "../../commands/compute.ts";
 import { targetDevices } from "../../commands/members.ts";
-import type { Reason } from "../../commands/reason.ts";
+import type { Reason } from "../../model/reason.ts";
 import { programAccess, routineOf } from "../../commands/program.ts";
 import { type Plan, planSteps } from "../../commands/plan.ts";
 import { propertiesRead, questionAbout } from "../../commands/question.ts";
@@ -38,13 +34,12 @@ import {
   type TargetAsked,
   resolveTarget,
 } from "../../commands/targets.ts";
-import { settleSlot } from "../../slot-types/settle.ts";
 
 /** A way to understand an utterance, with what it comes to. */
 export interface Reading {
   intent: Intent;
   pattern: SpokenPattern;
-  path: Path;
+  path: Path<SlotReading>;
   fillings: readonly Filling[];
   meaning: Meaning;
   /** What each target slot was settled on, whatever came of it. */
@@ -105,7 +100,7 @@ export function evaluatePath(
   book: Phrasebook,
   engine: Engine,
   utterance: Utterance,
-  path: Path,
+  path: Path<SlotReading>,
   speaker: Speaker,
 ): Reading[] {
   const rule = engine.rules[path.rule];
@@ -131,7 +126,7 @@ function withAnswers(
   for (const [name, text] of Object.entries(said)) {
     const slot = intent.slots.get(name);
     if (!slot || fillings.some((filling) => filling.slot === slot)) continue;
-    const readings = engine.readAnswer(intent, slot, text);
+    const readings = engine.readAnswer(slot, text);
     if (readings.length === 0) continue;
     choices = choices
       .flatMap((choice) =>
@@ -145,7 +140,7 @@ function withAnswers(
 function evaluate(
   book: Phrasebook,
   { intent, pattern, plan }: Engine["rules"][number],
-  path: Path,
+  path: Path<SlotReading>,
   fillings: readonly Filling[],
   speaker: Speaker,
 ): Reading {
@@ -174,8 +169,9 @@ function understand(
 ): Meaning {
   const said: Record<string, SlotValue> = {};
   for (const { slot, reading, words } of fillings) {
-    if (reading.read === "target") continue;
-    const settled = settleSlot(slot, reading, speaker.time);
+    if (reading.read === "target" || slot.fills === "target") continue;
+    const settled =
+      slot.fills === "words" ? settleAsSaid(reading) : slot.settle(reading, speaker.time);
     if (!settled.ok) return { result: "refuse", reason: settled.reason };
     const { value } = settled;
     const { name } = slot;
@@ -183,21 +179,22 @@ function understand(
     if (first !== undefined && first !== value) {
       return { result: "refuse", reason: { reason: "both", slot: name, first, second: value } };
     }
-    const part = reading.read === "number" && reading.part !== undefined ? reading.part : undefined;
-    said[name] = { value, words, ...(part === undefined ? {} : { part }) };
+    const part = reading.read === "value" ? reading.part : undefined;
+    said[name] = { value, words, ...given({ part }) };
   }
   const slots = addDefaults(intent, said);
-  const asked = (slot: Slot & { type: "target" }): TargetAsked => ({
+  const asked = (slot: TargetSlot): TargetAsked => ({
     slot,
     properties: plan.asked.get(slot.name)?.properties ?? [],
     actions: plan.asked.get(slot.name)?.actions ?? [],
     ...readable(plan.tells, slot.name, slots),
   });
   for (const { slot, reading, words } of fillings) {
-    if (reading.read !== "target" || slot.type !== "target" || slot.narrows !== undefined) continue;
+    if (reading.read !== "target" || slot.fills !== "target" || slot.narrows !== undefined)
+      continue;
     let expression = reading.target;
     for (const other of fillings) {
-      if (other.slot.type !== "target" || other.slot.narrows !== slot.name) continue;
+      if (other.slot.fills !== "target" || other.slot.narrows !== slot.name) continue;
       const place = other.reading.read === "target" ? placeOf(other.reading.target) : undefined;
       const narrowed = place && narrow(expression, place);
       if (!narrowed) return { result: "unfit", reason: { reason: "place", words: other.words } };

@@ -1,9 +1,11 @@
+import { slotOf } from "../../automaton/network.ts";
 import type { Path } from "../../automaton/paths.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
-import type { Intent, Slot } from "../../phrasebook/model.ts";
+import type { Intent } from "../../phrasebook/model.ts";
+import type { Slot } from "../../slot-types/slot.ts";
 import type { Engine } from "./engine.ts";
-import type { TargetExpression } from "../../commands/expression.ts";
-import type { SlotReading } from "../../slot-types/slots.ts";
+import type { TargetExpression } from "../../slot-types/expression.ts";
+import { type SlotReading, valueRead } from "../../slot-types/slot.ts";
 
 /** A slot as filled by words of the utterance. */
 export interface Filling {
@@ -19,23 +21,21 @@ export interface Filling {
 export function fillingsOf(
   engine: Engine,
   utterance: Utterance,
-  path: Path,
+  path: Path<SlotReading>,
   intent: Intent,
 ): Filling[] {
   const fillings: Filling[] = [];
   for (const { state, from, end, match } of path.steps) {
-    const slot = intent.slots.get(engine.network.slot[state] ?? "");
+    const slot = intent.slots.get(slotOf(engine.network, state) ?? "");
     if (!slot) continue;
     const last = fillings.at(-1);
-    const isText = slot.type === "text";
+    const isText = slot.fills === "words";
     if (isText && last?.slot === slot && last.end === from) fillings.pop();
     const first = isText && last?.slot === slot && last.end === from ? last.from : from;
     const start = utterance.words[first]?.start ?? 0;
     const stop = utterance.words[end - 1]?.end ?? start;
     const words = utterance.text.slice(start, stop);
-    const reading = match
-      ? (match.value as SlotReading)
-      : ({ read: "value", value: words } as const);
+    const reading = match?.value ?? valueRead(words);
     fillings.push({ slot, reading, from: first, end, words });
   }
   return fillings;

@@ -1,4 +1,4 @@
-import { tellReason } from "../../commands/reason.ts";
+import { tellReason } from "../../model/reason.ts";
 import type { Reading } from "./evaluate.ts";
 import type { Effect } from "../../commands/outcome.ts";
 import type { Speaker } from "../../commands/targets.ts";

@@ -1,3 +1,4 @@
+import type { SlotReading } from "../../slot-types/slot.ts";
 import { type Chart, runAutomaton } from "../../automaton/chart.ts";
 import { type Paths, findPaths } from "../../automaton/paths.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
@@ -10,8 +11,8 @@ import type { Speaker } from "../../commands/targets.ts";
 /** Words, every way to understand them as one command, and what was looked at to find these. */
 export interface Understood {
   utterance: Utterance;
-  chart: Chart;
-  paths: Paths;
+  chart: Chart<SlotReading>;
+  paths: Paths<SlotReading>;
   /** Places where a phrase may begin, after the address and courtesies, and where it may end. */
   starts: ReadonlySet<number>;
   ends: ReadonlySet<number>;

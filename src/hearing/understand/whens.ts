@@ -1,15 +1,14 @@
-import type { Recognise } from "../../automaton/chart.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
-import type { LanguagePack } from "../../language/pack.ts";
-import type { Lexicon } from "../../lexicon/lexicon.ts";
 import { longestDuration } from "../../time/duration.ts";
 import type { LocalTime } from "../../time/local.ts";
-import type { ClockReading } from "../../slot-types/clock.ts";
-import type { DateReading } from "../../slot-types/dates.ts";
-import { createForms } from "../../slot-types/forms.ts";
+import type { ClockReading } from "../../slot-types/time.ts";
+import type { DateReading } from "../../slot-types/date.ts";
+import { type Form, createForms } from "../../slot-types/forms.ts";
+import type { Ground } from "../../slot-types/slot.ts";
+import { given } from "../../source/given.ts";
 import { settlePoint } from "../../slot-types/moments.ts";
 import type { When } from "../../commands/outcome.ts";
-import type { Reason } from "../../commands/reason.ts";
+import type { Reason } from "../../model/reason.ts";
 
 /** When something is to be done, as said. */
 export type WhenReading =
@@ -23,31 +22,29 @@ export interface WhenFound {
   reading: WhenReading;
 }
 
+interface WhenParts {
+  duration: number;
+  time: ClockReading;
+  date: DateReading;
+}
+
 /** Most that are looked at. */
 const mostFound = 24;
 
 /** Finds everything that may say when, anywhere in an utterance. */
-export function createWhenFinder(
-  { times, language }: LanguagePack,
-  parts: Readonly<Record<"duration" | "time" | "date", Recognise>>,
-  lexicon: Lexicon,
-): (utterance: Utterance) => WhenFound[] {
-  const spans = (when: "in" | "for") => ({
-    said: times.when[when],
-    make: (part: (name: string) => unknown): WhenReading => {
-      const { value } = part("duration") as { value: number };
-      return { when, seconds: value };
-    },
+export function createWhenFinder(ground: Ground): (utterance: Utterance) => WhenFound[] {
+  const { when: said } = ground.pack.times;
+  const spans = (when: "in" | "for"): Form<WhenParts, WhenReading> => ({
+    said: said[when],
+    make: ({ duration }) => (duration === undefined ? undefined : { when, seconds: duration }),
   });
-  const points = (when: "at" | "until") => ({
-    said: times.when[when],
-    make: (part: (name: string) => unknown): WhenReading => {
-      const date = part("date") as DateReading | undefined;
-      return { when, time: part("time") as ClockReading, ...(date ? { date } : {}) };
-    },
+  const points = (when: "at" | "until"): Form<WhenParts, WhenReading> => ({
+    said: said[when],
+    make: ({ time, date }) => time && { when, time, ...given({ date }) },
   });
   const forms = [spans("in"), points("at"), spans("for"), points("until")];
-  const read = createForms<WhenReading>(forms, parts, language, lexicon);
+  const parts = { duration: ground.durations(), time: ground.clocks(), date: ground.dates() };
+  const read = createForms<WhenParts, WhenReading>(forms, parts, ground);
   return (utterance) => {
     const found: WhenFound[] = [];
     for (let from = 0; from < utterance.numbers.length && found.length < mostFound; from++) {

@@ -1,6 +1,6 @@
 import { valuesOf } from "../../commands/effects.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
-import type { State, Value } from "../../phrasebook/property.ts";
+import type { State, Value } from "../../model/property.ts";
 import { membersOf } from "../../source/border.ts";
 import type { Clock, Devices } from "../ports.ts";
 import { type Movements, createMovements } from "./movements.ts";

@@ -1,5 +1,5 @@
 import type { Phrasebook } from "../../phrasebook/model.ts";
-import { type State, type Value, landed } from "../../phrasebook/property.ts";
+import { type State, type Value, landed } from "../../model/property.ts";
 import type { Clock } from "../ports.ts";
 
 /** What is on its way to values that it does not have yet. */

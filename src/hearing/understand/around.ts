@@ -1,0 +1,78 @@
+import { endsFrom } from "../../automaton/chart.ts";
+import { type Rule, buildNetwork } from "../../automaton/network.ts";
+import { createSets } from "../../automaton/sets.ts";
+import type { Utterance } from "../../automaton/utterance.ts";
+import type { LanguagePack } from "../../language/pack.ts";
+import { parsePattern } from "../../pattern/parse.ts";
+import type { Pattern } from "../../pattern/tree.ts";
+import { recognisePhrases } from "../../slot-types/phrases.ts";
+import type { Ground } from "../../slot-types/slot.ts";
+
+/** What is said around commands: who is spoken to, courtesies, and words between two of them. */
+export interface Around {
+  /** Places after the address and courtesies that open an utterance; 0 among them. */
+  starts: (utterance: Utterance) => Set<number>;
+  /** Places before the courtesies that close it; the end among them. */
+  ends: (utterance: Utterance) => Set<number>;
+  /** Words between commands: where they start and end. */
+  joiners: (utterance: Utterance) => { from: number; end: number }[];
+}
+
+/** @param address What the home is called when it is spoken to. */
+export function createAround(ground: Ground, address: readonly Pattern[]): Around {
+  const { pack } = ground;
+  const opening = pieces([...address, ...parsed(pack.courtesies.opening, pack)], ground);
+  const closing = pieces([...address, ...parsed(pack.courtesies.closing, pack)], ground);
+  return {
+    starts(utterance) {
+      const starts = new Set([0]);
+      // A set grows while it is walked: courtesies may follow one another.
+      for (const start of starts) for (const end of opening(utterance, start)) starts.add(end);
+      return starts;
+    },
+    ends(utterance) {
+      const ends = new Set([utterance.words.length]);
+      for (let from = utterance.words.length - 1; from > 0; from--) {
+        if (closing(utterance, from).some((end) => ends.has(end))) ends.add(from);
+      }
+      return ends;
+    },
+    joiners: createJoinerFinder(ground),
+  };
+}
+
+/** Joiners are the longest that stand at a place: "and then" is one. */
+function createJoinerFinder(ground: Ground) {
+  const phrases = ground.pack.times.then.map((said) => ({ said, value: true }));
+  const find = recognisePhrases(phrases, ground);
+  return (utterance: Utterance): { from: number; end: number }[] => {
+    const found: { from: number; end: number }[] = [];
+    for (let from = 1; from < utterance.numbers.length - 1;) {
+      const end = Math.max(from, ...find(utterance, from).map((match) => match.end));
+      if (end > from && end < utterance.numbers.length) found.push({ from, end });
+      from = Math.max(end, from + 1);
+    }
+    return found;
+  };
+}
+
+function parsed(texts: readonly string[], pack: LanguagePack): Pattern[] {
+  return texts.flatMap((text) => {
+    const result = parsePattern(text, pack);
+    return result.ok ? [result.pattern] : [];
+  });
+}
+
+/** Finds where pieces of speech that start at a place end. */
+function pieces(
+  trees: readonly Pattern[],
+  { lexicon, refer }: { lexicon: Ground["lexicon"]; refer: Rule["refer"] },
+) {
+  const network = buildNetwork(
+    trees.map((tree) => ({ tree, refer })),
+    lexicon,
+  );
+  const sets = createSets(network);
+  return (utterance: Utterance, from: number): number[] =>
+    endsFrom(sets, utterance, from).map(({ end }) => end);
+}

@@ -1,0 +1,31 @@
+import type { HeardAsk, HeardUnsure } from "../../commands/outcome.ts";
+import type { HearContext } from "../../hearing/context.ts";
+import type { Eventually } from "../eventually.ts";
+import type { Change } from "../scene.ts";
+import type { Turn } from "./turns.ts";
+
+/** What is remembered in a conversation, in whatever language it is held. */
+export interface Memory {
+  /** The question that waits for an answer, and until when, in seconds since the home began. */
+  open: (Open & { until: number }) | undefined;
+  /** The last command, for "again". */
+  last: { text: string; answered: Answered } | undefined;
+  /** What the last command changed, for "undo". */
+  undo: readonly Change[];
+  /** What was spoken of last. */
+  it: readonly string[];
+}
+
+/** What a command is heard with: what was said in answer to questions about it, and what "it" was. */
+export type Answered = Pick<HearContext, "chosen" | "said" | "it">;
+
+/** What the home waits to be told. */
+export type Open =
+  | { open: "confirm" | "code"; go: () => Eventually<Turn> }
+  | { open: "choice"; heard: HeardUnsure }
+  /** A slot that nothing was said for, and what was said for others that were asked for before. */
+  | { open: "slot"; heard: HeardAsk; said: Readonly<Record<string, string>> };
+
+export function newMemory(): Memory {
+  return { open: undefined, last: undefined, undo: [], it: [] };
+}

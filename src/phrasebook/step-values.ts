@@ -1,0 +1,92 @@
+import type { Cursor } from "../document/cursor.ts";
+import type { Home } from "../model/home.ts";
+import type { Value } from "../model/property.ts";
+import { type TargetReference, type ValueReference, operators } from "../model/step.ts";
+import type { SlotScope } from "./scope.ts";
+import { knownProperty } from "./written.ts";
+
+/** `$glaze-sensor.humidity` is what a property is at that moment. */
+const stateForm = /^\$([\p{L}\p{N}_-]+)\.([\p{L}\p{N}_-]+)$/u;
+
+/** `$glaze-sensor.humidity plus 5`; of several operators the last one joins all before it. */
+const sumForm = /^(\$.+) (plus|minus|times|at least|at most) (\$[^ ]+|-?[\d.]+)$/;
+
+/** `$level` names a slot; every other text is a value. */
+export function slotName(text: string): string | undefined {
+  return /^\$([\p{L}\p{N}_-]+)$/u.exec(text)?.[1];
+}
+
+/** A value as a step gives it: itself, a slot, a state, or a sum of these. */
+export function readValue(cursor: Cursor<Value>, scope: SlotScope): ValueReference | undefined {
+  const { value: written } = cursor;
+  if (typeof written !== "string") return { refer: "value", value: written };
+  const sum = sumForm.exec(written);
+  if (sum) {
+    const [, leftText = "", operator, rightText = ""] = sum;
+    const part = (text: string): ValueReference | undefined => {
+      const number = Number(text);
+      return readValue(cursor.as(Number.isFinite(number) ? number : text), scope);
+    };
+    const [left, right] = [part(leftText), part(rightText)];
+    const known = operators.find((each) => each === operator);
+    return left && right && known ? { refer: "sum", operator: known, left, right } : undefined;
+  }
+  const state = stateForm.exec(written);
+  if (state) {
+    const [, id = "", property = ""] = state;
+    const { devices } = scope.home;
+    const device = devices.get(id);
+    if (!device) {
+      cursor.unknown("device", id, devices.keys());
+      return undefined;
+    }
+    return knownProperty(cursor, device, property) && { refer: "state", device: id, property };
+  }
+  const slot = slotName(written);
+  if (slot === undefined) return { refer: "value", value: written };
+  if (scope.slots.has(slot)) return { refer: "slot", slot };
+  if (!scope.unread.has(slot)) cursor.unknown("slot", slot, scope.slots.keys());
+  return undefined;
+}
+
+/** `workshop except kiln-vent and racks`. */
+const exceptForm = /^(\S+)(?:\s+except\s+(\S.*))?$/u;
+
+/** What a step is about: a device, group, room or zone, or a slot. */
+export function readTarget(
+  cursor: Cursor<unknown>,
+  written: string,
+  scope: SlotScope,
+): TargetReference | undefined {
+  const { home, slots, unread } = scope;
+  const slot = slotName(written);
+  if (slot) {
+    if (slots.get(slot)?.fills === "target") return { refer: "slot", slot };
+    if (unread.has(slot)) return undefined;
+    const targets = [...slots.values()].filter(({ fills }) => fills === "target");
+    cursor.unknown(
+      "target slot",
+      slot,
+      targets.map(({ name }) => name),
+      cursor.keyAt,
+    );
+    return undefined;
+  }
+  const [, id = "", without = ""] = exceptForm.exec(written) ?? [];
+  const except = without === "" ? [] : without.split(/\s*,\s*|\s+and\s+/u);
+  const [refer, ...others] = [id, ...except].map((each) => sortOf(home, each));
+  const unknown = [id, ...except].find((each) => sortOf(home, each) === undefined);
+  if (refer !== undefined && unknown === undefined) {
+    return others.length > 0 ? { refer, id, except } : { refer, id };
+  }
+  const ids = [home.devices, home.groups, home.rooms, home.zones].flatMap((map) => [...map.keys()]);
+  cursor.unknown("device or group", unknown ?? written, ids, cursor.keyAt);
+  return undefined;
+}
+
+function sortOf(home: Home, id: string): Exclude<TargetReference["refer"], "slot"> | undefined {
+  if (home.devices.has(id)) return "device";
+  if (home.groups.has(id)) return "group";
+  if (home.rooms.has(id)) return "room";
+  return home.zones.has(id) ? "zone" : undefined;
+}

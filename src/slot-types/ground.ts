@@ -1,0 +1,33 @@
+import type { Rule } from "../automaton/network.ts";
+import { type NumberReader, createNumberReader } from "../language/numbers.ts";
+import type { Lexicon } from "../lexicon/lexicon.ts";
+import { createDateReader } from "./date.ts";
+import { createDurationReader } from "./duration.ts";
+import { createOrdinalReader } from "./ordinal.ts";
+import type { Ground, Spoken } from "./slot.ts";
+import { createClockReader } from "./time.ts";
+
+/** What the recognisers of one language in one home share. */
+export function createGround(spoken: Spoken, lexicon: Lexicon, refer: Rule["refer"]): Ground {
+  const { pack } = spoken;
+  // A thousand number words take a while to spell out, and many homes are never told one.
+  const reader = later(() => createNumberReader(pack));
+  const numbers: NumberReader = (words, from) => reader()(words, from);
+  const ordinals = later(() => createOrdinalReader(pack, lexicon));
+  return {
+    ...spoken,
+    lexicon,
+    refer,
+    numbers,
+    ordinals,
+    durations: later(() => createDurationReader(pack, numbers, lexicon)),
+    clocks: later(() => createClockReader(pack, numbers, lexicon)),
+    dates: later(() => createDateReader(pack, numbers, ordinals(), lexicon)),
+  };
+}
+
+/** Made when it is first asked for. */
+export function later<T>(make: () => T): () => T {
+  let made: { value: T } | undefined;
+  return () => (made ??= { value: make() }).value;
+}

@@ -1,0 +1,191 @@
+import * as z from "zod/mini";
+import type { Recognise } from "../automaton/chart.ts";
+import type { Cursor } from "../document/cursor.ts";
+import { positive, valuesSchema } from "../document/shapes.ts";
+import { splitWords } from "../language/words.ts";
+import { type DataSchema, type Value, checkValue } from "../model/property.ts";
+import type { ChoiceValue } from "../model/spoken.ts";
+import { choice, nothingToSay, optional, phrase, sequence } from "../pattern/build.ts";
+import type { Pattern } from "../pattern/tree.ts";
+import { given } from "../source/given.ts";
+import { choicePatterns, recogniseChoices } from "./choices.ts";
+import { need } from "./need.ts";
+import type {
+  Ground,
+  SlotBase,
+  SlotSettled,
+  Spoken,
+  ValueReading,
+  ValuedSlot,
+  Writing,
+} from "./slot.ts";
+import { nothingSettled, taken, valueRead } from "./slot.ts";
+
+/** How a slot for numbers is written: `{ type: percent, minimum: 10, maximum: 90, step: 10 }`. */
+export function quantityShape<Type extends string>(type: Type) {
+  return z.strictObject({
+    type: z.literal(type),
+    minimum: z.optional(z.number()),
+    maximum: z.optional(z.number()),
+    step: z.optional(positive),
+    values: z.optional(valuesSchema),
+    default: z.optional(z.number()),
+    ...need,
+  });
+}
+
+/** What numbers a slot takes. */
+export interface Limits {
+  minimum?: number | undefined;
+  maximum?: number | undefined;
+  step?: number | undefined;
+  default?: number | undefined;
+}
+
+/** Reports a range that goes backwards. */
+export function checkRange<T extends number | string>(
+  cursor: Cursor<{ minimum?: unknown }>,
+  minimum: T | undefined,
+  maximum: T | undefined,
+): void {
+  if (minimum === undefined || maximum === undefined || minimum <= maximum) return;
+  const fix = `write minimum: ${maximum}, maximum: ${minimum}`;
+  const message = `the range of $${cursor.id} goes backwards`;
+  cursor.key("minimum").report("wrong-value", message, fix);
+}
+
+/** What is peculiar to a type of number. */
+export interface Quantity {
+  unit?: string | undefined;
+  family?: string;
+  /** Left out for one that has words of its own. */
+  alike?: string;
+  isWhole?: boolean;
+  recognise: (ground: Ground) => Recognise<ValueReading>;
+  /** What may be said for a usual number, or for the least one that the slot takes. */
+  sample: (spoken: Spoken, least: number | undefined) => string | undefined;
+  grammar: (writing: Writing) => Pattern;
+}
+
+/** A slot for numbers, some of which may also have words of their own: "low" for 33. */
+export function quantitySlot(
+  base: SlotBase,
+  limits: Limits,
+  values: readonly ChoiceValue[],
+  quantity: Quantity,
+): ValuedSlot {
+  const { minimum, maximum, step, default: start } = limits;
+  const { unit, alike, family = "number", isWhole = false } = quantity;
+  const isOwn = values.length > 0;
+  const takes: DataSchema = {
+    type: isWhole ? "integer" : "number",
+    default: 0,
+    ...given({ minimum, maximum, multipleOf: step, unit }),
+  };
+  return {
+    ...base,
+    fills: "value",
+    family,
+    values,
+    ...given({ alike: isOwn ? undefined : alike, default: start, unit }),
+    recognise(ground) {
+      const number = quantity.recognise(ground);
+      if (!isOwn) return number;
+      const named = recogniseChoices(values, ground);
+      return (utterance, from) => [...number(utterance, from), ...named(utterance, from)];
+    },
+    settle: (reading) => settleNumber(base.name, takes, reading),
+    misfit(value: Value) {
+      const check = typeof value === "number" ? checkValue(takes, value) : undefined;
+      if (!check || check.ok) return undefined;
+      return check.problem.problem === "range" ? "is out of its range" : "is off its step";
+    },
+    samples: (spoken) =>
+      [quantity.sample(spoken, minimum)].flatMap((text) =>
+        text === undefined ? [] : phrase(text),
+      ),
+    grammar(writing) {
+      const number = quantity.grammar(writing);
+      if (!isOwn) return number;
+      const own = choicePatterns(values, writing.language).map(writing.led);
+      return writing.define(`choice-${writing.owner}`, () => choice([number, ...own]));
+    },
+  };
+}
+
+/** What is said in words for a value is that value, number or not. */
+function settleNumber(name: string, takes: DataSchema, reading: ValueReading): SlotSettled {
+  if (reading.read !== "value") return nothingSettled;
+  const { value } = reading;
+  const { minimum, maximum, multipleOf, type } = takes;
+  const isOpen = minimum === undefined && maximum === undefined && multipleOf === undefined;
+  if (isOpen && type !== "integer") return { ok: true, value };
+  const check = checkValue(takes, value);
+  if (check.ok) return { ok: true, value };
+  return { ok: false, reason: { reason: "value", property: name, problem: check.problem } };
+}
+
+/**
+ * A number with or without its unit; with `whole`, a part of a whole counts as that many of it;
+ * below `bareFrom` the unit has to be said.
+ */
+export function recogniseQuantity(
+  { numbers: reader, pack }: Ground,
+  unit: readonly string[],
+  { whole = 1, bareFrom = -Infinity }: { whole?: number; bareFrom?: number } = {},
+): Recognise<ValueReading> {
+  const units = unit.map((said) => splitWords(said, pack).map((word) => word.text));
+  return ({ texts }, from) =>
+    reader(texts, from).flatMap(({ end, value, fraction }) => {
+      const withUnit = units
+        .filter((words) => words.every((word, index) => texts[end + index] === word))
+        .map((words) => ({ end: end + words.length, value: valueRead(value) }));
+      const bare: ValueReading =
+        fraction && whole !== 1
+          ? { read: "value", value: value * whole, part: value }
+          : valueRead(value);
+      return value >= bareFrom ? [{ end, value: bare }, ...withUnit] : withUnit;
+    });
+}
+
+/** What a recogniser of plain numbers finds, as readings. */
+export function asNumbers(recognise: Recognise<number>): Recognise<ValueReading> {
+  return taken(recognise, valueRead);
+}
+
+/** A number, and its unit, which may be left out. */
+export function withUnit(number: Pattern, sign: Pattern | undefined): Pattern {
+  return sequence(number, sign && optional(sign));
+}
+
+/** Whole numbers that a grammar spells out. */
+export function spelled(
+  { pack, said }: Writing,
+  lowest: number,
+  highest: number,
+  step = 1,
+): Pattern {
+  const values: string[] = [];
+  for (let value = lowest; value <= highest; value += step) {
+    values.push(pack.numbers.cardinal(value));
+  }
+  return said(values) ?? nothingToSay;
+}
+
+/** The whole numbers up to a hundred, as a rule of their own. */
+export function hundred(writing: Writing): Pattern {
+  return writing.define("hundred", () => spelled(writing, 0, 100));
+}
+
+/** Numbers with a digit after the point, and less than nothing. */
+export function decimal(writing: Writing): Pattern {
+  const { pack, said, define } = writing;
+  return define("decimal", () => {
+    const whole = hundred(writing);
+    const point = said(pack.numbers.point);
+    const digit = define("digit", () => spelled(writing, 0, 9));
+    const minus = said(pack.numbers.minus);
+    const after = point && optional(sequence(point, digit));
+    return sequence(minus && optional(minus), whole, after);
+  });
+}

@@ -1,0 +1,180 @@
+import * as z from "zod/mini";
+import type { Recognise } from "../automaton/chart.ts";
+import type { Cursor } from "../document/cursor.ts";
+import { clock } from "../document/shapes.ts";
+import type { NumberReader } from "../language/numbers.ts";
+import type { LanguagePack } from "../language/pack.ts";
+import type { Lexicon } from "../lexicon/lexicon.ts";
+import { choice, fillReferences, phrase } from "../pattern/build.ts";
+import type { Pattern } from "../pattern/tree.ts";
+import { given } from "../source/given.ts";
+import { parseClock } from "../time/local.ts";
+import { type Form, createForms } from "./forms.ts";
+import { settleClock } from "./moments.ts";
+import { need } from "./need.ts";
+import { checkRange, spelled } from "./quantities.ts";
+import { misfitOf, settleInRange } from "./ranges.ts";
+import {
+  type SlotBase,
+  type ValueReading,
+  type ValuedSlot,
+  type Writing,
+  nothingSettled,
+  taken,
+} from "./slot.ts";
+
+const shape = z.strictObject({
+  type: z.literal("time"),
+  minimum: z.optional(clock),
+  maximum: z.optional(clock),
+  default: z.optional(clock),
+  ...need,
+});
+
+/** A time of day, as `HH:MM`. */
+export const time = {
+  shape,
+  read(cursor: Cursor<z.output<typeof shape>>, base: SlotBase): ValuedSlot {
+    const { minimum, maximum, default: start } = cursor.value;
+    checkRange(cursor, minimum, maximum);
+    const range = given({ minimum, maximum });
+    return {
+      ...base,
+      fills: "value",
+      family: "time",
+      alike: "time",
+      ...given({ default: start }),
+      recognise: (ground) =>
+        taken(ground.clocks(), (read): ValueReading => ({ read: "time", time: read })),
+      settle: (reading, now) =>
+        reading.read === "time"
+          ? settleInRange(base.name, range, settleClock(reading.time, now))
+          : nothingSettled,
+      misfit: (value) => misfitOf(range, value),
+      samples: ({ pack }) => (pack.times.moments["12:00"] ?? []).slice(0, 1).map(phrase),
+      grammar: timeGrammar,
+    };
+  },
+};
+
+/** A time of day as said: whether "six" is in the morning is often left open. */
+export interface ClockReading {
+  /** Minutes since midnight; within the first twelve hours when open. */
+  minutes: number;
+  open: boolean;
+}
+
+const day = 24 * 60;
+
+interface ClockParts {
+  hour: number;
+  minute: number;
+  tens: number;
+  clock: ClockReading;
+  dotted: ClockReading;
+}
+
+/** Reads a time of day: "half six", "18:30", "quarter past nine in the evening", "noon". */
+export function createClockReader(
+  pack: LanguagePack,
+  numbers: NumberReader,
+  lexicon: Lexicon,
+): Recognise<ClockReading> {
+  const { times } = pack;
+  const whole =
+    (lowest: number, highest: number): Recognise<number> =>
+    ({ texts }, from) =>
+      numbers(texts, from).filter(
+        ({ value }) => Number.isInteger(value) && value >= lowest && value <= highest,
+      );
+  const spoken = createForms<ClockParts, ClockReading>(
+    [
+      { said: ["$clock"], make: ({ clock }) => clock },
+      ...times.clock.map(({ said, minutes = 0, before }): Form<ClockParts, ClockReading> => {
+        return {
+          said,
+          make({ clock, dotted, hour, minute, tens }) {
+            if (clock ?? dotted) return clock ?? dotted;
+            if (hour === undefined) return undefined;
+            const counted = minute ?? tens ?? minutes;
+            return clockAt(hour, before ? -counted : counted);
+          },
+        };
+      }),
+      ...Object.entries(times.moments).map(([moment, said]): Form<ClockParts, ClockReading> => {
+        const minutes = (parseClock(moment) ?? 0) / 60;
+        return { said, make: () => ({ minutes, open: false }) };
+      }),
+    ],
+    {
+      hour: whole(0, 24),
+      minute: whole(1, 59),
+      tens: whole(10, 59),
+      clock: digits(/^(\d{1,2}):(\d{2})$/),
+      dotted: digits(/^(\d{1,2})\.(\d{2})$/),
+    },
+    { pack, lexicon },
+  );
+  const shifted = (
+    said: readonly string[],
+    shift: (hour: number) => number,
+  ): Form<{ time: ClockReading }, ClockReading> => ({
+    said,
+    make({ time: read }) {
+      if (!read?.open) return read;
+      const hour = Math.floor(read.minutes / 60);
+      return { minutes: shift(hour) * 60 + (read.minutes % 60), open: false };
+    },
+  });
+  const inPartOfDay = createForms(
+    [
+      shifted(times.morning, (hour) => hour % 12),
+      shifted(times.afternoon, (hour) => (hour % 12) + 12),
+      // Ten at night is late in the evening, three at night is before dawn.
+      shifted(times.night, (hour) => (hour >= 6 && hour < 12 ? hour + 12 : hour % 12)),
+    ],
+    { time: spoken },
+    { pack, lexicon },
+  );
+  return (utterance, from) => [...spoken(utterance, from), ...inPartOfDay(utterance, from)];
+}
+
+/** Digits of a clock; a leading zero makes them those of a day of 24 hours. */
+function digits(form: RegExp): Recognise<ClockReading> {
+  return ({ texts }, from) => {
+    const found = form.exec(texts[from] ?? "");
+    const [hour, minute] = [Number(found?.[1]), Number(found?.[2])];
+    if (!found || hour > 24 || minute > 59) return [];
+    const reading = clockAt(hour, minute);
+    const isExact = found[1]?.startsWith("0") === true;
+    return [{ end: from + 1, value: isExact ? { ...reading, open: false } : reading }];
+  };
+}
+
+/** An hour that a clock face shows is open; none and those past twelve are not. */
+function clockAt(hour: number, minutes: number): ClockReading {
+  const open = hour >= 1 && hour <= 12;
+  const total = (((hour * 60 + minutes) % day) + day) % day;
+  return { minutes: open && total >= 13 * 60 ? total - 12 * 60 : total, open };
+}
+
+/** Times of day in words; digits are for what is written. */
+export function timeGrammar(writing: Writing): Pattern {
+  const { pack, said, parsed, define } = writing;
+  return define("time", () => {
+    const parts = new Map([
+      ["hour", define("hour", () => spelled(writing, 0, 24))],
+      ["minute", define("minute", () => spelled(writing, 1, 59))],
+      ["tens", define("tens", () => spelled(writing, 10, 59))],
+    ]);
+    const spoken = pack.times.clock.flatMap(({ said: texts }) => texts);
+    const read = define("clock", () =>
+      choice([
+        fillReferences(parsed(spoken), (name) => parts.get(name)),
+        said(Object.values(pack.times.moments).flat()),
+      ]),
+    );
+    const ofDay = parsed([...pack.times.morning, ...pack.times.afternoon, ...pack.times.night]);
+    return choice([read, fillReferences(ofDay, (name) => (name === "time" ? read : undefined))]);
+  });
+}
