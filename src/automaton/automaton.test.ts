@@ -58,7 +58,7 @@ function accepted(patterns: readonly Pattern[], phrase: readonly string[]): numb
   const starts = new Set([0]);
   const ends = new Set([phrase.length]);
   const chart = runAutomaton(createSets(network), [], utterance, starts);
-  const { found } = findPaths(network, chart, utterance, starts, ends);
+  const { found } = findPaths(network, chart, utterance, { starts, ends });
   return found.map(({ rule }) => rule).sort((a, b) => a - b);
 }
 

@@ -68,8 +68,7 @@ export function findPaths<Value>(
   network: Network,
   chart: Chart<Value>,
   utterance: Utterance,
-  starts: ReadonlySet<number>,
-  ends: ReadonlySet<number>,
+  { starts, ends }: { starts: ReadonlySet<number>; ends: ReadonlySet<number> },
 ): Paths<Value> {
   const found: Path<Value>[] = [];
   let cut = false;

@@ -123,7 +123,7 @@ async function take(path: string, language: string | undefined): Promise<Taken> 
   for (const name of files) {
     const file = name === "" ? path : join(path, name);
     try {
-      const content = JSON.parse(await textOf(file)) as unknown;
+      const content: unknown = JSON.parse(await textOf(file));
       // A file may hold one thing or a list of them.
       for (const thing of [content].flat()) things.push({ file, thing });
     } catch (error) {

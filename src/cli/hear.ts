@@ -5,6 +5,7 @@ import { parseLocal } from "../time/local.ts";
 import { exit, isDone } from "./exit.ts";
 import { type BookOptions, loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
+import { given } from "../source/given.ts";
 
 export interface HearOptions extends BookOptions {
   in: string;
@@ -48,8 +49,6 @@ function hearContext(book: Book, { at, language, time }: HearOptions) {
     );
   }
   return {
-    ...(at === undefined ? {} : { at }),
-    ...(language === undefined ? {} : { language }),
-    ...(time === undefined ? {} : { time }),
+    ...given({ at, language, time }),
   };
 }

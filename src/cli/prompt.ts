@@ -38,7 +38,7 @@ export async function converse(
   for await (const line of lines) {
     const passing = /^\s*\+\s*(.+)$/.exec(line)?.[1];
     if (passing !== undefined) {
-      if (!pass(book, home, passing, paint, isJson)) code = exit.failed;
+      if (!pass(book, home, passing, { paint, isJson })) code = exit.failed;
     } else if (line.trim() === "?") {
       print(
         last
@@ -69,8 +69,7 @@ function pass(
   book: Book,
   home: SimulatedHome,
   duration: string,
-  paint: Paint,
-  isJson: boolean,
+  { paint, isJson }: { paint: Paint; isJson: boolean },
 ): boolean {
   if (parseDuration(duration) === undefined) {
     print(`"${duration}" is no duration: write +10m to let ten minutes pass\n`);

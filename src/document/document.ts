@@ -213,7 +213,7 @@ export function writtenKeys({ value }: Document, path: Path): string[] {
   let at: unknown = value;
   for (const key of path) {
     if (typeof at !== "object" || at === null || !Object.hasOwn(at, key)) return [];
-    at = (at as Record<PropertyKey, unknown>)[key];
+    at = Reflect.get(at, key);
   }
   return typeof at === "object" && at !== null ? Object.keys(at) : [];
 }

@@ -192,8 +192,8 @@ function describeOne(issue: Issue, path: Path, document: Document, rest: unknown
 /** Values that may stand there, where the schema lists them. */
 function allowedValues(issue: Issue): readonly unknown[] | undefined {
   if (issue.code === "invalid_value") return issue.values;
-  const { options } = issue as { options?: readonly unknown[] };
-  return issue.code === "invalid_union" ? options : undefined;
+  if (issue.code !== "invalid_union" || !("options" in issue)) return undefined;
+  return Array.isArray(issue.options) ? issue.options : undefined;
 }
 
 function printScalar(value: unknown): string {
@@ -215,7 +215,7 @@ function valueAt(root: unknown, path: Path): unknown {
   let value = root;
   for (const key of path) {
     if (typeof value !== "object" || value === null || !Object.hasOwn(value, key)) return undefined;
-    value = (value as Record<PropertyKey, unknown>)[key];
+    value = Reflect.get(value, key);
   }
   return value;
 }
@@ -240,10 +240,7 @@ function without(root: unknown, path: Path): unknown {
 function keysAt(schema: Schema, path: Path): string[] {
   let reached: Schema[] = [schema];
   for (const key of path) reached = reached.flatMap((inner) => step(inner, key));
-  return reached.flatMap(unwrap).flatMap((inner) => {
-    const { def } = inner._zod as { def: { type: string; shape?: Record<string, Schema> } };
-    return Object.keys(def.shape ?? {});
-  });
+  return reached.flatMap(unwrap).flatMap((inner) => Object.keys(definitionOf(inner).shape ?? {}));
 }
 
 interface Definition {
@@ -254,8 +251,14 @@ interface Definition {
   element?: Schema;
 }
 
+/** What a schema is made of, which its type does not tell; a part that it has not is undefined. */
 function definitionOf(schema: Schema): Definition {
-  return schema._zod.def as Definition;
+  const def: unknown = schema._zod.def;
+  return isDefinition(def) ? def : {};
+}
+
+function isDefinition(def: unknown): def is Definition {
+  return typeof def === "object" && def !== null;
 }
 
 function unwrap(schema: Schema): Schema[] {

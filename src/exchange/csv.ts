@@ -1,4 +1,4 @@
-import { textOf } from "../source/border.ts";
+import { membersOf, textOf } from "../source/border.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import { parse } from "csv-parse/sync";
 import { stringify } from "csv-stringify/sync";
@@ -16,6 +16,17 @@ import { type SkippedPart, type Taken, idFrom } from "./taken.ts";
 const plainColumns = ["id", "kind", "room", "voice"] as const;
 const jsonColumns = ["safe", "safe-actions", "bulk", "properties", "actions"] as const;
 
+/** The cells of a row, and the line that it ends on. */
+interface Line {
+  record: readonly string[];
+  info: { lines: number };
+}
+
+function isLine(row: unknown): row is Line {
+  const { record, info } = membersOf(row);
+  return Array.isArray(record) && typeof membersOf(info)["lines"] === "number";
+}
+
 /**
  * Reads devices from a table. A row that cannot be used is told with its line; the others are taken.
  *
@@ -26,10 +37,10 @@ export function devicesFromCsv(given: string, name = "table", language = "en"): 
   const [text, file] = [textOf(given) ?? "", textOf(name) ?? "table"];
   const devices: Record<string, DeviceDefinition> = {};
   const skipped: SkippedPart[] = [];
-  let rows: { record: string[]; info: { lines: number } }[];
+  let rows: Line[];
   const { delimiter, from } = delimiterOf(text);
   try {
-    rows = parse(text, {
+    const parsed: readonly unknown[] = parse(text, {
       bom: true,
       delimiter,
       from_line: from,
@@ -38,7 +49,8 @@ export function devicesFromCsv(given: string, name = "table", language = "en"): 
       relax_quotes: true,
       skip_empty_lines: true,
       trim: true,
-    }) as unknown as typeof rows;
+    });
+    rows = parsed.filter(isLine);
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error);
     return { devices, skipped: [{ where: file, reason: `this is no table: ${reason}` }] };
@@ -125,7 +137,8 @@ function readRow(columns: readonly string[], record: readonly string[], language
     if (cell === undefined) continue;
     const isJson = /^(?:[[{]|true$|false$)/i.test(cell);
     try {
-      device[column] = isJson ? (JSON.parse(lowered(cell)) as unknown) : splitList(cell);
+      const value: unknown = isJson ? JSON.parse(lowered(cell)) : splitList(cell);
+      device[column] = value;
     } catch {
       return { ok: false, reason: `"${column}" is no JSON: ${cell}` };
     }

@@ -3,6 +3,7 @@ import type { Kind } from "../model/kinds.ts";
 import type { Device } from "../model/home.ts";
 import type { DataSchema } from "../model/property.ts";
 import type { DataSchemaDefinition, DeviceDefinition } from "../phrasebook/schema/home.ts";
+import { given } from "../source/given.ts";
 
 /** A device as it would be written in a phrasebook: what its kind says already is left out. */
 export function definitionOf(device: Device, kind: Kind | undefined): DeviceDefinition {
@@ -17,7 +18,7 @@ export function definitionOf(device: Device, kind: Kind | undefined): DeviceDefi
   const isSafeOwn = JSON.stringify(safe) !== JSON.stringify(kind?.safe ?? {});
   return {
     kind: device.kind,
-    ...(room === undefined ? {} : { room }),
+    ...given({ room }),
     ...(name && !isMadeFromId ? { name } : {}),
     ...(aliases ? { aliases } : {}),
     ...(Object.keys(properties).length > 0 ? { properties } : {}),
@@ -80,6 +81,6 @@ function written({ multipleOf, format, enum: choices, ...rest }: DataSchema): Da
   return {
     ...rest,
     ...(format === undefined && choices ? { enum: [...choices] } : {}),
-    ...(multipleOf === undefined ? {} : { step: multipleOf }),
+    ...given({ step: multipleOf }),
   };
 }

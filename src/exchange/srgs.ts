@@ -5,6 +5,7 @@ import { type Grammar, type GrammarRule, danglingReference } from "../pattern/gr
 import { withLegalNames } from "../pattern/rule-names.ts";
 import type { Option, Pattern } from "../pattern/tree.ts";
 import { splitWords } from "../language/words.ts";
+import { given } from "../source/given.ts";
 
 /** The XML namespace of SRGS 1.0 (section 4.3). */
 const namespace = "http://www.w3.org/2001/06/grammar";
@@ -47,7 +48,7 @@ export function parseSrgsXml(text: string): XmlParsed {
   } catch (error) {
     if (!(error instanceof Wrong)) throw error;
     const { message, fix, line } = error;
-    return { ok: false, error: { message, fix, ...(line === undefined ? {} : { line }) } };
+    return { ok: false, error: { message, fix, ...given({ line }) } };
   }
 }
 

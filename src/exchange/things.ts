@@ -1,3 +1,4 @@
+import { given } from "../source/given.ts";
 import { membersOf, textOf } from "../source/border.ts";
 import { type Kind, kinds } from "../model/kinds.ts";
 import type { DataSchema } from "../model/property.ts";
@@ -69,15 +70,15 @@ export function thingFromDevice(
       ]),
     ),
     "calm:kind": kind,
-    ...given("calm:room", room),
-    ...given("calm:name", name),
-    ...given("calm:aliases", aliases),
-    ...given("calm:voice", voice),
-    ...given("calm:safe", safe),
-    ...given("calm:safe-actions", device["safe-actions"]),
-    ...given("calm:bulk", bulk),
-    ...given("calm:properties", properties),
-    ...given("calm:actions", actions),
+    ...given({ "calm:room": room }),
+    ...given({ "calm:name": name }),
+    ...given({ "calm:aliases": aliases }),
+    ...given({ "calm:voice": voice }),
+    ...given({ "calm:safe": safe }),
+    ...given({ "calm:safe-actions": device["safe-actions"] }),
+    ...given({ "calm:bulk": bulk }),
+    ...given({ "calm:properties": properties }),
+    ...given({ "calm:actions": actions }),
   };
 }
 
@@ -90,14 +91,14 @@ export function devicesFromThings(given: readonly { file: string; thing: unknown
   const devices: Record<string, DeviceDefinition> = {};
   const skipped: SkippedPart[] = [];
   for (const { file, thing } of things) {
-    if (typeof thing !== "object" || thing === null || Array.isArray(thing)) {
+    if (!isRecord(thing)) {
       skipped.push({
         where: file,
         reason: "this is no Thing Description, which is one JSON object",
       });
       continue;
     }
-    const taken = deviceFromThing(thing as ThingDescription, file, skipped);
+    const taken = deviceFromThing(thing, file, skipped);
     if (!taken) continue;
     if (Object.hasOwn(devices, taken.id)) {
       skipped.push({ where: file, reason: `there is a thing "${taken.id}" before this one` });
@@ -135,7 +136,7 @@ function deviceFromThing(
   for (const key of ownKeys) {
     if (thing[`calm:${key}`] !== undefined) device[key] = thing[`calm:${key}`];
   }
-  if (!isOurs) Object.assign(device, foreignParts(thing, id, kind, file, skipped));
+  if (!isOurs) Object.assign(device, foreignParts(thing, { id, kind }, file, skipped));
   const checked = deviceSchema.safeParse(device);
   if (checked.success) return { id, device: checked.data };
   const [issue] = checked.error.issues;
@@ -160,8 +161,7 @@ function kindOf(thing: ThingDescription): string | undefined {
 /** Names and properties of a Thing Description that was not written by Calm Phrase. */
 function foreignParts(
   thing: ThingDescription,
-  id: string,
-  kind: string,
+  { id, kind }: { id: string; kind: string },
   file: string,
   skipped: SkippedPart[],
 ): Record<string, unknown> {
@@ -244,16 +244,12 @@ function affordance(
   schema: DataSchema | DataSchemaDefinition | undefined,
 ): Record<string, unknown> {
   if (!schema) return {};
-  const { step, format, ...rest } = schema as DataSchemaDefinition & Pick<DataSchema, "format">;
-  return { ...rest, ...given("multipleOf", step), ...given("calm:format", format) };
+  const { step, format, ...rest }: Readonly<Record<string, unknown>> = { ...schema };
+  return { ...rest, ...given({ multipleOf: step, "calm:format": format }) };
 }
 
 function pick<T>(from: Readonly<Record<string, T>>, keys: readonly string[]): Record<string, T> {
   return Object.fromEntries(Object.entries(from).filter(([key]) => keys.includes(key)));
-}
-
-function given(key: string, value: unknown): Record<string, unknown> {
-  return value === undefined ? {} : { [key]: value };
 }
 
 function firstText(said: SaidDefinition | undefined): string | undefined {
@@ -265,8 +261,8 @@ function firstText(said: SaidDefinition | undefined): string | undefined {
 /** Titles by language (section 5.3.1.1), where names are written by language. */
 function titles(said: SaidDefinition | undefined): Record<string, unknown> {
   if (said === undefined || typeof said === "string" || Array.isArray(said)) return {};
-  const byLanguage = Object.entries(said).map(([tag, text]) => [tag, firstText(text)]);
-  return { titles: Object.fromEntries(byLanguage) as Record<string, string> };
+  const byLanguage = Object.entries(said).map(([tag, text]) => [tag, firstText(text)] as const);
+  return { titles: Object.fromEntries(byLanguage) };
 }
 
 function isRecord(value: unknown): value is Record<string, unknown> {

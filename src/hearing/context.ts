@@ -4,6 +4,7 @@ import type { Phrasebook } from "../phrasebook/model.ts";
 import { type State, type Value, isValue } from "../model/property.ts";
 import { membersOf, textOf, textsOf } from "../source/border.ts";
 import { unknownId } from "../source/wrong-use.ts";
+import { given } from "../source/given.ts";
 
 /** Where and when an utterance is spoken, and what is so then. */
 export interface HearContext extends Spoken {
@@ -28,7 +29,7 @@ export function readContext({ voicepoints }: Phrasebook, context: unknown): Hear
     return text === undefined ? [] : [[slot, text] as const];
   });
   return {
-    ...(at === undefined ? {} : { at }),
+    ...given({ at }),
     ...(typeof language === "string" ? { language } : {}),
     ...(typeof time === "string" ? { time } : {}),
     ...(typeof chosen === "string" ? { chosen } : {}),

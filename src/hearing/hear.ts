@@ -30,6 +30,7 @@ import { nearMisses } from "./near/near.ts";
 import { type Engine, engineFor } from "./understand/engine.ts";
 import type { Reading } from "./understand/evaluate.ts";
 import type { Understood } from "./understand/understand.ts";
+import { given } from "../source/given.ts";
 
 /**
  * Understands one utterance. A pure function of the text and its context: it takes any text, and
@@ -97,12 +98,12 @@ export function replyToHeard(book: Phrasebook, heard: Heard, states?: StatesOf):
 export function explainHeard(book: Phrasebook, heard: Heard, states?: StatesOf): Why {
   const { text, language, context, outcome } = heard;
   const listening = listen(book, text, language, { ...context, ...(states && { states }) });
-  const { engine, utterance, composition } = listening;
+  const { engine, composition } = listening;
   const isUnheard =
     outcome === "unknown" &&
     composition.commands.every(({ understood }) => understood.ranked.length === 0);
   const nearest = isUnheard ? nearMisses(book, engine, composition.nearest) : [];
-  return explain(book, engine, utterance, composition, nearest);
+  return explain(book, listening, nearest);
 }
 
 /** An utterance and the ways to understand it. */
@@ -129,8 +130,7 @@ function listen(book: Phrasebook, text: string, language: string, context: HearC
     context: {
       language,
       state: stateOf(book, context),
-      ...(at === undefined ? {} : { at }),
-      ...(time === undefined ? {} : { time }),
+      ...given({ at, time }),
     },
   };
   const speak = (conclusion: Conclusion): string =>

@@ -1,5 +1,4 @@
-import { answerQuestion } from "../speech/answers.ts";
-import { stepsOf as computeSteps, withDefaults } from "../commands/compute.ts";
+import { withDefaults } from "../commands/compute.ts";
 import { devicesNamed } from "../model/members.ts";
 import {
   type Effect,
@@ -15,10 +14,11 @@ import { type Value, isValue } from "../model/property.ts";
 import { printDuration } from "../time/duration.ts";
 import { type Cause, trusted, unspoken } from "./cause.ts";
 import { type Orders, startOf } from "./orders.ts";
-import { type Run, type World, deepest, doSteps, holdsFor } from "./run.ts";
+import { type Run, doSteps, holdsFor } from "./run.ts";
 import { type Eventually, allThere, mapped } from "./eventually.ts";
 import type { Performed, Scene } from "./scene.ts";
 import { createVoice } from "./voice.ts";
+import { createWorld } from "./world.ts";
 
 /** What runs in a home: routines and the steps of intents, one after another or side by side. */
 export interface Routines {
@@ -63,7 +63,7 @@ interface Going {
 }
 
 export function createRoutines(scene: Scene, orders: Orders): Routines {
-  const { book, store, clock, localTime, record, gathered } = scene;
+  const { book, store, clock, record, gathered } = scene;
   const { elapsed } = clock;
   const going = new Map<string, Going[]>();
   const queued = new Map<string, (() => void)[]>();
@@ -71,85 +71,14 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   let underWay = 0;
   /** When a routine last did all that it does. */
   const rested = new Map<string, number>();
-  const { speechIn, speak, write, say, endWith } = createVoice(scene, orders);
+  const voice = createVoice(scene, orders);
+  const { speechIn, speak, say, endWith } = voice;
   const by = (run: Run): { by: string } => ({ by: run.of });
 
-  const stepsOf = (of: Routine | Intent, run: Run): readonly Step[] | undefined => {
-    const { language, at, slots } = run;
-    const computed = computeSteps(of, slots, {
-      state: store.get,
-      language,
-      time: localTime(),
-      ...(at === undefined ? {} : { at }),
-    });
-    if (computed.ok) return computed.steps;
-    record({ event: "refused", what: computed.problem, ...by(run) });
-    return undefined;
-  };
-
-  const world: World = {
-    book,
-    state: store.get,
-    order: orders.order,
-    spend: scene.spend,
-    stepsOf,
-    tell(question, run) {
-      const { pack, language, states } = speechIn(run.language);
-      say(answerQuestion(book, pack, language, question, states), "voicepoint", run);
-      run.hasSpoken = true;
-    },
-    say: (step, run) => {
-      say(speak(step.text, run), step.where, run);
-      run.hasSpoken = true;
-    },
-    notify: (step, run) => {
-      const tag = step.tag === undefined ? {} : { tag: step.tag };
-      for (const person of step.people) {
-        record({ event: "notified", person, text: write(step.text, run), ...tag, ...by(run) });
-      }
-    },
-    send: ({ to, text, method, retain }, run) => {
-      record({ event: "sent", to, text, method, retain, ...by(run) });
-    },
-    hear(step, run) {
-      // To hear something takes longer than any other step.
-      if (!scene.spend(10)) return { now: false };
-      if (run.depth >= deepest) {
-        record({ event: "refused", what: `“${step.phrase}” goes round in a circle`, ...by(run) });
-        return { now: false };
-      }
-      const at = step.voicepoint ?? run.at;
-      const heard = book.hear(step.phrase, {
-        language: run.language,
-        time: localTime(),
-        states: store.get,
-        ...(at === undefined ? {} : { at }),
-      });
-      // A guard cannot be answered by steps, so what is guarded is not done by them.
-      if (heard.outcome !== "act" && heard.outcome !== "answer") {
-        record({ event: "refused", what: `“${step.phrase}” is ${heard.outcome}`, ...by(run) });
-        return { now: false };
-      }
-      const outer = gathered();
-      let performed: Eventually<void> = { now: undefined };
-      const inner = scene.gather(() => {
-        performed = performAt(heard, run.depth + 1, run.cause);
-      });
-      return mapped(performed, () => {
-        outer.changes.push(...inner.changes);
-        outer.calls.push(...inner.calls);
-        outer.failed.push(...inner.failed);
-        outer.later.push(...inner.later);
-        return inner.failed.length === 0;
-      });
-    },
-    branch: (branch, run) => {
-      record({ event: "branch", branch, ...by(run) });
-    },
-    moment: (replies, run) => {
-      say(speak(replies, run), "voicepoint", run);
-    },
-  };
+  const world = createWorld(scene, orders, voice, (heard, depth, cause) =>
+    performAt(heard, depth, cause),
+  );
+  const { stepsOf } = world;
 
   /** Takes steps on until they wait, and again when that is over. */
   const goOn = (run: Run, steps: readonly Step[], ended: (ok: boolean) => void): (() => void) => {
@@ -363,7 +292,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       const slots: Record<string, SlotValue> = {};
       for (const [name, value] of Object.entries(given)) {
         const ids = typeof value === "string" || typeof value === "object" ? [value].flat() : [];
-        if (routine.slots.get(name)?.type === "target") {
+        if (routine.slots.get(name)?.fills === "target") {
           slots[name] = { devices: devicesNamed(book, ids).map(({ id }) => id), words: "" };
         } else if (isValue(value)) slots[name] = { value, words: "" };
       }

@@ -14,7 +14,7 @@ import type {
   SendStep,
   Step,
 } from "../model/step.ts";
-import type { Phrasebook, Routine } from "../phrasebook/model.ts";
+import type { Intent, Phrasebook, Routine } from "../phrasebook/model.ts";
 import type { Reply } from "../model/spoken.ts";
 import type { State } from "../model/property.ts";
 import { valueOf } from "../commands/values.ts";
@@ -66,7 +66,7 @@ export interface World {
   /** Takes a step; false once steps at one moment have no end. */
   spend: (steps: number) => boolean;
   /** The steps of a routine, which a function may compute; undefined when that fails. */
-  stepsOf: (routine: Routine, run: Run) => readonly Step[] | undefined;
+  stepsOf: (of: Routine | Intent, run: Run) => readonly Step[] | undefined;
   tell: (question: Question, run: Run) => void;
   say: (step: SayStep, run: Run) => void;
   notify: (step: NotifyStep, run: Run) => void;

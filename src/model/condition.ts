@@ -32,7 +32,8 @@ export type ConditionParsed =
   | { ok: false; problem: ValueProblem | { problem: "form"; message: string } };
 
 const number = String.raw`(-?\d+(?:\.\d+)?)`;
-const compare = new RegExp(`^(above|below|at least|at most) ${number}$`);
+const comparisons = ["above", "below", "at least", "at most"] as const;
+const compare = new RegExp(`^(${comparisons.join("|")}) ${number}$`);
 const between = new RegExp(`^between ${number} and ${number}$`);
 const about = new RegExp(`^about ${number} within ${number}$`);
 const oneOf = /^one of \[(.*)\]$/;
@@ -79,8 +80,8 @@ function parseNumeric(schema: DataSchema, text: string): ConditionParsed {
     return { ok: false, problem: { problem: "form", message: `"${text}" compares numbers` } };
   }
   const compared = compare.exec(text);
-  if (compared) {
-    const is = compared[1] as "above" | "below" | "at least" | "at most";
+  const is = comparisons.find((each) => each === compared?.[1]);
+  if (compared && is) {
     return { ok: true, condition: { is, value: Number(compared[2]) } };
   }
   const ranged = between.exec(text);

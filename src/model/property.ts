@@ -1,5 +1,6 @@
 import { nearest } from "../source/nearest.ts";
 import { printDuration } from "../time/duration.ts";
+import { given } from "../source/given.ts";
 
 /** A value that a property can hold. */
 export type Value = string | number | boolean;
@@ -70,9 +71,7 @@ export function checkValue(schema: DataSchema, value: Value): ValueCheck {
         return wrong({
           problem: "range",
           value,
-          ...(schema.minimum === undefined ? {} : { minimum: schema.minimum }),
-          ...(schema.maximum === undefined ? {} : { maximum: schema.maximum }),
-          ...(schema.unit === undefined ? {} : { unit: schema.unit }),
+          ...given({ minimum: schema.minimum, maximum: schema.maximum, unit: schema.unit }),
         });
       }
       const step = schema.multipleOf ?? (schema.type === "integer" ? 1 : undefined);
@@ -113,7 +112,7 @@ function checkText(schema: DataSchema, value: Value): ValueCheck {
       problem: "choice",
       value,
       choices,
-      ...(near === undefined ? {} : { nearest: near }),
+      ...given({ nearest: near }),
     },
   };
 }

@@ -31,6 +31,7 @@ function schemaOf(schema: z.ZodMiniType): object {
       if (options) jsonSchema.anyOf = options;
     },
   });
+  // eslint-disable-next-line no-restricted-syntax -- the library leaves open what it has made
   complete(made as JsonSchema, "");
   return made;
 }

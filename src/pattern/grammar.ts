@@ -4,6 +4,7 @@ import { type PatternError, type Reader, Stop, readChoice, skipGaps, unexpected 
 import { printPattern } from "./print.ts";
 import { withLegalNames } from "./rule-names.ts";
 import type { Pattern } from "./tree.ts";
+import { given } from "../source/given.ts";
 
 /** A grammar of the W3C Speech Recognition Grammar Specification 1.0: rules under names. */
 export interface Grammar {
@@ -94,7 +95,7 @@ function readDeclarations(
   for (;;) {
     declaration.lastIndex = at;
     const found = declaration.exec(text);
-    if (!found) return { at, language, ...(root === undefined ? {} : { root }) };
+    if (!found) return { at, language, ...given({ root }) };
     const value = (found[2] ?? "").trim();
     if (found[1] === "language") language = value;
     if (found[1] === "root") root = value.replace(/^\$/, "");

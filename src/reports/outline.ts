@@ -11,6 +11,7 @@ import { printDuration } from "../time/duration.ts";
 import { printClock } from "../time/local.ts";
 import { shorten } from "./layout.ts";
 import type { Paint } from "./paint.ts";
+import { given } from "../source/given.ts";
 
 /** What a routine would do, with nothing of it done. */
 export interface Outline {
@@ -96,7 +97,7 @@ function outline(
       case "order":
         return step.orders.map((order) => {
           const needs = needsOf(book, order);
-          return { ...line(printOrder(order)), ...(needs === undefined ? {} : { needs }) };
+          return { ...line(printOrder(order)), ...given({ needs }) };
         });
       case "tell":
         return [line(`tell what ${referred(step.target)} is`)];

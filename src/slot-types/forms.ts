@@ -62,7 +62,10 @@ export function createForms<Parts extends object, Value>(
     const found: Match<Value>[] = [];
     for (let end = 1; end < chart.sets.length; end++) {
       if (!chart.sets[end]?.accepting.length) continue;
-      const paths = findPaths(network, chart, utterance, new Set([0]), new Set([end]));
+      const paths = findPaths(network, chart, utterance, {
+        starts: new Set([0]),
+        ends: new Set([end]),
+      });
       for (const { rule, steps } of paths.found) {
         const read: Partial<Parts> = {};
         for (const { state, match } of steps) {

@@ -28,5 +28,9 @@ export function textsOf(value: unknown): string[] {
 
 /** The members of an object; none of anything else. */
 export function membersOf(value: unknown): Readonly<Record<string, unknown>> {
-  return typeof value === "object" && value !== null ? (value as Record<string, unknown>) : {};
+  return isObject(value) ? value : {};
+}
+
+function isObject(value: unknown): value is Readonly<Record<string, unknown>> {
+  return typeof value === "object" && value !== null;
 }

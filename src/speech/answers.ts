@@ -1,21 +1,15 @@
-import type { LanguagePack } from "../language/pack.ts";
 import { holds } from "../model/condition.ts";
 import type { Device } from "../model/home.ts";
-import type { Phrasebook } from "../phrasebook/model.ts";
-import { type State, type Value, unitSign } from "../model/property.ts";
+import { type Value, unitSign } from "../model/property.ts";
 import type { StateTest } from "../model/state-words.ts";
 import { nameIn } from "../model/names.ts";
 import type { Question } from "../commands/outcome.ts";
+import type { Speech } from "./speech.ts";
 import { formatReply } from "./format.ts";
 
 /** Answers a question from states; a device without one is as it starts. */
-export function answerQuestion(
-  book: Phrasebook,
-  pack: LanguagePack,
-  language: string,
-  question: Question,
-  states: (device: string) => State | undefined,
-): string {
+export function answerQuestion(speech: Speech, question: Question): string {
+  const { book, pack, language, states } = speech;
   const devices = question.devices.flatMap((id) => book.devices.get(id) ?? []);
   const valueOf = (device: Device, property: string): Value =>
     states(device.id)?.[property] ?? device.properties.get(property)?.default ?? "";
@@ -28,7 +22,7 @@ export function answerQuestion(
     const spoken = pack.properties[property]?.[0] ?? property;
     return devices
       .map((device) => {
-        const value = printValue(pack, language, device, property, valueOf(device, property));
+        const value = printValue(speech, device, property, valueOf(device, property));
         const variables = { name: nameOf(device), property: spoken, value };
         return formatReply(pack.answers.value, language, variables);
       })
@@ -48,7 +42,7 @@ export function answerQuestion(
   const isYes = question.form === "any" ? those.length > 0 : those.length === devices.length;
   const told = question.form === "any" && !isYes ? devices : isYes ? those : notIn(devices, those);
   const name = list(told.map(nameOf));
-  const now = isYes ? state : actualState(pack, language, told, question.tests, valueOf);
+  const now = isYes ? state : actualState(speech, told, question.tests, valueOf);
   return formatReply(isYes ? pack.answers.yes : pack.answers.no, language, { name, state: now });
 }
 
@@ -58,8 +52,7 @@ function notIn(devices: readonly Device[], those: readonly Device[]): Device[] {
 
 /** What they are instead, if it is the same for all. */
 function actualState(
-  pack: LanguagePack,
-  language: string,
+  speech: Speech,
   devices: readonly Device[],
   tests: readonly StateTest[],
   valueOf: (device: Device, property: string) => Value,
@@ -67,15 +60,14 @@ function actualState(
   const values = devices.flatMap((device) => {
     const test = tests.find(({ property }) => device.properties.has(property));
     if (!test) return [];
-    return [printValue(pack, language, device, test.property, valueOf(device, test.property))];
+    return [printValue(speech, device, test.property, valueOf(device, test.property))];
   });
   return [...new Set(values)].join(", ");
 }
 
 /** A value in the words and number format of a language. */
 export function printValue(
-  pack: LanguagePack,
-  language: string,
+  { pack, language }: Pick<Speech, "pack" | "language">,
   device: Device,
   property: string,
   value: Value,

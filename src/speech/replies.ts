@@ -46,11 +46,9 @@ export function replyTo(speech: Speech, outcome: Conclusion, failed: Failed = no
 }
 
 function replyToCommand(speech: Speech, command: HeardCommand, failed: Failed): string {
-  const { book, pack, language, states } = speech;
+  const { book, pack, language } = speech;
   if (command.questions) {
-    const answers = command.questions.map((each) =>
-      answerQuestion(book, pack, language, each, states),
-    );
+    const answers = command.questions.map((each) => answerQuestion(speech, each));
     return answers.join(" ");
   }
   const intent = book.routines.get(command.runs ?? "") ?? book.intents.get(command.intent);
@@ -139,7 +137,7 @@ export function speakReply(
   results: Results,
 ): string {
   const { done, failed, skipped } = speech.isForEyes ? results : spoken(speech, results);
-  const { book, pack, language } = speech;
+  const { book, language } = speech;
   const variables: Record<string, unknown> = { ...slots };
   for (const [name, ids] of Object.entries({ done, failed, skipped })) {
     // Most replies speak of none of these, and lists of names take a while to write.
@@ -152,9 +150,7 @@ export function speakReply(
     const device = book.devices.get(id);
     // Numbers are left to the reply, which may choose by them or format them.
     variables[variable] =
-      typeof value === "number" || !device
-        ? value
-        : printValue(pack, language, device, property, value);
+      typeof value === "number" || !device ? value : printValue(speech, device, property, value);
   }
   return formatReply(text, language, variables);
 }

@@ -1,9 +1,10 @@
 import type { When } from "../commands/outcome.ts";
 import type { LanguagePack } from "../language/pack.ts";
-import { type DurationUnit, durationUnits } from "../language/times.ts";
+import { durationUnits } from "../language/times.ts";
 import { daysBetween } from "../time/local.ts";
 import { formatReply } from "./format.ts";
 import type { Speech } from "./speech.ts";
+import { given } from "../source/given.ts";
 
 /** A reply with the when of its command before it. */
 export function withWhen(speech: Speech, when: When, reply: string): string {
@@ -17,7 +18,7 @@ export function withWhen(speech: Speech, when: When, reply: string): string {
     const variables = {
       time: spokenTime(said),
       reply: whole,
-      ...(day === undefined ? {} : { day }),
+      ...given({ day }),
     };
     whole = capitalised(formatReply(form, language, variables), language);
   }
@@ -58,11 +59,11 @@ export function spokenTime(time: string): string {
 export function spokenDuration({ times }: LanguagePack, seconds: number): string {
   const parts: string[] = [];
   let left = seconds;
-  const units = Object.entries(durationUnits).filter(([unit]) => unit !== "week");
-  for (const [unit, size] of units.reverse()) {
+  for (const unit of ["day", "hour", "minute", "second"] as const) {
+    const size = durationUnits[unit];
     const count = unit === "second" ? Math.round(left) : Math.floor(left / size);
     left -= count * size;
-    const [one = unit, many = one] = times.units[unit as DurationUnit];
+    const [one = unit, many = one] = times.units[unit];
     if (count > 0) parts.push(`${count} ${count === 1 ? one : many}`);
   }
   return parts.join(" ");

@@ -98,16 +98,13 @@ export function runDay(book: Book, date: string, day?: Day): readonly LogEntry[]
   if (day !== undefined && !read.has(day)) {
     throw new WrongUse("pass a day that readDays read, or none");
   }
-  const { at, language, given = [], away, faults = {}, happenings = [] } = day ?? {};
+  const { at, language, given: states = [], away, faults = {}, happenings = [] } = day ?? {};
   const home = createSimulated(asBook(book), {
     time: `${date}T00:00`,
-    states: Object.fromEntries(given),
-    ...(away === undefined ? {} : { away }),
+    states: Object.fromEntries(states),
+    ...given({ away }),
   });
-  const context = {
-    ...(at === undefined ? {} : { at }),
-    ...(language === undefined ? {} : { language }),
-  };
+  const context = given({ at, language });
   for (const [device, fault] of Object.entries(faults)) home.fault(device, fault);
   for (const happening of happenings) happen(home, happening, context);
   // The day on which clocks change is an hour longer or shorter.

@@ -6,6 +6,7 @@ import type { State } from "../model/property.ts";
 import { doneBy, isDone, printDone, printExpected } from "./effect.ts";
 import type { CommandExpectation, Expectation } from "./expectation.ts";
 import { type Check, effectsExpected } from "./judge.ts";
+import { given } from "../source/given.ts";
 
 /** Something that is to be done or undone later, which is judged once its time has come. */
 export interface Later {
@@ -35,7 +36,7 @@ export function expectLater(
     const start = when.at === undefined ? now + (when.in ?? 0) : until(when.at);
     const last = when.until === undefined ? undefined : until(when.until);
     const end = when.for === undefined ? last : start + when.for;
-    return { effect, start, ...(end === undefined ? {} : { end }) };
+    return { effect, start, ...given({ end }) };
   });
   const lasting = begun.flatMap(({ effect, end }) => (end === undefined ? [] : [{ effect, end }]));
   const last = Math.max(...begun.map(({ start }) => start));

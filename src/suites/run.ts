@@ -14,6 +14,7 @@ import { type Check, type Failure, effectsExpected, judge, judgeNever } from "./
 import { type Later, expectLater } from "./later.ts";
 import { type Case, type Suite, type SuiteTurn, type UnreadCase } from "./suite.ts";
 import { type Suites, asSuites } from "./read.ts";
+import { given } from "../source/given.ts";
 
 /** Raised when the JSON form of results changes in a way that a reader must know of. */
 export const resultsVersion = 2;
@@ -97,7 +98,7 @@ function failUnread(book: Book, { phrase, position, problem }: UnreadCase): Case
 function runCase(book: Book, each: Case): CaseResult {
   const { phrase, language, at, position, never } = each;
   const home = homeOf(book, each);
-  const base = { phrase, language, ...(at === undefined ? {} : { at }), position };
+  const base = { phrase, language, ...given({ at }), position };
   const failures: Failure[] = [];
   const check: Check = (about, holds, expected, actual) => {
     if (!holds) failures.push({ about, expected, actual });
@@ -121,11 +122,11 @@ function runIn(home: Simulated, book: Book, each: Case, check: Check): Heard {
   }
 }
 
-function homeOf(book: Book, { given, time, faults }: Case): Simulated {
+function homeOf(book: Book, { given: states, time, faults }: Case): Simulated {
   return createSimulated(book, {
-    states: Object.fromEntries(given),
+    states: Object.fromEntries(states),
     faults,
-    ...(time === undefined ? {} : { time }),
+    ...given({ time }),
   });
 }
 
@@ -149,7 +150,7 @@ function runAfter(
   check: Check,
 ): Heard {
   const { language, at, expect } = each;
-  const context = { language, ...(at === undefined ? {} : { at }) };
+  const context = { language, ...given({ at }) };
   let heard: Heard | undefined;
   let { reply } = nothingDone;
   for (const happening of happenings) {
@@ -180,7 +181,7 @@ function runTalk(
     home.wait(wait);
     const since = home.deeds().length;
     const said = { home, now: home.elapsed(), before: statesNow(expect, home) };
-    const place = { language, ...(elsewhere === undefined ? {} : { at: elsewhere }) };
+    const place = { language, ...given({ at: elsewhere }) };
     const { heard, outcome, reply } = home.converse(place).say(hear);
     last = heard;
     settle(expect, home);
@@ -247,7 +248,6 @@ function contextOf({ language, at, time }: Case, home: Simulated): HearContext {
   return {
     language,
     states: home.state,
-    ...(at === undefined ? {} : { at }),
-    ...(time === undefined ? {} : { time }),
+    ...given({ at, time }),
   };
 }

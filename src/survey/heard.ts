@@ -29,7 +29,7 @@ export function* hearSamples(
 ): Generator<{ phrase: string; heard: Heard }> {
   const { language } = pattern;
   let tried = 0;
-  for (const phrase of samplePhrases(book, intent, pattern, namesOf(book, language), language)) {
+  for (const phrase of samplePhrases(book, intent, pattern, namesOf(book, language))) {
     if (tried++ >= most) return;
     yield { phrase, heard: book.hear(phrase, { language, time: "2026-01-05T09:00" }) };
   }

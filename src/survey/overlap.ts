@@ -58,7 +58,7 @@ function overlapsIn(book: Book, language: string): Finding[] {
         tree: pattern.tree,
         refer: (name: string): Referred | undefined => {
           const slot = intent.slots.get(name);
-          if (slot?.type === "text") return { refer: "text" };
+          if (slot?.fills === "words") return { refer: "text" };
           if (slot) return { refer: "slot", symbol: slotSymbol(symbolOf(intent, slot)) };
           const tree = fragmentTree(book.fragments.get(name), language);
           return tree && { refer: "pattern", pattern: tree, fragment: name };
@@ -80,7 +80,7 @@ function overlapsIn(book: Book, language: string): Finding[] {
   const canMeet = createSlotMeeting(book, slots, language);
   const findings = pairs.flatMap((pair) => {
     const overlap = shortestOverlap(network, pair, canMeet);
-    return overlap ? [describe(network, lexicon, rules, overlap, language)] : [];
+    return overlap ? [describe({ network, lexicon, rules, language }, overlap)] : [];
   });
   const [first] = rules;
   if (cut && first) {
@@ -228,13 +228,15 @@ function wordsOf({ values = [] }: ValuedSlot, language: string): string[] {
   return said;
 }
 
-function describe(
-  network: Network,
-  lexicon: Lexicon,
-  rules: readonly Rule[],
-  pair: Pair,
-  language: string,
-): Finding {
+/** What an overlap is told by. */
+interface Overlapping {
+  network: Network;
+  lexicon: Lexicon;
+  rules: readonly Rule[];
+  language: string;
+}
+
+function describe({ network, lexicon, rules, language }: Overlapping, pair: Pair): Finding {
   const words: string[] = [];
   for (let at: Pair | undefined = pair; at; at = at.before) {
     const symbol = symbolOf(network, at.a);

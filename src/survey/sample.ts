@@ -17,9 +17,8 @@ import { fragmentTree } from "../phrasebook/references.ts";
 export function* samplePhrases(
   book: Book,
   intent: Intent,
-  { tree }: SpokenPattern,
+  { tree, language }: SpokenPattern,
   names: readonly string[],
-  language: string,
 ): Generator<string> {
   const spoken = { home: book, language, pack: packOf(book, language) };
   const resolve = (reference: string): Pattern | undefined => {

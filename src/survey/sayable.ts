@@ -10,6 +10,7 @@ import { planIntent } from "../commands/plan.ts";
 import type { Device } from "../model/home.ts";
 import type { Intent } from "../phrasebook/model.ts";
 import { samplePhrases } from "./sample.ts";
+import { given } from "../source/given.ts";
 
 /** What can be said to one device, and what voice may do with it. */
 export interface SayableDevice {
@@ -28,8 +29,8 @@ export interface SayableDevice {
  * Lists what a home understands, device by device, in one language. Each phrase was heard and came
  * to its device before it is listed.
  */
-export function listSayable(given: Book, tag?: string): SayableDevice[] {
-  const book = asBook(given);
+export function listSayable(of: Book, tag?: string): SayableDevice[] {
+  const book = asBook(of);
   const language = homeLanguage(book, textOf(tag));
   const samples = sampleCommands(book, language);
   return [...book.devices.values()].map((device) => {
@@ -40,7 +41,7 @@ export function listSayable(given: Book, tag?: string): SayableDevice[] {
       : [];
     return {
       id: device.id,
-      ...(device.room === undefined ? {} : { room: device.room }),
+      ...given({ room: device.room }),
       name: name ?? device.id,
       aliases,
       voice: device.voice,
@@ -64,13 +65,13 @@ const mark = "\u0000";
 
 function sampleCommands(book: Book, language: string): Sample[] {
   return [...book.intents.values()].flatMap((intent): Sample[] => {
-    if (![...intent.slots.values()].some(({ type }) => type === "target")) return [];
+    if (![...intent.slots.values()].some(({ fills }) => fills === "target")) return [];
     const plan = planIntent(intent);
     // A question does nothing to a device.
     if (plan.orders.length === 0 && !intent.compute) return [];
     const pattern = intent.patterns.find((each) => each.language === language);
     if (!pattern) return [];
-    const [phrase] = samplePhrases(book, intent, pattern, [mark], language);
+    const [phrase] = samplePhrases(book, intent, pattern, [mark]);
     const asked = [...plan.asked.values()];
     return phrase === undefined ? [] : [{ intent, phrase, asked }];
   });
@@ -84,7 +85,7 @@ function phrasesFor(
 ): string[] {
   const { id, room } = device;
   const at = [...book.voicepoints.values()].find((each) => each.room === room)?.id;
-  const context = { language, ...(at === undefined ? {} : { at }) };
+  const context = { language, ...given({ at }) };
   const said: string[] = [];
   for (const { intent, phrase: marked, asked } of samples) {
     if (!asked.every((each) => isAble(device, each))) continue;

@@ -62,7 +62,7 @@ function checkPattern(book: Book, engine: Engine, { intent, pattern }: Owned): F
     return [warning("pattern-greedy", at, message, "say a word of its own in it")];
   }
   let looked = 0;
-  for (const phrase of samplePhrases(book, intent, pattern, [], language)) {
+  for (const phrase of samplePhrases(book, intent, pattern, [])) {
     if (looked++ >= mostLooked) break;
     const words = splitWords(phrase, engine.pack);
     const count = words.length;

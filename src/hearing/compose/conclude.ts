@@ -11,10 +11,12 @@ import {
   isToDo,
 } from "../../commands/outcome.ts";
 import { type Reason, tellReason } from "../../model/reason.ts";
-import type { Meaning, Reading } from "../understand/evaluate.ts";
+import type { Meaning } from "../understand/meaning.ts";
+import type { Reading } from "../understand/evaluate.ts";
 import type { Ranked } from "../understand/rank.ts";
 import { settleWhens } from "../understand/whens.ts";
 import type { Command } from "./compose.ts";
+import { given } from "../../source/given.ts";
 
 /** Things of one name that are told apart in a question: nobody chooses among more. */
 const mostChoices = 12;
@@ -136,7 +138,7 @@ function concludeMeaning(intent: string, meaning: Meant): Conclusion {
     return { outcome: "answer", commands: [{ ...nothing, questions: meaning.questions }] };
   }
   const { effects, skipped, access, runs } = meaning;
-  const command = { ...nothing, effects, skipped, ...(runs === undefined ? {} : { runs }) };
+  const command = { ...nothing, effects, skipped, ...given({ runs }) };
   if (effects.length === 0 && runs === undefined) return { outcome: "answer", commands: [nothing] };
   return { outcome: access === "free" ? "act" : access, commands: [command] };
 }

@@ -8,7 +8,8 @@ import type { Composition } from "../compose/compose.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import { printQuantity } from "../../model/property.ts";
-import type { Meaning, Reading } from "../understand/evaluate.ts";
+import type { Meaning } from "../understand/meaning.ts";
+import type { Reading } from "../understand/evaluate.ts";
 import type { TargetExpression } from "../../slot-types/expression.ts";
 import type { Filling } from "../understand/fillings.ts";
 import { type Holder } from "../../slot-types/expression.ts";
@@ -84,12 +85,17 @@ export interface ReadingWhy {
   skipped: readonly Skipped[];
 }
 
+/** An utterance, and all that was looked at to understand it. */
+interface Looked {
+  engine: Engine;
+  utterance: Utterance;
+  composition: Composition;
+}
+
 /** Tells everything that led to an outcome. */
 export function explain(
   book: Phrasebook,
-  engine: Engine,
-  utterance: Utterance,
-  composition: Composition,
+  { engine, utterance, composition }: Looked,
   nearest: readonly NearMiss[],
 ): Why {
   const { commands } = composition;

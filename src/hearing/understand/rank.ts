@@ -13,7 +13,7 @@ interface RankRule {
 const rules: readonly RankRule[] = [
   {
     lost: "what it names cannot do it",
-    score: ({ meaning }) => ({ absent: 0, unfit: 1 })[meaning.result as string] ?? 2,
+    score: ({ meaning }) => (meaning.result === "absent" ? 0 : meaning.result === "unfit" ? 1 : 2),
   },
   {
     lost: "of the vocabulary, where the phrasebook has its own",
@@ -26,7 +26,8 @@ const rules: readonly RankRule[] = [
   { lost: "not in the speaker's room", score: (reading, room) => inRoom(reading, room) },
   {
     lost: "its value cannot be or was not said, where another's is",
-    score: ({ meaning }) => ({ refuse: 0, missing: 1 })[meaning.result as string] ?? 2,
+    score: ({ meaning }) =>
+      meaning.result === "refuse" ? 0 : meaning.result === "missing" ? 1 : 2,
   },
 ];
 

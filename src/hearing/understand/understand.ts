@@ -29,10 +29,10 @@ export function understand(
   const starts = engine.starts(utterance);
   const ends = engine.ends(utterance);
   const chart = runAutomaton(engine.sets, engine.types, utterance, starts);
-  const paths = findPaths(engine.network, chart, utterance, starts, ends);
+  const paths = findPaths(engine.network, chart, utterance, { starts, ends });
   const readings: Reading[] = [];
   for (const path of paths.found) {
-    readings.push(...evaluatePath(book, engine, utterance, path, speaker));
+    readings.push(...evaluatePath({ book, engine, speaker }, utterance, path));
   }
   return { utterance, chart, paths, starts, ends, ranked: rankReadings(readings, speaker) };
 }
