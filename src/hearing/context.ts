@@ -4,7 +4,6 @@ import type { Phrasebook } from "../phrasebook/model.ts";
 import { type State, type Value, isValue } from "../model/property.ts";
 import { membersOf, textOf, textsOf } from "../source/border.ts";
 import { unknownId } from "../source/wrong-use.ts";
-import { given } from "../source/given.ts";
 
 /** Where and when an utterance is spoken, and what is so then. */
 export interface HearContext extends Spoken {
@@ -24,21 +23,27 @@ export function readContext({ voicepoints }: Phrasebook, context: unknown): Hear
   if (at !== undefined && !(typeof at === "string" && voicepoints.has(at))) {
     throw unknownId("voicepoint", at, voicepoints.keys());
   }
+  const read: { -readonly [Key in keyof HearContext]: HearContext[Key] } = {};
+  // Written out, since it is done for every utterance.
+  if (at !== undefined) read.at = at;
+  if (typeof language === "string") read.language = language;
+  if (typeof time === "string") read.time = time;
+  if (typeof chosen === "string") read.chosen = chosen;
+  if (it !== undefined) read.it = textsOf(it);
+  if (said !== undefined) read.said = wordsOf(said);
+  if (typeof states === "function") {
+    read.states = (device) => readState(Reflect.apply(states, undefined, [device]));
+  }
+  return read;
+}
+
+/** Words said for slots; what is no text is left out. */
+function wordsOf(said: unknown): Record<string, string> {
   const words = Object.entries(membersOf(said)).flatMap(([slot, each]) => {
     const text = textOf(each);
     return text === undefined ? [] : [[slot, text] as const];
   });
-  return {
-    ...given({ at }),
-    ...(typeof language === "string" ? { language } : {}),
-    ...(typeof time === "string" ? { time } : {}),
-    ...(typeof chosen === "string" ? { chosen } : {}),
-    ...(it === undefined ? {} : { it: textsOf(it) }),
-    ...(said === undefined ? {} : { said: Object.fromEntries(words) }),
-    ...(typeof states === "function"
-      ? { states: (device: string) => readState(Reflect.apply(states, undefined, [device])) }
-      : {}),
-  };
+  return Object.fromEntries(words);
 }
 
 /** States of devices by their ids, as somebody passes them; what is no state says nothing. */

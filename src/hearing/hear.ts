@@ -30,7 +30,6 @@ import { nearMisses } from "./near/near.ts";
 import { type Engine, engineFor } from "./understand/engine.ts";
 import type { Reading } from "./understand/evaluate.ts";
 import type { Understood } from "./understand/understand.ts";
-import { given } from "../source/given.ts";
 
 /**
  * Understands one utterance. A pure function of the text and its context: it takes any text, and
@@ -127,11 +126,7 @@ function listen(book: Phrasebook, text: string, language: string, context: HearC
     chosen,
     it,
     said,
-    context: {
-      language,
-      state: stateOf(book, context),
-      ...given({ at, time }),
-    },
+    context: spokenIn({ language, state: stateOf(book, context) }, context),
   };
   const speak = (conclusion: Conclusion): string =>
     replyTo(speechAfter(book, conclusion, { ...context, language }), conclusion);
@@ -142,6 +137,16 @@ function listen(book: Phrasebook, text: string, language: string, context: HearC
     chosen,
     concluding: { book, language, now, speak },
   };
+}
+
+/** What functions that compute steps are given, beside slots. */
+function spokenIn(
+  known: Speaker["context"],
+  { at, time }: Pick<HearContext, "at" | "time">,
+): Speaker["context"] {
+  if (at !== undefined) known.at = at;
+  if (time !== undefined) known.time = time;
+  return known;
 }
 
 function concludeAll({ composition, concluding, chosen }: Listening): Conclusion {

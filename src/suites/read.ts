@@ -176,13 +176,11 @@ function readPhrases(
     const resolve = (name: string) => fragmentTree(book.fragments.get(name), pattern.language);
     const count = countPhrases(pattern.tree, resolve);
     if (count > 0 && count <= mostPhrases) {
-      return [...phrases(pattern.tree, resolve, asWritten)].map((words) => ({
-        ...setting,
-        phrase: words.join(" "),
-        language: pattern.language,
-        expect,
-        position,
-      }));
+      const { language } = pattern;
+      const one: Case = { ...setting, phrase: "", language, expect, position };
+      return [...phrases(pattern.tree, resolve, asWritten)].map((words) => {
+        return { ...one, phrase: words.join(" ") };
+      });
     }
     const [message, fix] =
       count === 0

@@ -1,3 +1,4 @@
+import type { State } from "../model/property.ts";
 import type { HearContext } from "../hearing/context.ts";
 import { describeOutcome } from "../commands/describe.ts";
 import type { Why } from "../hearing/explain/why.ts";
@@ -98,7 +99,8 @@ function failUnread(book: Book, { phrase, position, problem }: UnreadCase): Case
 function runCase(book: Book, each: Case): CaseResult {
   const { phrase, language, at, position, never } = each;
   const home = homeOf(book, each);
-  const base = { phrase, language, ...given({ at }), position };
+  const base =
+    at === undefined ? { phrase, language, position } : { phrase, language, at, position };
   const failures: Failure[] = [];
   const check: Check = (about, holds, expected, actual) => {
     if (!holds) failures.push({ about, expected, actual });
@@ -126,7 +128,7 @@ function homeOf(book: Book, { given: states, time, faults }: Case): Simulated {
   return createSimulated(book, {
     states: Object.fromEntries(states),
     faults,
-    ...given({ time }),
+    ...(time !== undefined && { time }),
   });
 }
 
@@ -239,15 +241,17 @@ function judgeSame(
 /** States as they are now, whatever becomes of them, of devices that are to be as before later. */
 function statesNow(expect: Case["expect"], home: Simulated): Simulated["state"] {
   const lasting = effectsExpected(expect).filter(({ when }) => when);
+  if (lasting.length === 0) return () => nothing;
   const ids = lasting.flatMap(({ set }) => [...(set?.keys() ?? [])]);
   const states = new Map(ids.map((id) => [id, home.state(id)] as const));
-  return (id) => states.get(id) ?? {};
+  return (id) => states.get(id) ?? nothing;
 }
 
+const nothing: State = {};
+
 function contextOf({ language, at, time }: Case, home: Simulated): HearContext {
-  return {
-    language,
-    states: home.state,
-    ...given({ at, time }),
-  };
+  const context: HearContext = { language, states: home.state };
+  if (at !== undefined) context.at = at;
+  if (time !== undefined) context.time = time;
+  return context;
 }

@@ -16,7 +16,6 @@ import type { Reading } from "../understand/evaluate.ts";
 import type { Ranked } from "../understand/rank.ts";
 import { settleWhens } from "../understand/whens.ts";
 import type { Command } from "./compose.ts";
-import { given } from "../../source/given.ts";
 
 /** Things of one name that are told apart in a question: nobody chooses among more. */
 const mostChoices = 12;
@@ -138,7 +137,8 @@ function concludeMeaning(intent: string, meaning: Meant): Conclusion {
     return { outcome: "answer", commands: [{ ...nothing, questions: meaning.questions }] };
   }
   const { effects, skipped, access, runs } = meaning;
-  const command = { ...nothing, effects, skipped, ...given({ runs }) };
+  const command: HeardCommand = { ...nothing, effects, skipped };
+  if (runs !== undefined) command.runs = runs;
   if (effects.length === 0 && runs === undefined) return { outcome: "answer", commands: [nothing] };
   return { outcome: access === "free" ? "act" : access, commands: [command] };
 }
