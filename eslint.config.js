@@ -35,6 +35,12 @@ const onlyEarlierStages = stages.map((stage, index) => {
       message: `${stage} comes earlier in the pipeline; see the layout in CONTRIBUTING.md.`,
     },
   ];
+  if (stage !== "language" && stage !== "book") {
+    patterns.push({
+      regex: "language/(?:dutch|english|french|german|italian|spanish|shipped)\\.ts$",
+      message: "Languages come in by the reader that a phrasebook is read with.",
+    });
+  }
   if (core.includes(stage)) {
     patterns.push({
       regex: "^node:|^(?:commander|picocolors)$",

@@ -1,5 +1,7 @@
 import { type UserConfig, defineConfig } from "tsdown";
 
+const languages = ["dutch", "english", "french", "german", "italian", "spanish"];
+
 const shared: UserConfig = {
   entry: {
     index: "src/index.ts",
@@ -7,6 +9,9 @@ const shared: UserConfig = {
     reports: "src/reports/index.ts",
     node: "src/node/index.ts",
     cli: "src/cli/main.ts",
+    ...Object.fromEntries(
+      languages.map((name) => [`languages/${name}`, `src/language/${name}.ts`]),
+    ),
   },
   format: "esm",
   platform: "node",

@@ -14,6 +14,8 @@ export { type SayableDevice, listSayable } from "./survey/sayable.ts";
 export type { ComputeSteps, StepDefinition } from "./phrasebook/schema/steps.ts";
 export type { PhrasebookDefinition } from "./phrasebook/schema/phrasebook.ts";
 export type { StepInput } from "./model/step.ts";
+export type { OwnSlotType } from "./model/own-slot-type.ts";
+export type { LanguagePack } from "./language/pack.ts";
 export type { Source, SourceDefinition, SourceText } from "./document/document.ts";
 export type { Device, Group, Name, Room, Voicepoint, Zone } from "./model/home.ts";
 export type { Fragment, SpokenPattern } from "./model/spoken.ts";

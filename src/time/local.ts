@@ -1,5 +1,5 @@
-import { addDays, dayOfWeek, fromString, toString } from "temporal-polyfill/fns/PlainDate";
-import { getISO } from "temporal-polyfill/fns/Calendar";
+/** Milliseconds of a day in UTC, where all days are alike. */
+const dayLength = 86_400_000;
 
 /** A date and time of day as a clock on the wall shows them, without a time zone. */
 export interface LocalTime {
@@ -51,32 +51,33 @@ export function dateText(year: number, month: number, day: number): string {
   return `${year}-${two(month)}-${two(day)}`;
 }
 
-function plainDate(date: string) {
-  return fromString(date, getISO);
+/** Milliseconds from 1970-01-01 to a date, both at midnight in UTC; NaN for what is no date. */
+function dayOf(date: string): number {
+  return Date.parse(`${date}T00:00:00Z`);
+}
+
+function textOf(day: number): string {
+  return new Date(day).toISOString().slice(0, 10);
 }
 
 /** Whether a text is a date that the calendar has. */
 export function isDate(text: unknown): boolean {
   if (typeof text !== "string" || !/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
-  try {
-    plainDate(text);
-    return true;
-  } catch {
-    return false;
-  }
+  const day = dayOf(text);
+  return !Number.isNaN(day) && textOf(day) === text;
 }
 
 /** The date some days later, or before when negative. */
 export function laterDate(date: string, days: number): string {
-  return toString(addDays(plainDate(date), days));
+  return textOf(dayOf(date) + days * dayLength);
 }
 
 /** From 1 for Monday to 7 for Sunday, as in ISO 8601. */
 export function weekdayOf(date: string): number {
-  return dayOfWeek(plainDate(date));
+  return new Date(dayOf(date)).getUTCDay() || 7;
 }
 
 /** Whole days from one date to another; negative for an earlier one. */
 export function daysBetween(from: string, to: string): number {
-  return Math.round((Date.parse(`${to}T00:00Z`) - Date.parse(`${from}T00:00Z`)) / 86_400_000);
+  return Math.round((dayOf(to) - dayOf(from)) / dayLength);
 }
