@@ -17,7 +17,7 @@ try {
 
   const bin = join(folder, "node_modules/.bin/calm-phrase");
   run(bin, ["new", "home"]);
-  const tested = run(bin, ["test", "home"]);
+  const tested = run(bin, ["test", "--in", "home"]);
   if (!/\d+ passed, 0 failed/.test(tested)) throw new Error(`the command failed:\n${tested}`);
 
   const program = `import { openPhrasebook } from "calm-phrase/node";

@@ -219,7 +219,7 @@ describe("calm-phrase day", () => {
 
 describe("calm-phrase test", () => {
   test("passes on the demo", () => {
-    const { code, out } = run(["test", "demo/oxbow-pottery"]);
+    const { code, out } = run(["test", "--in", "demo/oxbow-pottery"]);
     expect(out).toMatch(/\d+ passed, 0 failed/);
     expect(code).toBe(0);
   });
@@ -231,11 +231,11 @@ describe("calm-phrase test", () => {
       join(path, "wrong.suite.yaml"),
       "suite: wrong\ncases:\n  - { hear: cooker hood to 60, expect: { set: { extractor: { speed: 61 } } } }\n",
     );
-    const text = run(["test", path]);
+    const text = run(["test", "--in", path]);
     expect(text.code).toBe(1);
     expect(text.out).toContain("wrong.suite.yaml:3:13");
     expect(text.out).toMatch(/device extractor \(alias\)\s+\S+home\.yaml:\d+:\d+/);
-    const json = run(["test", path, "--only", "wrong", "--json"]);
+    const json = run(["test", "--in", path, "--only", "wrong", "--json"]);
     expect(json.code).toBe(1);
     expect(JSON.parse(json.out)).toMatchObject({
       version: 2,
@@ -249,8 +249,8 @@ describe("calm-phrase new", () => {
   test("begins a phrasebook that passes its own check and suite", () => {
     const path = join(folder, "begun");
     expect(run(["new", path])).toMatchObject({ code: 0 });
-    expect(run(["check", path])).toMatchObject({ code: 0 });
-    expect(run(["test", path])).toMatchObject({ code: 0 });
+    expect(run(["check", "--in", path])).toMatchObject({ code: 0 });
+    expect(run(["test", "--in", path])).toMatchObject({ code: 0 });
   });
 
   test("never writes over a folder with something in it", () => {
@@ -260,7 +260,7 @@ describe("calm-phrase new", () => {
 
 describe("calm-phrase check", () => {
   test("finds nothing in the demo", () => {
-    expect(run(["check", "demo/oxbow-pottery"])).toMatchObject({ code: 0, error: "" });
+    expect(run(["check", "--in", "demo/oxbow-pottery"])).toMatchObject({ code: 0, error: "" });
   });
 
   test("reports mistakes in phrasebooks and suites, in text and in JSON", () => {
@@ -271,11 +271,11 @@ describe("calm-phrase check", () => {
       join(path, "bad.suite.yaml"),
       "suite: bad\ncases:\n  - { hear: x, expect: yes }\n",
     );
-    const { code, out } = run(["check", path]);
+    const { code, out } = run(["check", "--in", path]);
     expect(code).toBe(1);
     expect(out).toMatch(/bad\.suite\.yaml:3:24 {2}error/);
     expect(out).toMatch(/more\.yaml:2:17 {2}error[^→]+→ write light/);
-    expect(JSON.parse(run(["check", path, "--json"]).out)).toMatchObject({
+    expect(JSON.parse(run(["check", "--in", path, "--json"]).out)).toMatchObject({
       version: 1,
       problems: [{ rule: "wrong-value" }, { rule: "unknown-reference", at: { line: 2 } }],
     });
@@ -284,7 +284,7 @@ describe("calm-phrase check", () => {
 
 describe("calm-phrase sayable", () => {
   test("lists devices by room with phrases and guards, in lines of 100 columns", () => {
-    const { code, out } = run(["sayable", "demo/oxbow-pottery"]);
+    const { code, out } = run(["sayable", "--in", "demo/oxbow-pottery"]);
     expect(code).toBe(0);
     expect(out).toMatch(
       /kiln room\n {2}kiln vent {2}also: extractor, vent, kiln fan\n {4}“turn on kiln vent”/,
@@ -295,7 +295,7 @@ describe("calm-phrase sayable", () => {
   });
 
   test("in another language and as JSON", () => {
-    const { out } = run(["sayable", "demo/oxbow-pottery", "--language", "de", "--json"]);
+    const { out } = run(["sayable", "--in", "demo/oxbow-pottery", "--language", "de", "--json"]);
     const { language, devices } = JSON.parse(out) as { language: string; devices: object[] };
     expect(language).toBe("de-DE");
     expect(devices).toContainEqual(
@@ -309,7 +309,7 @@ describe("calm-phrase export and import", () => {
     const out = join(folder, format === "csv" ? "devices.csv" : "things");
     const back = join(folder, `back-${format}`, "devices.yaml");
     run(["new", join(folder, `back-${format}`)]);
-    expect(run(["export", "demo/oxbow-pottery", "--as", format, "--to", out]).code).toBe(0);
+    expect(run(["export", "--in", "demo/oxbow-pottery", "--as", format, "--to", out]).code).toBe(0);
     const taken = run(["import", out, "--to", back]);
     expect(taken).toMatchObject({ code: 0, error: "28 devices taken, 0 parts left out\n" });
     const again = run(["import", out, "--json"]);
@@ -351,7 +351,7 @@ intents: { rest: { patterns: rest now, reply: mill, replaces: true } }
     expect(run(["hear", "hush now", "--in", home, ...allow]).error).toMatch(
       /home\.yaml:1:24: until that is mended, voice is barred from lamp/,
     );
-    const { code, out } = run(["check", home, ...allow]);
+    const { code, out } = run(["check", "--in", home, ...allow]);
     expect(code).toBe(1);
     expect(out).toMatch(/home\.yaml:1:24 {2}error {2}unknown-reference\n {2}there is no folder/);
     mkdirSync(join(folder, "hous-style"));
@@ -361,7 +361,7 @@ intents: { rest: { patterns: rest now, reply: mill, replaces: true } }
   });
 
   test("reads nothing outside of it that nobody allowed", () => {
-    const { code, out } = run(["check", join(folder, "mill")]);
+    const { code, out } = run(["check", "--in", join(folder, "mill")]);
     expect(code).toBe(1);
     expect(out).toContain('"../house-style" lies outside of the phrasebook, and is not read');
   });
@@ -395,7 +395,7 @@ describe("files that are not plain ones", () => {
     ["a day", "a.day.yaml"],
   ])("%s that is not UTF-8 is a finding, and bars voice from what it might guard", (_, name) => {
     const home = begin({ ...lamp, [name]: Buffer.from([0x76, 0xff, 0xfe, 0x0a]) });
-    const { code, out } = run(["check", home]);
+    const { code, out } = run(["check", "--in", home]);
     expect(code).toBe(1);
     expect(out).toContain("the file is not UTF-8");
     expect(run(["hear", "turn on the lamp", "--in", home]).out).toContain("unknown");
@@ -424,7 +424,7 @@ describe("files that are not plain ones", () => {
     );
     symlinkSync(join(outside, "rule.yaml"), join(home, "out.yaml"));
     symlinkSync(home, join(home, "again"));
-    const { code, out } = run(["check", home]);
+    const { code, out } = run(["check", "--in", home]);
     expect(code).toBe(1);
     expect(out).toContain("this link leads out of the phrasebook");
   });
@@ -434,7 +434,7 @@ describe("files that are not plain ones", () => {
     mkdirSync(join(home, "folder.yaml"));
     symlinkSync("/dev/zero", join(home, "endless.yaml"));
     spawnSync("mkfifo", [join(home, "pipe.yaml")]);
-    const { code, out } = run(["check", home]);
+    const { code, out } = run(["check", "--in", home]);
     expect(code).toBe(1);
     expect(out).toMatch(/endless\.yaml.*\n.*leads out of/);
     expect(out).toMatch(/pipe\.yaml.*\n.*no file that can be read/);
@@ -457,13 +457,13 @@ describe("files that are not plain ones", () => {
       "a.day.yaml": JSON.stringify({ day: evil, happenings: [{ hear: evil }] }),
     });
     const commands = [
-      ["check", home],
-      ["check", home, "--json"],
-      ["test", home],
-      ["test", home, "--json"],
+      ["check", "--in", home],
+      ["check", "--in", home, "--json"],
+      ["test", "--in", home],
+      ["test", "--in", home, "--json"],
       ["hear", "go", "--in", home],
       ["hear", "go", "--in", home, "--json"],
-      ["sayable", home],
+      ["sayable", "--in", home],
       ["run", "up", "--in", home],
       ["run", "up", "--in", home, "--dry"],
       ["day", "2026-03-02", "--in", home, "--script", evil],
@@ -531,7 +531,7 @@ describe("a pipe that closes and a place that cannot be written", () => {
   test("are no stack traces", () => {
     const { stderr } = spawnSync(
       "sh",
-      ["-c", `node dist/cli.js sayable demo/oxbow-pottery | head -1`],
+      ["-c", `node dist/cli.js sayable --in demo/oxbow-pottery | head -1`],
       { cwd: root, encoding: "utf8" },
     );
     expect(stderr).toBe("");
@@ -550,14 +550,30 @@ describe("a pipe that closes and a place that cannot be written", () => {
 
 describe("wrong use ends with code 2 and says what to write", () => {
   test.each<[string, string[], RegExp]>([
-    ["no such folder", ["test", "nowhere"], /no folder or file "nowhere"/],
+    ["no such folder", ["test", "--in", "nowhere"], /no folder or file "nowhere"/],
     ["no phrasebook there", ["hear", "x", "--in", "scripts"], /calm-phrase new/],
-    ["no suite there", ["test", "demo/oxbow-pottery/home.yaml"], /\*\.suite\.yaml/],
-    ["no such suite", ["test", "demo/oxbow-pottery", "--only", "x"], /no suite is called "x"/],
+    ["no suite there", ["test", "--in", "demo/oxbow-pottery/home.yaml"], /\*\.suite\.yaml/],
+    ["a folder in the wrong place", ["check", "demo"], /--in demo$/m],
+    [
+      "a suite for a phrasebook",
+      ["hear", "x", "--in", "demo/oxbow-pottery/suites/access.suite.yaml"],
+      /is a suite, which stands beside a phrasebook/,
+    ],
+    ["input of no form", ["import", "-"], /--form with one of csv, td/],
+    ["no such shell", ["completion", "tcsh"], /bash, zsh, fish/],
+    [
+      "no such suite",
+      ["test", "--in", "demo/oxbow-pottery", "--only", "x"],
+      /no suite is called "x": write one of ".+"/,
+    ],
     ["no such voicepoint", ["hear", "x", ...demo, "--at", "x"], /one of kiln-shelf/],
     ["no such language", ["hear", "x", ...demo, "--language", "fi"], /one of en-GB, de-DE/],
     ["no such command", ["heer"], /hear/],
-    ["no such format", ["export", "demo/oxbow-pottery", "--as", "xml"], /one of csv, td, srgs/],
+    [
+      "no such format",
+      ["export", "--in", "demo/oxbow-pottery", "--as", "xml"],
+      /Allowed choices are csv, td, srgs/,
+    ],
     ["no such table", ["import", "nowhere.csv"], /no file or folder/],
     ["no table at all", ["import", "package.json.txt"], /no file or folder/],
     ["no such option", ["hear", "--loud"], /--help/],
@@ -576,7 +592,7 @@ describe("wrong use ends with code 2 and says what to write", () => {
     ["no such slot", ["run", "close-up", ...demo, "--slot", "x=1"], /close-up has no slots/],
     ["no such length", ["run", "evening-firing", ...demo, "--slot", "length=x"], /no duration/],
     ["no such day", ["day", ...demo, "--script", "x"], /"a damp Friday"/],
-    ["no such date", ["day", "2026-02-30", ...demo], /is no time/],
+    ["no such date", ["day", "2026-02-30", ...demo], /Write it as 2026-03-02/],
   ])("%s", (_, args, error) => {
     const result = run(args);
     expect(result.code).toBe(2);
@@ -592,4 +608,102 @@ describe("wrong use ends with code 2 and says what to write", () => {
       expect(out).toContain(`\n  calm-phrase ${command}`);
     },
   );
+});
+
+describe("the phrasebook is found, and nothing else is taken for one", () => {
+  const home = join(folder, "found");
+  mkdirSync(join(home, "suites", "deep"), { recursive: true });
+  mkdirSync(join(home, ".tools"));
+  writeFileSync(
+    join(home, "home.yaml"),
+    "phrasebook: Found\nlanguages: [en]\ndevices: { lamp: { kind: light } }\n",
+  );
+  writeFileSync(
+    join(home, "suites", "deep", "a.suite.yaml"),
+    "suite: lamps\ncases: [{ hear: turn on the lamp, expect: { set: { lamp: { power: on } } } }]\n",
+  );
+  writeFileSync(join(home, ".tools", "ci.yaml"), "devices: { ghost: { kind: light } }\n");
+  writeFileSync(join(home, "compose.yml"), "services: { db: { image: x } }\n");
+  const inside = (args: string[]) => {
+    const cwd = join(home, "suites", "deep");
+    return spawnSync(process.execPath, [join(root, "dist/cli.js"), ...args], {
+      cwd,
+      encoding: "utf8",
+    });
+  };
+
+  test("from a folder within it", () => {
+    expect(inside(["test"]).stdout).toMatch(/1 passed, 0 failed/);
+    expect(inside(["hear", "turn on the lamp"]).status).toBe(0);
+  });
+
+  test("with hidden folders left alone, and foreign files said to be", () => {
+    const { problems } = JSON.parse(run(["check", "--in", home, "--json"]).out) as {
+      problems: { rule: string; severity: string; at: { file: string } }[];
+    };
+    expect(problems).toMatchObject([{ rule: "foreign-file", severity: "note" }]);
+    expect(problems[0]?.at.file).toMatch(/compose\.yml$/);
+    expect(run(["hear", "turn on the ghost", "--in", home]).code).toBe(1);
+  });
+});
+
+describe("standard input and output stand where - does", () => {
+  const text = "phrasebook: Piped\nlanguages: [en]\ndevices: { lamp: { kind: light } }\n";
+
+  test("for a phrasebook", () => {
+    expect(run(["hear", "turn on the lamp", "--in", "-"], text)).toMatchObject({ code: 0 });
+  });
+
+  test("for phrases, one a line", () => {
+    const { out } = run(["hear", "-", ...demo, "--json"], "turn on the wheel lamp\nturn it off\n");
+    const heard = out
+      .trim()
+      .split("\n")
+      .map((line): unknown => JSON.parse(line));
+    expect(heard).toMatchObject([
+      { outcome: "act", changes: [{ device: "wheel-lamp", to: "on" }] },
+      { outcome: "act", changes: [{ device: "wheel-lamp", to: "off" }] },
+    ]);
+  });
+
+  test("for a table", () => {
+    const table = "id,kind\nlamp,light\n";
+    const { out } = run(["import", "-", "--form", "csv", "--to", "-"], table);
+    expect(out).toBe("devices:\n  lamp:\n    kind: light\n");
+  });
+});
+
+test("run looks on until the routine is over", () => {
+  const path = join(folder, "slow.yaml");
+  writeFileSync(
+    path,
+    "devices: { lamp: { kind: light } }\nroutines: { soak: { do: [{ wait: 9h }, { set: { lamp: { power: on } } }] } }\n",
+  );
+  const { out } = run(["run", "soak", "--in", path, "--json"]);
+  const { log } = JSON.parse(out) as { log: { event: { event: string } }[] };
+  expect(log.map(({ event }) => event.event)).toEqual(["started", "waiting", "changed", "ended"]);
+});
+
+describe("completion", () => {
+  test("in bash offers commands, options and the values of options", () => {
+    const { out } = run(["completion", "bash"]);
+    const complete = (words: string[]): string[] => {
+      const script = `${out}\nCOMP_WORDS=(calm-phrase ${words.map((word) => `"${word}"`).join(" ")})
+COMP_CWORD=${words.length}\n_calm_phrase\nprintf '%s\\n' "\${COMPREPLY[@]}"`;
+      const { stdout } = spawnSync("bash", ["-c", script], { encoding: "utf8" });
+      return stdout.split("\n").filter((word) => word !== "");
+    };
+    expect(complete(["ex"])).toEqual(["export"]);
+    expect(complete(["hear", "x", "--la"])).toEqual(["--language"]);
+    expect(complete(["export", "--as", "s"])).toEqual(["srgs", "srgs-xml"]);
+    expect(complete(["completion", "f"])).toEqual(["fish"]);
+  });
+
+  test.each(["bash", "zsh", "fish"])("in %s tells every command", (shell) => {
+    const { out, code } = run(["completion", shell]);
+    expect(code).toBe(0);
+    for (const command of ["check", "hear", "test", "sayable", "run", "day", "import", "export"]) {
+      expect(out).toMatch(new RegExp(`\\b${command}\\b`, "u"));
+    }
+  });
 });

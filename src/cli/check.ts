@@ -17,9 +17,9 @@ function countOf(count: number, thing: string): string {
 }
 
 /** `calm-phrase check`: everything that is wrong with a phrasebook, its suites and its days. */
-export async function check(folder: string, options: CheckOptions): Promise<number> {
+export async function check(options: CheckOptions): Promise<number> {
   const { json } = options;
-  const { book, suiteSources, daySources } = await loadFolder(folder, options);
+  const { book, suiteSources, daySources } = await loadFolder(options);
   const all = [
     ...book.problems,
     ...checkPhrasebook(book),

@@ -22,10 +22,12 @@ import { firstLanguage } from "../document/said.ts";
 import { matchLanguage } from "../language/packs.ts";
 import { readText } from "../node/text.ts";
 import { exit } from "./exit.ts";
-import { type BookOptions, loadBook } from "./load.ts";
+import { type BookOptions, loadBook, readInput } from "./load.ts";
+import { type ExportFormat, type ImportForm, importForms } from "./values.ts";
 import { complain, printData, printJson } from "./output.ts";
 
 export interface ImportOptions {
+  form?: ImportForm;
   to?: string;
   /** Writes over a file that is there. */
   force?: boolean;
@@ -37,14 +39,16 @@ export interface ImportOptions {
 
 /** `calm-phrase import`: devices from a table or Thing Descriptions, or a grammar, as YAML. */
 export async function importFile(path: string, options: ImportOptions): Promise<number> {
-  if (/\.(?:abnf|gram|grxml|xml)$/.test(path)) return importGrammar(path, options);
-  const { devices, skipped } = await take(path, options.language);
+  const form = options.form ?? formOf(path);
+  if (form === "srgs" || form === "srgs-xml") return importGrammar(path, options);
+  const { devices, skipped } = await take(path, form, options.language);
   if (options.json) {
     printJson({ version: 1, devices, skipped });
   } else {
     await writeYaml({ devices }, options);
-    const count = `${Object.keys(devices).length} devices taken, ${skipped.length} parts left out`;
-    complain(count);
+    const count = Object.keys(devices).length;
+    const left = skipped.length === 1 ? "1 part" : `${skipped.length} parts`;
+    complain(`${count === 1 ? "1 device" : `${count} devices`} taken, ${left} left out`);
     for (const { where, reason } of skipped) complain(`  ${where}  ${reason}`);
   }
   return skipped.length > 0 ? exit.failed : exit.fine;
@@ -70,7 +74,7 @@ async function writeYaml(
   { to, force = false, merge = false }: ImportOptions,
 ): Promise<void> {
   if (force && merge) throw new WrongUse("write --force or --merge, not both");
-  if (to === undefined) {
+  if (to === undefined || to === "-") {
     printData(printYaml(content).trimEnd());
     return;
   }
@@ -100,20 +104,33 @@ async function existing(path: string): Promise<"file" | "folder" | undefined> {
 
 /** The text of a file that somebody names. */
 async function textOf(path: string): Promise<string> {
+  if (path === "-") return readInput();
   const read = await readText(path, path);
   if (read.ok) return read.text;
   throw new WrongUse(`${path}: ${read.finding.message}; ${read.finding.fix ?? ""}`);
 }
 
-async function take(path: string, language: string | undefined): Promise<Taken> {
-  const there = await existing(path);
+/** What a file holds, by the ending of its name. */
+function formOf(path: string): ImportForm | undefined {
+  const ending = extname(path).toLowerCase();
+  if (ending === ".csv") return "csv";
+  if ([".json", ".jsonld", ".td"].includes(ending)) return "td";
+  if ([".abnf", ".gram"].includes(ending)) return "srgs";
+  return [".grxml", ".xml"].includes(ending) ? "srgs-xml" : undefined;
+}
+
+async function take(
+  path: string,
+  form: ImportForm | undefined,
+  language: string | undefined,
+): Promise<Taken> {
+  const there = path === "-" ? "file" : await existing(path);
   if (!there) throw new WrongUse(`there is no file or folder "${path}"`);
   const isFolder = there === "folder";
-  if (!isFolder && extname(path) === ".csv") {
-    return devicesFromCsv(await textOf(path), path, language);
-  }
-  if (!isFolder && !/\.(?:json|jsonld|td)$/.test(path)) {
-    throw new WrongUse(`"${path}" is neither a table (.csv) nor a Thing Description (.json)`);
+  if (!isFolder && form === "csv") return devicesFromCsv(await textOf(path), path, language);
+  if (!isFolder && form !== "td") {
+    const forms = importForms.join(", ");
+    throw new WrongUse(`it cannot be told what "${path}" is: write --form with one of ${forms}`);
   }
   const files = isFolder
     ? (await readdir(path)).filter((name) => /\.(?:json|jsonld)$/.test(name)).sort()
@@ -136,27 +153,22 @@ async function take(path: string, language: string | undefined): Promise<Taken> 
 }
 
 export interface ExportOptions extends BookOptions {
-  as: string;
+  as: ExportFormat;
   to?: string;
   language?: string;
 }
 
-const formats = ["csv", "td", "srgs", "srgs-xml", "jsgf"];
-
 /** `calm-phrase export`: devices as a table or Thing Descriptions, or a grammar of the home. */
-export async function exportHome(folder: string, options: ExportOptions): Promise<number> {
+export async function exportHome(options: ExportOptions): Promise<number> {
   const { as, to } = options;
-  if (!formats.includes(as)) {
-    throw new WrongUse(`"${as}" is no format: write --as with one of ${formats.join(", ")}`);
-  }
-  const book = await loadBook(folder, options);
+  const book = await loadBook(options);
   if (as !== "csv" && as !== "td") return exportGrammar(book, options);
   if (as === "csv") {
     await writeText(devicesToCsv(definitionsOf(book)), to);
     return exit.fine;
   }
   const things = Object.entries(thingsOf(book));
-  if (to === undefined) {
+  if (to === undefined || to === "-") {
     printJson(things.map(([, thing]) => thing));
     return exit.fine;
   }
@@ -190,7 +202,7 @@ async function exportGrammar(book: Book, { as, to, language }: ExportOptions): P
 }
 
 async function writeText(text: string, to: string | undefined): Promise<void> {
-  if (to === undefined) {
+  if (to === undefined || to === "-") {
     printData(text.trimEnd());
     return;
   }

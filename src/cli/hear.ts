@@ -1,14 +1,12 @@
 import { WrongUse } from "../source/wrong-use.ts";
 import type { Book } from "../book/book.ts";
 import { printHeard } from "../reports/heard.ts";
-import { parseLocal } from "../time/local.ts";
 import { exit, isDone } from "./exit.ts";
 import { type BookOptions, loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 import { given } from "../source/given.ts";
 
 export interface HearOptions extends BookOptions {
-  in: string;
   at?: string;
   language?: string;
   time?: string;
@@ -18,13 +16,13 @@ export interface HearOptions extends BookOptions {
 
 /** `calm-phrase hear`: one phrase explained, or a prompt where the home keeps its state. */
 export async function hear(phrase: string | undefined, options: HearOptions): Promise<number> {
-  const book = await loadBook(options.in, options);
+  const book = await loadBook(options);
   const context = hearContext(book, options);
   mentionErrors(book);
-  if (phrase === undefined) {
+  if (phrase === undefined || phrase === "-") {
     // One phrase needs no home, and loading one takes as long as all the rest.
     const { converse } = await import("./prompt.ts");
-    return converse(book, context, options.json === true);
+    return converse(book, context, { isJson: options.json === true, isPiped: phrase === "-" });
   }
   const heard = book.hear(phrase, context);
   if (options.json) printJson({ ...heard, reply: book.reply(heard), why: book.why(heard) });
@@ -33,9 +31,6 @@ export async function hear(phrase: string | undefined, options: HearOptions): Pr
 }
 
 function hearContext(book: Book, { at, language, time }: HearOptions) {
-  if (time !== undefined && !parseLocal(time)) {
-    throw new WrongUse(`"${time}" is no time: write it as 2026-03-02T18:05`);
-  }
   if (at !== undefined && !book.voicepoints.has(at)) {
     const known = [...book.voicepoints.keys()].join(", ");
     throw new WrongUse(`there is no voicepoint "${at}": write one of ${known}`);
@@ -48,7 +43,5 @@ function hearContext(book: Book, { at, language, time }: HearOptions) {
       `this home does not speak "${language}": write one of ${book.languages.join(", ")}`,
     );
   }
-  return {
-    ...given({ at, language, time }),
-  };
+  return given({ at, language, time });
 }

@@ -1,30 +1,50 @@
 import { WrongUse } from "../source/wrong-use.ts";
 import type { Book } from "../book/book.ts";
+import { text as textOfStream } from "node:stream/consumers";
+import { findFolder } from "../node/find.ts";
 import { type Opened, openSources, readFolder } from "../node/open.ts";
+import { partSources } from "../suites/sources.ts";
 import { countFindings } from "../reports/findings.ts";
 import { printPosition } from "../source/position.ts";
 import { complain } from "./output.ts";
 
 /** Options of every command that opens a phrasebook. */
 export interface BookOptions {
+  /** Its folder or file, or `-` for standard input; the one that is found from here otherwise. */
+  in?: string;
   /** Folders beside it that may be read. */
   allow?: string[];
 }
 
 /** Opens the phrasebook that a command is about. */
-export async function loadBook(folder: string, options: BookOptions): Promise<Book> {
-  return (await loadFolder(folder, options)).book;
+export async function loadBook(options: BookOptions): Promise<Book> {
+  return (await loadFolder(options)).book;
 }
 
 /** The same with the suites and days that stand beside it. */
-export async function loadFolder(folder: string, { allow = [] }: BookOptions): Promise<Opened> {
+export async function loadFolder({ in: named, allow = [] }: BookOptions): Promise<Opened> {
+  if (named === "-") {
+    return openSources([{ path: "standard input", text: await readInput() }], []);
+  }
+  const folder = named ?? (await findFolder("."));
   const { sources, findings } = await readFolder(folder, allow);
-  if (sources.length + findings.length === 0) {
+  const { phrasebook, suites, days } = partSources(sources);
+  if (phrasebook.length + findings.length > 0) return openSources(sources, findings);
+  const [beside] = [...suites, ...days];
+  if (beside) {
+    const what = suites.length > 0 ? "a suite" : "a day";
     throw new WrongUse(
-      `there is no phrasebook in "${folder}": name another folder with --in, or begin one with calm-phrase new`,
+      `"${beside.path}" is ${what}, which stands beside a phrasebook: name the folder of both with --in`,
     );
   }
-  return openSources(sources, findings);
+  throw new WrongUse(
+    `there is no phrasebook in "${folder}": name another folder with --in, or begin one with calm-phrase new`,
+  );
+}
+
+/** All that comes in by standard input. */
+export function readInput(): Promise<string> {
+  return textOfStream(process.stdin);
 }
 
 /** Says that a phrasebook has errors, where the command goes on regardless. */

@@ -1,10 +1,11 @@
 #!/usr/bin/env node
 import { readFileSync } from "node:fs";
 import { membersOf, textOf } from "../source/border.ts";
-import { complain } from "./output.ts";
+import { complain, printData } from "./output.ts";
 import { WrongUse } from "../source/wrong-use.ts";
-import { Command, CommanderError } from "commander";
+import { Argument, Command, CommanderError, Option } from "commander";
 import { exit } from "./exit.ts";
+import { dateOf, durationOf, exportFormats, importForms, shells, timeOf } from "./values.ts";
 import type { ExportOptions, ImportOptions } from "./exchange.ts";
 import type { CheckOptions } from "./check.ts";
 import type { HearOptions } from "./hear.ts";
@@ -12,7 +13,26 @@ import type { SayableOptions } from "./sayable.ts";
 import type { TestOptions } from "./test.ts";
 import type { DayOptions, RunOptions } from "./timeline.ts";
 
-const allowed = "folders beside it that its uses may read, such as ../house-style";
+/** What every command that opens a phrasebook is told. */
+function opening(command: Command): Command {
+  return command
+    .allowExcessArguments()
+    .hook("preAction", ({ args, registeredArguments }) => {
+      const more = args[registeredArguments.length];
+      if (more === undefined) return;
+      throw new WrongUse(`"${more}" is one argument too many; a folder is given as --in ${more}`);
+    })
+    .option(
+      "--in <folder>",
+      "folder or file of the phrasebook, or - for standard input; found from here when left out",
+    )
+    .option(
+      "--allow <folder...>",
+      "folders beside it that its uses may read, such as ../house-style",
+    );
+}
+
+const jsonForm = "as JSON, in the form that docs/json.md describes";
 
 /** The version that stands in the package, which lies beside the command. */
 function versionOfPackage(): string {
@@ -30,11 +50,11 @@ function createProgram(done: (code: number) => void): Command {
     .exitOverride()
     .configureOutput({
       writeErr: (text) => {
-        complain(text.trimEnd());
+        complain(text.trimEnd().replace(/^error: /u, "calm-phrase: "));
       },
     })
     .showHelpAfterError("See --help for what can be written.")
-    .configureHelp({ helpWidth: 100 });
+    .configureHelp({ helpWidth: Math.min(process.stdout.columns || 100, 100) });
 
   program
     .command("new")
@@ -47,29 +67,26 @@ function createProgram(done: (code: number) => void): Command {
       done(await begin(folder, options));
     });
 
-  program
-    .command("check")
+  opening(program.command("check"))
     .description("find everything that is wrong with a phrasebook and its suites")
-    .argument("[folder]", "folder or file of the phrasebook", ".")
-    .option("--allow <folder...>", allowed)
-    .option("--json", "print the findings as JSON")
-    .addHelpText("after", "\nExamples:\n  calm-phrase check\n  calm-phrase check homes/mill --json")
-    .action(async (folder: string, options: CheckOptions) => {
+    .option("--json", `print the findings ${jsonForm}`)
+    .addHelpText(
+      "after",
+      "\nExamples:\n  calm-phrase check\n  calm-phrase check --in homes/mill --json",
+    )
+    .action(async (options: CheckOptions) => {
       const { check } = await import("./check.ts");
-      done(await check(folder, options));
+      done(await check(options));
     });
 
-  program
-    .command("hear")
+  opening(program.command("hear"))
     .description("explain one phrase, or listen at a prompt when there is none")
-    .argument("[phrase]", "what is said, in quotes")
-    .option("--in <folder>", "folder or file of the phrasebook", ".")
+    .argument("[phrase]", "what is said, in quotes; - for one phrase a line of standard input")
     .option("--at <voicepoint>", "where it is heard")
     .option("--language <tag>", "language that it is said in, such as de")
-    .option("--time <time>", "local time there, such as 2026-03-02T18:05")
-    .option("--allow <folder...>", allowed)
+    .option("--time <time>", "local time there, such as 2026-03-02T18:05", timeOf)
     .option("--why", "tell readings that lost as well, and the rules that dropped them")
-    .option("--json", "print the outcome and the why as JSON")
+    .option("--json", `print the outcome and the why ${jsonForm}`)
     .addHelpText(
       "after",
       `
@@ -83,49 +100,44 @@ Examples:
       done(await hear(phrase, options));
     });
 
-  program
-    .command("test")
+  opening(program.command("test"))
     .description("run the suites of a phrasebook")
-    .argument("[folder]", "folder of the phrasebook", ".")
     .option("--only <suite...>", "names of the suites to run")
     .option("--why", "tell readings that lost as well, and the rules that dropped them")
-    .option("--allow <folder...>", allowed)
-    .option("--json", "print the results as JSON")
+    .option("--json", `print the results ${jsonForm}`)
     .addHelpText(
       "after",
-      '\nExamples:\n  calm-phrase test\n  calm-phrase test homes/mill --only "closing time"',
+      '\nExamples:\n  calm-phrase test\n  calm-phrase test --in homes/mill --only "closing time"',
     )
-    .action(async (folder: string, options: TestOptions) => {
+    .action(async (options: TestOptions) => {
       const { test } = await import("./test.ts");
-      done(await test(folder, options));
+      done(await test(options));
     });
 
-  program
-    .command("sayable")
+  opening(program.command("sayable"))
     .description("list what can be said to a home, and what voice may do")
-    .argument("[folder]", "folder or file of the phrasebook", ".")
     .option("--language <tag>", "language of the list, such as de")
-    .option("--allow <folder...>", allowed)
-    .option("--json", "print the list as JSON")
+    .option("--json", `print the list ${jsonForm}`)
     .addHelpText("after", "\nExamples:\n  calm-phrase sayable\n  calm-phrase sayable --language de")
-    .action(async (folder: string, options: SayableOptions) => {
+    .action(async (options: SayableOptions) => {
       const { sayable } = await import("./sayable.ts");
-      done(await sayable(folder, options));
+      done(await sayable(options));
     });
 
-  program
-    .command("run")
+  opening(program.command("run"))
     .description("run a routine on a simulated home, and tell what happens when")
     .argument("<routine>", "id of the routine")
-    .option("--in <folder>", "folder or file of the phrasebook", ".")
-    .option("--time <time>", "local time to begin at, such as 2026-03-02T18:05")
-    .option("--for <duration>", "how long to look on, such as 30m", "4h")
+    .option("--time <time>", "local time to begin at, such as 2026-03-02T18:05", timeOf)
+    .option(
+      "--for <duration>",
+      "how long to look on, such as 30m; until it is over when left out",
+      durationOf,
+    )
     .option("--set <state...>", "states to begin with, such as glaze-sensor.humidity=80")
     .option("--fault <fault...>", "devices that misbehave, such as kiln-light=offline")
     .option("--slot <value...>", "values for its slots, such as length=30m")
     .option("--dry", "print what it would do and ask, and do nothing")
-    .option("--allow <folder...>", allowed)
-    .option("--json", "print what happened as JSON")
+    .option("--json", `print what happened ${jsonForm}`)
     .addHelpText(
       "after",
       "\nExamples:\n  calm-phrase run close-up --time 2026-03-02T18:30 --in homes/mill\n  calm-phrase run close-up --fault till-lamp=offline\n  calm-phrase run close-up --dry",
@@ -135,14 +147,11 @@ Examples:
       done(await run(routine, options));
     });
 
-  program
-    .command("day")
+  opening(program.command("day"))
     .description("play a whole day of a simulated home, from its triggers and a script")
-    .argument("[date]", "the day, such as 2026-03-02")
-    .option("--in <folder>", "folder or file of the phrasebook", ".")
+    .argument("[date]", "the day, such as 2026-03-02", dateOf)
     .option("--script <day>", "a *.day.yaml of the phrasebook: what people do and sensors measure")
-    .option("--allow <folder...>", allowed)
-    .option("--json", "print what happened as JSON")
+    .option("--json", `print what happened ${jsonForm}`)
     .addHelpText(
       "after",
       '\nExamples:\n  calm-phrase day 2026-03-29 --in homes/mill\n  calm-phrase day --script "a wet Friday"',
@@ -157,13 +166,16 @@ Examples:
     .description("take devices from a table or Thing Descriptions, or patterns from a grammar")
     .argument(
       "<path>",
-      "a .csv table, a .json Thing Description or a folder of these, or a .abnf or .xml grammar",
+      "a .csv table, a .json Thing Description or a folder of these, a .abnf or .xml grammar, or -",
     )
-    .option("--to <file>", "YAML file to write; printed when left out")
+    .addOption(
+      new Option("--form <form>", "what it is, where its name does not tell").choices(importForms),
+    )
+    .option("--to <file>", "YAML file to write; printed when left out, or for -")
     .option("--merge", "add to that file, changing nothing that stands there")
     .option("--force", "write over that file")
     .option("--language <tag>", "language of the names in a table that say none")
-    .option("--json", "print devices and what was left out as JSON")
+    .option("--json", `print what was taken and left out ${jsonForm}`)
     .addHelpText(
       "after",
       "\nExamples:\n  calm-phrase import devices.csv --to home/devices.yaml\n  calm-phrase import things/",
@@ -173,15 +185,14 @@ Examples:
       done(await importFile(path, options));
     });
 
-  program
-    .command("export")
+  opening(program.command("export"))
     .description(
       "write devices as a table or Thing Descriptions, or all that is sayable as a grammar",
     )
-    .argument("[folder]", "folder or file of the phrasebook", ".")
-    .requiredOption("--as <format>", "csv, td, srgs, srgs-xml or jsgf")
-    .option("--allow <folder...>", allowed)
-    .option("--to <path>", "file (a folder for td) to write; printed when left out")
+    .addOption(
+      new Option("--as <format>", "what to write").choices(exportFormats).makeOptionMandatory(),
+    )
+    .option("--to <path>", "file (a folder for td) to write; printed when left out, or for -")
     .option("--language <tag>", "language of a grammar, such as de; the first one when left out")
     .addHelpText(
       "after",
@@ -197,9 +208,26 @@ Examples:
   calm-phrase export --as csv --to devices.csv
   calm-phrase export --as srgs-xml --language de --to sayable.grxml`,
     )
-    .action(async (folder: string, options: ExportOptions) => {
+    .action(async (options: ExportOptions) => {
       const { exportHome } = await import("./exchange.ts");
-      done(await exportHome(folder, options));
+      done(await exportHome(options));
+    });
+
+  program
+    .command("completion")
+    .description("print what a shell needs to complete commands and options")
+    .addArgument(new Argument("<shell>", "shell that it is for").choices(shells))
+    .addHelpText(
+      "after",
+      `
+Examples:
+  source <(calm-phrase completion bash)
+  calm-phrase completion fish > ~/.config/fish/completions/calm-phrase.fish`,
+    )
+    .action(async (shell: (typeof shells)[number]) => {
+      const { completionFor } = await import("./completion.ts");
+      printData(completionFor(shell, program));
+      done(exit.fine);
     });
 
   program.addHelpText(

@@ -18,14 +18,15 @@ const stuck: ReadonlySet<Turn["outcome"]> = new Set(["unknown", "refuse", "locke
 export async function converse(
   book: Book,
   { time, ...context }: Pick<HearContext, "at" | "language" | "time">,
-  isJson: boolean,
+  { isJson, isPiped }: { isJson: boolean; isPiped: boolean },
 ): Promise<number> {
   const home = simulate(book, time === undefined ? {} : { time });
   const talk = home.converse(context);
   const paint = paintFor(process.stdout);
-  const isTerminal = process.stdin.isTTY;
+  const isTerminal = process.stdin.isTTY && !isPiped;
   if (isTerminal && !isJson) {
     print(`${book.name} is listening. Type a phrase; ? explains it; +10m lets time pass.`);
+    print(paint.quiet("Ctrl+D leaves."));
   }
   const lines = createInterface({
     input: process.stdin,

@@ -11,9 +11,9 @@ export interface SayableOptions extends BookOptions {
 }
 
 /** `calm-phrase sayable`: what the people of a home can say, and what voice may do. */
-export async function sayable(folder: string, options: SayableOptions): Promise<number> {
+export async function sayable(options: SayableOptions): Promise<number> {
   const { language, json } = options;
-  const book = await loadBook(folder, options);
+  const book = await loadBook(options);
   mentionErrors(book);
   const spoken = language ?? book.languages[0] ?? "en";
   const tag = book.languages.find((each) => each === spoken || each.split("-")[0] === spoken);

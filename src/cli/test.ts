@@ -13,16 +13,21 @@ export interface TestOptions extends BookOptions {
 }
 
 /** `calm-phrase test`: runs the suites of a phrasebook. */
-export async function test(folder: string, options: TestOptions): Promise<number> {
+export async function test(options: TestOptions): Promise<number> {
   const { only, json } = options;
-  const { book, suiteSources } = await loadFolder(folder, options);
+  const { book, suiteSources } = await loadFolder(options);
   if (suiteSources.length === 0) {
-    throw new WrongUse(`there is no suite in "${folder}": a suite is a file named *.suite.yaml`);
+    throw new WrongUse(
+      "there is no suite beside the phrasebook: a suite is a file named *.suite.yaml",
+    );
   }
   mentionErrors(book);
-  const results = runSuites(book, readSuites(book, suiteSources), only ? { only } : {});
+  const suites = readSuites(book, suiteSources);
+  const names = suites.suites.map(({ name }) => `"${name}"`).join(", ");
+  const results = runSuites(book, suites, only ? { only } : {});
   if (only && results.suites.length === 0) {
-    throw new WrongUse(`no suite is called ${only.map((name) => `"${name}"`).join(" or ")}`);
+    const wanted = only.map((name) => `"${name}"`).join(" or ");
+    throw new WrongUse(`no suite is called ${wanted}: write one of ${names}`);
   }
   if (json) printJson(results);
   else print(printResults(results, paintFor(process.stdout), options.why === true));

@@ -2,7 +2,8 @@ import { WrongUse } from "../source/wrong-use.ts";
 import type { Book } from "../book/book.ts";
 import type { Fault } from "../home/simulated/devices.ts";
 import type { LogEntry } from "../home/log.ts";
-import { simulate } from "../home/simulated/simulate.ts";
+import { type SimulatedHome, simulate } from "../home/simulated/simulate.ts";
+import { given } from "../source/given.ts";
 import { parseCondition } from "../model/condition.ts";
 import type { Routine } from "../phrasebook/model.ts";
 import type { State, Value } from "../model/property.ts";
@@ -12,13 +13,11 @@ import { printStates, printTimeline } from "../reports/timeline.ts";
 import { type Day, readDays, runDay } from "../suites/day.ts";
 import { faultForm, parseFault } from "../suites/faults.ts";
 import { parseDuration } from "../time/duration.ts";
-import { parseLocal } from "../time/local.ts";
 import { exit } from "./exit.ts";
 import { type BookOptions, loadBook, loadFolder, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 
 export interface RunOptions extends BookOptions {
-  in: string;
   time?: string;
   for?: string;
   set?: string[];
@@ -30,7 +29,7 @@ export interface RunOptions extends BookOptions {
 
 /** `calm-phrase run`: a routine on a simulated home, as a timeline. */
 export async function run(routine: string, options: RunOptions): Promise<number> {
-  const book = await loadBook(options.in, options);
+  const book = await loadBook(options);
   const found = book.routines.get(routine);
   if (!found) {
     const known = [...book.routines.keys()].join(", ");
@@ -41,10 +40,9 @@ export async function run(routine: string, options: RunOptions): Promise<number>
     );
   }
   mentionErrors(book);
-  const time = options.time === undefined ? {} : { time: checkTime(options.time) };
   const states = readSettings(book, options.set ?? []);
   const faults = readFaults(book, options.fault ?? []);
-  const home = simulate(book, { ...time, states, faults });
+  const home = simulate(book, { ...given({ time: options.time }), states, faults });
   if (options.dry) {
     const plan = outlineRoutine(book, found, home.states());
     if (options.json) printJson({ version: 1, ...plan });
@@ -54,9 +52,30 @@ export async function run(routine: string, options: RunOptions): Promise<number>
   const slots = readSlotValues(found, options.slot ?? []);
   const before = home.states();
   home.run(routine, slots);
-  home.wait(options.for ?? "4h");
+  if (options.for !== undefined) home.wait(options.for);
+  else waitUntilOver(home, routine);
   const touched = statesTouched(before, home.states());
   return tell(book, home.log(), options.json === true, touched);
+}
+
+/** Longest that is looked on where nobody says how long, and how often it is looked whether it is over. */
+const longestLook = 48 * 3600;
+const lookEvery = 600;
+
+/** Lets time pass until a routine that was started has ended, and all that waits for it. */
+function waitUntilOver(home: SimulatedHome, routine: string): void {
+  const isGoing = (): boolean => {
+    let going = 0;
+    for (const { event } of home.log()) {
+      if (event.event === "started" && event.routine === routine) going++;
+      if (event.event === "ended" && event.routine === routine) going--;
+    }
+    return going > 0;
+  };
+  for (let waited = 0; waited < longestLook; waited += lookEvery) {
+    home.wait(lookEvery);
+    if (!isGoing()) return;
+  }
 }
 
 /** `glaze-sensor.humidity=80`, each a state that the home begins with. */
@@ -115,14 +134,13 @@ function readFaults(book: Book, written: readonly string[]): Record<string, Faul
 }
 
 export interface DayOptions extends BookOptions {
-  in: string;
   script?: string;
   json?: boolean;
 }
 
 /** `calm-phrase day`: everything that the triggers of a home do in one day. */
 export async function day(date: string | undefined, options: DayOptions): Promise<number> {
-  const { book, daySources } = await loadFolder(options.in, options);
+  const { book, daySources } = await loadFolder(options);
   mentionErrors(book);
   const { days, problems } = readDays(book, daySources);
   const script = options.script === undefined ? undefined : findDay(days, options.script);
@@ -132,7 +150,6 @@ export async function day(date: string | undefined, options: DayOptions): Promis
     return exit.failed;
   }
   const chosen = date ?? script?.date ?? "2026-01-05";
-  checkTime(`${chosen}T00:00`);
   return tell(book, runDay(book, chosen, script), options.json === true);
 }
 
@@ -145,11 +162,6 @@ function findDay(days: readonly Day[], wanted: string): Day {
       ? "this home has no days to play: a day is a file named *.day.yaml"
       : `there is no day "${wanted}": write one of ${known}`,
   );
-}
-
-function checkTime(time: string): string {
-  if (parseLocal(time)) return time;
-  throw new WrongUse(`"${time}" is no time: write it as 2026-03-02T18:05, or 2026-03-02 for a day`);
 }
 
 function tell(

@@ -110,7 +110,7 @@ const guardKeys = [
 const known = ["name", "aliases", "actions", "properties", "optional", "said", "devices"];
 
 /** Whether somewhere in a value stands what a guard is written with. */
-function holdsGuard(value: unknown): boolean {
+export function holdsGuard(value: unknown): boolean {
   if (typeof value === "string") return /^(?:confirm|code|barred)$/iu.test(value.trim());
   if (typeof value !== "object" || value === null) return false;
   return Object.entries(value).some(([key, each]) => key === "voice" || holdsGuard(each));

@@ -14,7 +14,8 @@ export interface Folder {
 const deepest = 40;
 
 /**
- * Finds every YAML file in a folder and the folders in it, or the one file. Links are followed as
+ * Finds every YAML file in a folder and the folders in it, or the one file; what is hidden is left
+ * alone. Links are followed as
  * long as they lead to a place within what may be read.
  *
  * @param roots Real paths of the folders that may be read.
@@ -37,7 +38,9 @@ export async function listFolder(
   const visit = async (path: string, depth: number): Promise<void> => {
     const entries = await readdir(path, { withFileTypes: true });
     for (const entry of entries.sort(byName)) {
-      if (entry.name !== "node_modules") await visitEntry(entry, join(path, entry.name), depth);
+      // What is hidden belongs to tools, and so do packages.
+      if (entry.name.startsWith(".") || entry.name === "node_modules") continue;
+      await visitEntry(entry, join(path, entry.name), depth);
     }
   };
   const visitEntry = async (entry: Dirent, path: string, depth: number): Promise<void> => {

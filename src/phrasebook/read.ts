@@ -1,8 +1,9 @@
 import type { Context } from "../document/context.ts";
 import { contextOf } from "../document/context.ts";
-import { type Cursor } from "../document/cursor.ts";
+import { Cursor } from "../document/cursor.ts";
 import { type Source, readDocument } from "../document/document.ts";
 import { readPatterns, saidTexts } from "../document/said.ts";
+import { holdsGuard } from "../document/doubts.ts";
 import { validate } from "../document/validate.ts";
 import { type Packs, packFor } from "../language/packs.ts";
 import type { Home, KindNoun, NamedColour, Person } from "../model/home.ts";
@@ -10,6 +11,7 @@ import { type Kind, kinds } from "../model/kinds.ts";
 import type { OwnSlotType } from "../model/own-slot-type.ts";
 import type { Fragment } from "../model/spoken.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
+import { isSlipOf } from "../source/nearest.ts";
 import { given } from "../source/given.ts";
 import { readDevice, readKind } from "./devices.ts";
 import { readIntent } from "./intents.ts";
@@ -103,6 +105,14 @@ function readFiles(
   for (const source of sources) {
     const document = readDocument(source, context.findings);
     isPartial ||= document.broken;
+    if (isForeign(document.value)) {
+      const message = "nothing in this file belongs to a phrasebook, and it is left alone";
+      const fix = "move it out of the folder, or begin it with a section such as devices:";
+      new Cursor(document.value, { context, document }).report("foreign-file", message, fix, {
+        severity: "note",
+      });
+      continue;
+    }
     for (const path of document.lost) context.doubts.left(document, path);
     const content = validate(phrasebookSchema, document, context.findings, (path) => {
       context.doubts.left(document, path);
@@ -110,6 +120,19 @@ function readFiles(
     if (content) files.push({ document, content });
   }
   return { files, isPartial };
+}
+
+const sections = Object.keys(phrasebookSchema.def.shape);
+
+/**
+ * Whether a file was written for something else: none of its keys is a section's, but for a letter, and
+ * nothing in it could be meant as a guard.
+ */
+function isForeign(value: unknown): boolean {
+  if (typeof value !== "object" || value === null || holdsGuard(value)) return false;
+  const keys = Array.isArray(value) ? [] : Object.keys(value);
+  const isOurs = keys.some((key) => isSlipOf(key.toLowerCase(), sections));
+  return !isOurs && keys.length > 0;
 }
 
 /** Devices and what gathers them, with what voice may do with each. */

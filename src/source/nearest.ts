@@ -35,3 +35,9 @@ function isSwapped(a: string, b: string): boolean {
   while (at < a.length && a[at] === b[at]) at++;
   return a[at] === b[at + 1] && a[at + 1] === b[at] && a.slice(at + 2) === b.slice(at + 2);
 }
+
+/** Whether a text is one of the candidates but for one letter. */
+export function isSlipOf(text: string, candidates: readonly string[]): boolean {
+  if (text.length > longest) return false;
+  return candidates.some((each) => isSwapped(text, each) || distance(text, each) <= 1);
+}
