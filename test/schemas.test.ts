@@ -5,6 +5,7 @@ import { load } from "js-yaml";
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../src/book/read.ts";
 import { jsonSchemas } from "../src/node/index.ts";
+import { describeKeys } from "../scripts/describe-keys.js";
 import { runSources } from "./support/suites.ts";
 
 const schemas = jsonSchemas();
@@ -79,4 +80,10 @@ describe("a schema rejects what a check rejects", () => {
   ])("and takes what a check takes: %s", (text) => {
     expect(phrasebook(load(text)), JSON.stringify(phrasebook.errors)).toBe(true);
   });
+});
+
+test("every key of a phrasebook has its sentence, and the types have the keys of the schema", () => {
+  const schema = jsonSchemas().phrasebook;
+  expect(describeKeys(schema)).toEqual([]);
+  expect(JSON.stringify(schema)).toContain("What it is: a kind that ships");
 });

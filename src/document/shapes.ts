@@ -1,4 +1,5 @@
 import * as z from "zod/mini";
+import type { Value } from "../model/property.ts";
 
 /*
  * What is written the same way in files of every kind. The text of each `error` is the advice that a
@@ -47,7 +48,14 @@ export const date = z
   .string()
   .check(z.regex(/^\d{4}-\d{2}-\d{2}$/, "write a date such as 2026-03-02"));
 
-export type SaidDefinition = z.input<typeof saidSchema>;
-export type ReplyDefinition = z.input<typeof replySchema>;
-export type StatesDefinition = z.input<typeof statesSchema>;
-export type ValuesDefinition = z.input<typeof valuesSchema>;
+/** One text, a list for the first language, or a map from language to either. */
+export type SaidDefinition = string | string[] | Record<string, string | string[]>;
+
+/** One text, or one for each language. */
+export type ReplyDefinition = string | Record<string, string>;
+
+/** By device, and by property. */
+export type StatesDefinition = Record<string, Record<string, Value>>;
+
+/** A list of values, or the words said for each. */
+export type ValuesDefinition = string[] | Record<string, SaidDefinition | null>;

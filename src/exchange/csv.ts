@@ -3,7 +3,7 @@ import { madeOf } from "../source/wrong-use.ts";
 import { parse } from "csv-parse/sync";
 import { stringify } from "csv-stringify/sync";
 import { deviceSchema } from "../phrasebook/schema/home.ts";
-import type { DeviceDefinition } from "../phrasebook/schema/home.ts";
+import type { DeviceDefinition } from "../phrasebook/definition/home.ts";
 import type { SaidDefinition } from "../document/shapes.ts";
 import { type SkippedPart, type Taken, idFrom } from "./taken.ts";
 

@@ -2,7 +2,7 @@ import { printCondition } from "../model/condition.ts";
 import type { Kind } from "../model/kinds.ts";
 import type { Device } from "../model/home.ts";
 import type { DataSchema } from "../model/property.ts";
-import type { DataSchemaDefinition, DeviceDefinition } from "../phrasebook/schema/home.ts";
+import type { DataSchemaDefinition, DeviceDefinition } from "../phrasebook/definition/home.ts";
 import { given } from "../source/given.ts";
 
 /** A device as it would be written in a phrasebook: what its kind says already is left out. */

@@ -3,7 +3,7 @@ import type { Grammar } from "../pattern/grammar.ts";
 import { printPattern } from "../pattern/print.ts";
 import { referencesOf } from "../pattern/references.ts";
 import type { Pattern } from "../pattern/tree.ts";
-import type { PhrasebookDefinition } from "../phrasebook/schema/phrasebook.ts";
+import type { PhrasebookDefinition } from "../phrasebook/definition/phrasebook.ts";
 
 /**
  * A grammar as a phrasebook: its root and its public rules as intents, all other rules as

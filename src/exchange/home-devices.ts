@@ -1,5 +1,5 @@
 import { type Book, asBook } from "../book/book.ts";
-import type { DeviceDefinition } from "../phrasebook/schema/home.ts";
+import type { DeviceDefinition } from "../phrasebook/definition/home.ts";
 import { definitionOf } from "./definition.ts";
 import { type ThingDescription, thingFromDevice } from "./things.ts";
 

@@ -1,4 +1,4 @@
-import type { DeviceDefinition } from "../phrasebook/schema/home.ts";
+import type { DeviceDefinition } from "../phrasebook/definition/home.ts";
 
 /** Devices taken from another format, and what could not be taken. */
 export interface Taken {

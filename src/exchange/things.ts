@@ -3,7 +3,7 @@ import { membersOf, textOf } from "../source/border.ts";
 import { type Kind, kinds } from "../model/kinds.ts";
 import type { DataSchema } from "../model/property.ts";
 import { deviceSchema } from "../phrasebook/schema/home.ts";
-import type { DataSchemaDefinition, DeviceDefinition } from "../phrasebook/schema/home.ts";
+import type { DataSchemaDefinition, DeviceDefinition } from "../phrasebook/definition/home.ts";
 import type { SaidDefinition } from "../document/shapes.ts";
 import { type SkippedPart, type Taken, idFrom } from "./taken.ts";
 

@@ -2,7 +2,7 @@ import { effectsOf } from "../commands/outcome.ts";
 import { tellReasons } from "../model/reason.ts";
 import { describe, expect, test } from "vitest";
 import { definePhrasebook } from "../phrasebook/define.ts";
-import type { StepDefinition } from "../phrasebook/schema/steps.ts";
+import type { StepDefinition } from "../phrasebook/definition/steps.ts";
 import type { StepInput } from "../model/step.ts";
 import { readPhrasebook } from "../book/read.ts";
 import { printEvent } from "./log.ts";
@@ -28,7 +28,7 @@ const book = readPhrasebook([
           seen.push(input);
           return input.state("vent")["power"] === "on"
             ? []
-            : { set: { vent: { power: "on", speed: input.slots["level"] as number } } };
+            : { set: { vent: { power: "on", speed: input.slots.level } } };
         },
         reply: "Vent at {$vent.speed}.",
       },
@@ -36,9 +36,7 @@ const book = readPhrasebook([
         patterns: ["even out $what"],
         slots: { what: { type: "target", kind: "light" } },
         do: ({ slots }) =>
-          [slots["what"] ?? []]
-            .flat()
-            .map((id): StepDefinition => ({ set: { [String(id)]: { brightness: 50 } } })),
+          slots.what.map((id): StepDefinition => ({ set: { [id]: { brightness: 50 } } })),
       },
       slow: {
         patterns: ["let it in"],

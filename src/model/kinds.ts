@@ -52,8 +52,7 @@ const humidity: DataSchema = { ...percent, readOnly: true, default: 50 };
 const measure: DataSchema = { type: "number", minimum: 0, readOnly: true, default: 0 };
 const yesNo: DataSchema = { type: "boolean", readOnly: true, default: false };
 
-/** The kinds that Calm Phrase ships. */
-export const kinds: Readonly<Record<string, Kind>> = {
+const shipped = {
   light: {
     properties: { power, brightness: { ...percent, default: 100 } },
     optional: {
@@ -177,4 +176,17 @@ export const kinds: Readonly<Record<string, Kind>> = {
     bulk: { activity: "not running" },
   },
   locator: { properties: {}, actions: ["chime"] },
-};
+} satisfies Readonly<Record<string, Kind>>;
+
+/** The kinds that Calm Phrase ships. */
+export const kinds: Readonly<Record<string, Kind>> = shipped;
+
+/** The id of a kind that ships. */
+export type KindId = keyof typeof shipped;
+
+type PropertiesOf<Id extends KindId> =
+  | keyof (typeof shipped)[Id]["properties"]
+  | ((typeof shipped)[Id] extends { optional: infer Optional } ? keyof Optional : never);
+
+/** The name of a property that some kind that ships has. */
+export type PropertyId = { [Id in KindId]: PropertiesOf<Id> }[KindId];

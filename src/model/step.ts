@@ -148,9 +148,9 @@ export type ComputedSteps = (
 ) => { ok: true; steps: readonly Step[] } | { ok: false; problem: string };
 
 /** What a function that computes steps is given. */
-export interface StepInput {
+export interface StepInput<Slots = Readonly<Record<string, Value | readonly string[]>>> {
   /** By slot: its value, or the ids of the devices that a target stands for. */
-  slots: Readonly<Record<string, Value | readonly string[]>>;
+  slots: Slots;
   /** The state of a device at that moment; empty for one that does not exist. */
   state: (device: string) => Readonly<Record<string, Value>>;
   /** BCP 47 tag of the language spoken. */

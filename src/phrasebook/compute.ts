@@ -3,7 +3,8 @@ import { definitionDocument } from "../document/document.ts";
 import { validate } from "../document/validate.ts";
 import type { ComputedSteps, Step } from "../model/step.ts";
 import type { Finding } from "../source/finding.ts";
-import { type ComputeSteps, type StepsDefinition, stepsSchema } from "./schema/steps.ts";
+import type { ComputeSteps, StepsDefinition } from "./definition/steps.ts";
+import { stepsSchema } from "./schema/steps.ts";
 import type { SlotScope } from "./scope.ts";
 import { readSteps } from "./steps.ts";
 

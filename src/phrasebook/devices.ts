@@ -6,7 +6,7 @@ import type { DataSchema } from "../model/property.ts";
 import { given } from "../source/given.ts";
 import { nearest } from "../source/nearest.ts";
 import { checkSafe, listValues, readGuards } from "./guards.ts";
-import type { DataSchemaDefinition, DeviceDefinition, KindDefinition } from "./schema/home.ts";
+import type { DataSchemaDefinition, DeviceDefinition, KindDefinition } from "./definition/home.ts";
 
 /** Reads a device: its kind gives it properties, which it may narrow, list or add to. */
 export function readDevice(

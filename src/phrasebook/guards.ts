@@ -4,7 +4,7 @@ import { type Condition, parseCondition } from "../model/condition.ts";
 import type { Device } from "../model/home.ts";
 import { type Kind, type VoiceAccess, isStricter } from "../model/kinds.ts";
 import { type DataSchema, type Value, checkValue } from "../model/property.ts";
-import type { DeviceDefinition, KindDefinition } from "./schema/home.ts";
+import type { DeviceDefinition, KindDefinition } from "./definition/home.ts";
 import { allowed, explain } from "./written.ts";
 
 /** What speech may do with a device. */

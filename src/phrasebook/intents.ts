@@ -8,7 +8,7 @@ import { nearest } from "../source/nearest.ts";
 import { readDo } from "./compute.ts";
 import type { Intent } from "./model.ts";
 import { dropTooLarge, offsetPosition, slotsReached } from "./references.ts";
-import type { IntentDefinition } from "./schema/intent.ts";
+import type { IntentDefinition } from "./definition/intents.ts";
 import { type Scope, type SlotScope, speakableIn } from "./scope.ts";
 
 /**

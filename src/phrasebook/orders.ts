@@ -4,7 +4,7 @@ import type { Device } from "../model/home.ts";
 import { type Value, otherValue } from "../model/property.ts";
 import type { Order, TargetReference } from "../model/step.ts";
 import { given } from "../source/given.ts";
-import type { StepDefinition } from "./schema/steps.ts";
+import type { StepDefinition } from "./definition/steps.ts";
 import type { SlotScope } from "./scope.ts";
 import { readTarget, readValue } from "./step-values.ts";
 import { checkWritten, settableProperty } from "./written.ts";

@@ -3,7 +3,7 @@ import { readNames } from "../document/said.ts";
 import type { Device, Group, Room, Voicepoint, Zone } from "../model/home.ts";
 import type { Position } from "../source/position.ts";
 import { type Nest, openNests } from "./nesting.ts";
-import type { PhrasebookDefinition } from "./schema/phrasebook.ts";
+import type { PhrasebookDefinition } from "./definition/phrasebook.ts";
 import { type File, idsOf, looseSection, mapOf, section } from "./sections.ts";
 
 type Tops = readonly Cursor<PhrasebookDefinition>[];

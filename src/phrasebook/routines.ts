@@ -8,7 +8,7 @@ import { readDo } from "./compute.ts";
 import { scopeOf } from "./intents.ts";
 import type { Intent, Routine } from "./model.ts";
 import { dropTooLarge } from "./references.ts";
-import type { RoutineDefinition } from "./schema/routine.ts";
+import type { RoutineDefinition } from "./definition/intents.ts";
 import { type Scope, type SlotScope, speakableIn } from "./scope.ts";
 import { readConditions } from "./states.ts";
 import { readTrigger } from "./triggers.ts";

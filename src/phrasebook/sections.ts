@@ -1,7 +1,7 @@
 import type { Context } from "../document/context.ts";
 import { Cursor } from "../document/cursor.ts";
 import { type Document, writtenKeys } from "../document/document.ts";
-import type { PhrasebookDefinition } from "./schema/phrasebook.ts";
+import type { PhrasebookDefinition } from "./definition/phrasebook.ts";
 
 /** One file of a phrasebook, as far as it could be read. */
 export interface File {

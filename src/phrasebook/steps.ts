@@ -6,7 +6,7 @@ import { stateWords } from "../language/vocabulary.ts";
 import type { AskStep, Step } from "../model/step.ts";
 import { given } from "../source/given.ts";
 import { readCalls, readNudges, readSets, readToggles } from "./orders.ts";
-import type { StepDefinition, StepsDefinition } from "./schema/steps.ts";
+import type { StepDefinition, StepsDefinition } from "./definition/steps.ts";
 import { type SlotScope, speakableIn } from "./scope.ts";
 import { readConditions } from "./states.ts";
 import { readTarget, slotName } from "./step-values.ts";

@@ -4,7 +4,7 @@ import type { Days, SunEvent, Trigger } from "../model/trigger.ts";
 import { parseDuration } from "../time/duration.ts";
 import { isDate, parseClock } from "../time/local.ts";
 import { checkRule } from "./recurrence.ts";
-import type { TriggerDefinition } from "./schema/routine.ts";
+import type { TriggerDefinition } from "./definition/intents.ts";
 import type { Scope } from "./scope.ts";
 import { readConditions } from "./states.ts";
 

@@ -5,11 +5,11 @@ import type { Context } from "../document/context.ts";
 import { Cursor } from "../document/cursor.ts";
 import { readDocument } from "../document/document.ts";
 import { type Packs, packFor } from "../language/packs.ts";
-import type { SlotDefinition } from "../slot-types/types.ts";
+import type { SlotDefinition } from "../slot-types/definition.ts";
 import { readIntent } from "./intents.ts";
 import type { Intent } from "./model.ts";
-import type { IntentDefinition } from "./schema/intent.ts";
-import type { PhrasebookDefinition } from "./schema/phrasebook.ts";
+import type { IntentDefinition } from "./definition/intents.ts";
+import type { PhrasebookDefinition } from "./definition/phrasebook.ts";
 import type { Scope } from "./scope.ts";
 import { mapOf, section } from "./sections.ts";
 

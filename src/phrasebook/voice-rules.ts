@@ -5,7 +5,7 @@ import type { Device, Group, Room, Zone } from "../model/home.ts";
 import { matchesGlob } from "../pattern/glob.ts";
 import { given } from "../source/given.ts";
 import { listValues, safeActions } from "./guards.ts";
-import type { VoiceRuleDefinition } from "./schema/home.ts";
+import type { VoiceRuleDefinition } from "./definition/home.ts";
 
 interface Places {
   rooms: ReadonlyMap<string, Room>;

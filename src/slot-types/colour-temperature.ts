@@ -1,7 +1,7 @@
-import type * as z from "zod/mini";
 import type { Cursor } from "../document/cursor.ts";
 import { sequence } from "../pattern/build.ts";
 import { readChoices } from "./choices.ts";
+import type { QuantityDefinition } from "./definition.ts";
 import {
   checkRange,
   quantityShape,
@@ -16,7 +16,7 @@ const shape = quantityShape("colour-temperature");
 /** Kelvin; a small number is one only with its unit. */
 export const colourTemperature = {
   shape,
-  read(cursor: Cursor<z.output<typeof shape>>, base: SlotBase): ValuedSlot {
+  read(cursor: Cursor<QuantityDefinition>, base: SlotBase): ValuedSlot {
     const { value } = cursor;
     checkRange(cursor, value.minimum, value.maximum);
     return quantitySlot(base, value, readChoices(cursor.given("values")), {

@@ -11,6 +11,7 @@ import type { Pattern } from "../pattern/tree.ts";
 import { given } from "../source/given.ts";
 import { dateText, isDate } from "../time/local.ts";
 import { type Form, createForms } from "./forms.ts";
+import type { MomentDefinition } from "./definition.ts";
 import { settleDate } from "./moments.ts";
 import { need } from "./need.ts";
 import { recognisePhrases } from "./phrases.ts";
@@ -36,7 +37,7 @@ const shape = z.strictObject({
 /** A day of the calendar, as `2026-03-02`. */
 export const date = {
   shape,
-  read(cursor: Cursor<z.output<typeof shape>>, base: SlotBase): ValuedSlot {
+  read(cursor: Cursor<MomentDefinition>, base: SlotBase): ValuedSlot {
     const { minimum, maximum, default: start } = cursor.value;
     for (const key of ["minimum", "maximum", "default"] as const) {
       const { value } = cursor.key(key);

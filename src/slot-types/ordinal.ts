@@ -1,10 +1,10 @@
-import type * as z from "zod/mini";
 import type { Recognise } from "../automaton/chart.ts";
 import type { Cursor } from "../document/cursor.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { nothingToSay } from "../pattern/build.ts";
 import { readChoices } from "./choices.ts";
+import type { QuantityDefinition } from "./definition.ts";
 import { recognisePhrases } from "./phrases.ts";
 import { asNumbers, checkRange, quantityShape, quantitySlot } from "./quantities.ts";
 import type { SlotBase, ValuedSlot } from "./slot.ts";
@@ -14,7 +14,7 @@ const shape = quantityShape("ordinal");
 /** A place in an order: "third", "21st". */
 export const ordinal = {
   shape,
-  read(cursor: Cursor<z.output<typeof shape>>, base: SlotBase): ValuedSlot {
+  read(cursor: Cursor<QuantityDefinition>, base: SlotBase): ValuedSlot {
     const { value } = cursor;
     checkRange(cursor, value.minimum, value.maximum);
     return quantitySlot(base, value, readChoices(cursor.given("values")), {

@@ -1,6 +1,6 @@
-import type * as z from "zod/mini";
 import type { Cursor } from "../document/cursor.ts";
 import { readChoices } from "./choices.ts";
+import type { QuantityDefinition } from "./definition.ts";
 import {
   checkRange,
   hundred,
@@ -16,7 +16,7 @@ const shape = quantityShape("percent");
 /** A number of hundredths; "half" is 50. */
 export const percent = {
   shape,
-  read(cursor: Cursor<z.output<typeof shape>>, base: SlotBase): ValuedSlot {
+  read(cursor: Cursor<QuantityDefinition>, base: SlotBase): ValuedSlot {
     const { value } = cursor;
     checkRange(cursor, value.minimum, value.maximum);
     return quantitySlot(base, value, readChoices(cursor.given("values")), {

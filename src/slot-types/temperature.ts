@@ -1,6 +1,6 @@
-import type * as z from "zod/mini";
 import type { Cursor } from "../document/cursor.ts";
 import { readChoices } from "./choices.ts";
+import type { QuantityDefinition } from "./definition.ts";
 import {
   checkRange,
   decimal,
@@ -16,7 +16,7 @@ const shape = quantityShape("temperature");
 /** Degrees Celsius. */
 export const temperature = {
   shape,
-  read(cursor: Cursor<z.output<typeof shape>>, base: SlotBase): ValuedSlot {
+  read(cursor: Cursor<QuantityDefinition>, base: SlotBase): ValuedSlot {
     const { value } = cursor;
     checkRange(cursor, value.minimum, value.maximum);
     return quantitySlot(base, value, readChoices(cursor.given("values")), {

@@ -10,6 +10,7 @@ import type { Pattern } from "../pattern/tree.ts";
 import { given } from "../source/given.ts";
 import { parseClock } from "../time/local.ts";
 import { type Form, createForms } from "./forms.ts";
+import type { MomentDefinition } from "./definition.ts";
 import { settleClock } from "./moments.ts";
 import { need } from "./need.ts";
 import { checkRange, spelled } from "./quantities.ts";
@@ -34,7 +35,7 @@ const shape = z.strictObject({
 /** A time of day, as `HH:MM`. */
 export const time = {
   shape,
-  read(cursor: Cursor<z.output<typeof shape>>, base: SlotBase): ValuedSlot {
+  read(cursor: Cursor<MomentDefinition>, base: SlotBase): ValuedSlot {
     const { minimum, maximum, default: start } = cursor.value;
     checkRange(cursor, minimum, maximum);
     const range = given({ minimum, maximum });

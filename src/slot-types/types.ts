@@ -3,6 +3,7 @@ import type { Cursor } from "../document/cursor.ts";
 import { readReply } from "../document/replies.ts";
 import { given } from "../source/given.ts";
 import { choice } from "./choice.ts";
+import type { SlotDefinition } from "./definition.ts";
 import { colourTemperature } from "./colour-temperature.ts";
 import { colour } from "./colour.ts";
 import { date } from "./date.ts";
@@ -50,8 +51,6 @@ const names = shapes.map(({ def }) => def.shape.type.def.values.join(", "));
 export const slotSchema = z.discriminatedUnion("type", shapes, {
   error: `write a map with a type: ${names.slice(0, -1).join(", ")} or ${names.at(-1) ?? ""}`,
 });
-
-export type SlotDefinition = z.input<typeof slotSchema>;
 
 /** Reads the slots of an intent or a routine. */
 export function readSlots(

@@ -121,8 +121,3 @@ export const voiceRuleSchema = z.strictObject(
   },
   { error: "write a rule: { kind: plug, room: kiln-room, voice: barred }" },
 );
-
-export type DataSchemaDefinition = z.input<typeof dataSchema>;
-export type DeviceDefinition = z.input<typeof deviceSchema>;
-export type KindDefinition = z.input<typeof kindSchema>;
-export type VoiceRuleDefinition = z.input<typeof voiceRuleSchema>;

@@ -15,5 +15,3 @@ export const intentSchema = z.strictObject(
   },
   { error: 'write a map with patterns: { patterns: ["extractor to $level"] }' },
 );
-
-export type IntentDefinition = z.input<typeof intentSchema>;

@@ -68,5 +68,3 @@ export const phrasebookSchema = z.strictObject(
   },
   { error: "write a map of sections: rooms, devices, intents and so on" },
 );
-
-export type PhrasebookDefinition = z.input<typeof phrasebookSchema>;

@@ -54,6 +54,3 @@ export const routineSchema = z.strictObject(
   },
   { error: 'write a map with steps: { triggers: [{ time: "18:30" }], do: [{ wait: 5s }] }' },
 );
-
-export type RoutineDefinition = z.input<typeof routineSchema>;
-export type TriggerDefinition = z.input<typeof triggerSchema>;

@@ -1,8 +1,5 @@
 import * as z from "zod/mini";
 import {
-  type ReplyDefinition,
-  type SaidDefinition,
-  type StatesDefinition,
   reference,
   references,
   replySchema,
@@ -12,52 +9,10 @@ import {
   texts,
   valueSchema,
 } from "../../document/shapes.ts";
-import type { Value } from "../../model/property.ts";
-import type { StepInput } from "../../model/step.ts";
+import type { ComputeSteps, StepDefinition, StepsDefinition } from "../definition/steps.ts";
 
 const stepAdvice =
   "write a step: set, nudge, toggle, call, tell, say, notify, wait, if, try, ask, run, hear or send";
-
-export type StepsDefinition = StepDefinition | StepDefinition[];
-
-/** One step as it is written; see docs/routines.md. */
-export type StepDefinition =
-  | { set: StatesDefinition }
-  | { nudge: StatesDefinition }
-  | { toggle: Record<string, string | string[]> }
-  | { call: Record<string, string>; with?: Value | undefined }
-  | {
-      tell: {
-        target: string;
-        property?: string | undefined;
-        state?: string | undefined;
-        form: "value" | "whether" | "which" | "any";
-      };
-    }
-  | { say: ReplyDefinition; at?: string | undefined }
-  | { notify: string | string[]; text: ReplyDefinition; tag?: string | undefined }
-  | { wait: string }
-  | { if: StatesDefinition; then: StepsDefinition; else?: StepsDefinition | undefined }
-  | { try: StepsDefinition; failed: StepsDefinition }
-  | {
-      ask: ReplyDefinition;
-      answers: { hear: SaidDefinition; do?: StepsDefinition | undefined }[];
-      within?: string | undefined;
-      silence?: StepsDefinition | undefined;
-    }
-  | { run: string }
-  | { hear: string; at?: string | undefined }
-  | {
-      send: {
-        to: string;
-        text?: string | undefined;
-        retain?: boolean | undefined;
-        method?: "GET" | "POST" | "PUT" | undefined;
-      };
-    };
-
-/** Computes steps from what is known at that moment; the same input has to give the same steps. */
-export type ComputeSteps = (input: StepInput) => StepsDefinition;
 
 /** In TypeScript alone: a file cannot hold a function. */
 const computeSchema = z.custom<ComputeSteps>((value) => typeof value === "function");

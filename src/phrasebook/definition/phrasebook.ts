@@ -1,0 +1,61 @@
+import type { SaidDefinition } from "../../document/shapes.ts";
+import type {
+  DeviceDefinition,
+  GroupDefinition,
+  KindDefinition,
+  PersonDefinition,
+  PlaceDefinition,
+  RoomDefinition,
+  VoicepointDefinition,
+  VoiceRuleDefinition,
+  ZoneDefinition,
+} from "./home.ts";
+import type { IntentDefinition, RoutineDefinition } from "./intents.ts";
+
+/** What of the vocabulary a home has. */
+export interface VocabularyDefinition {
+  /** Intents that are left out, or `[all]`. */
+  without?: string[] | undefined;
+}
+
+/** One file of a phrasebook. */
+export interface PhrasebookDefinition {
+  /** What the home is called. */
+  phrasebook?: string | undefined;
+  /** BCP 47 tags of the languages spoken in it; texts without a language are in the first. */
+  languages?: string[] | undefined;
+  /** Patterns that may come before any phrase: "hey oxbow". */
+  address?: SaidDefinition | undefined;
+  /** Where the home stands. */
+  place?: PlaceDefinition | undefined;
+  /** What has to be said where voice needs a code: digits, in quotes. */
+  code?: string | undefined;
+  /** Rooms by their ids. */
+  rooms?: Record<string, RoomDefinition | null> | undefined;
+  /** Zones by their ids. */
+  zones?: Record<string, ZoneDefinition | null> | undefined;
+  /** What hears and speaks, by id. */
+  voicepoints?: Record<string, VoicepointDefinition> | undefined;
+  /** Devices by their ids. */
+  devices?: Record<string, DeviceDefinition> | undefined;
+  /** Groups by their ids. */
+  groups?: Record<string, GroupDefinition> | undefined;
+  /** People by their ids. */
+  people?: Record<string, PersonDefinition | null> | undefined;
+  /** Kinds of the phrasebook's own, by id. */
+  kinds?: Record<string, KindDefinition | null> | undefined;
+  /** What voice may do, by rules over many devices. */
+  voice?: VoiceRuleDefinition[] | undefined;
+  /** Which of the intents that ship the home has. */
+  vocabulary?: VocabularyDefinition | undefined;
+  /** Folders of other phrasebooks whose parts this one has as well. */
+  uses?: string[] | undefined;
+  /** Names for colours: `{ "#7b3f2a": [oxbow red] }`. */
+  colours?: Record<string, SaidDefinition> | undefined;
+  /** Named pieces of pattern that patterns refer to as `$name`. */
+  fragments?: Record<string, SaidDefinition> | undefined;
+  /** What people want, by id. */
+  intents?: Record<string, IntentDefinition> | undefined;
+  /** Steps that something sets off, by id. */
+  routines?: Record<string, RoutineDefinition> | undefined;
+}

@@ -1,0 +1,140 @@
+import type { ReplyDefinition, SaidDefinition, ValuesDefinition } from "../document/shapes.ts";
+import type { Value } from "../model/property.ts";
+
+/*
+ * Slots as they are written. The sentence over each key is what editors show for it, in TypeScript and
+ * by way of the JSON Schema in YAML.
+ */
+
+interface Need {
+  /** What uses the slot is left out when nothing is said for it. */
+  optional?: true | undefined;
+  /** What is asked back when nothing is said for it. */
+  ask?: ReplyDefinition | undefined;
+}
+
+/** A slot for whatever names devices. */
+export interface TargetDefinition extends Need {
+  /** What may be named: anything, or only a device, room, zone or group. */
+  type: "target" | "device" | "room" | "zone" | "group";
+  /** Only devices of this kind, or of these. */
+  kind?: string | string[] | undefined;
+  /** Only devices in this room. */
+  room?: string | undefined;
+  /** Only what is named itself: no place, no "here" and no "everything". */
+  named?: true | undefined;
+  /** The target slot that this one gives a place to: "the lights on _in the shop_". */
+  narrows?: string | undefined;
+}
+
+interface NumberLimits extends Need {
+  /** The least that may be said. */
+  minimum?: number | undefined;
+  /** The most that may be said. */
+  maximum?: number | undefined;
+  /** What is said must be a whole number of these. */
+  step?: number | undefined;
+  /** Values with words of their own: `{ 33: [low, slow] }`. */
+  values?: ValuesDefinition | undefined;
+  /** The value when nothing is said. */
+  default?: number | undefined;
+}
+
+/** A slot for a number with a unit of its type. */
+export interface QuantityDefinition extends NumberLimits {
+  /** Percent, degrees Celsius, kelvin, or a place in an order. */
+  type: "percent" | "temperature" | "colour-temperature" | "ordinal";
+}
+
+/** A slot for a number, or a whole number. */
+export interface NumberDefinition extends NumberLimits {
+  /** Any number, or whole ones. */
+  type: "number" | "integer";
+  /** Words that may follow the number: `{ en: [turn, turns] }`. */
+  unit?: SaidDefinition | undefined;
+}
+
+/** A slot for a length of time. */
+export interface DurationDefinition extends Need {
+  /** A length of time, in seconds. */
+  type: "duration";
+  /** The shortest that may be said: `5m`. */
+  minimum?: number | string | undefined;
+  /** The longest that may be said: `2h`. */
+  maximum?: number | string | undefined;
+  /** What is said must be a whole number of these: `30s`. */
+  step?: number | string | undefined;
+  /** Values, in seconds, with words of their own. */
+  values?: ValuesDefinition | undefined;
+  /** The length when nothing is said. */
+  default?: number | string | undefined;
+}
+
+/** A slot for a time of day or a date. */
+export interface MomentDefinition extends Need {
+  /** A time of day as `HH:MM`, or a date as `2026-03-02`. */
+  type: "time" | "date";
+  /** The first that may be said. */
+  minimum?: string | undefined;
+  /** The last that may be said. */
+  maximum?: string | undefined;
+  /** What it is when nothing is said. */
+  default?: string | undefined;
+}
+
+/** A slot for a colour. */
+export interface ColourDefinition extends Need {
+  /** A colour by name or as `#rrggbb`. */
+  type: "colour";
+  /** The colour when nothing is said, as `#rrggbb`. */
+  default?: string | undefined;
+}
+
+/** A slot for one of the values that devices list. */
+export interface ValueDefinition extends Need {
+  /** A value that devices of this home list for a property. */
+  type: "value";
+  /** The property that lists it. */
+  property: string;
+  /** The value when nothing is said. */
+  default?: Value | undefined;
+}
+
+/** A slot that is named alone: a routine, a state, or free words. */
+export interface PlainDefinition extends Need {
+  /** A routine by its name, a word for a state, or free words. */
+  type: "routine" | "state" | "text";
+}
+
+/** A slot for one of some values. */
+export interface ChoiceDefinition extends Need {
+  /** One of a list of values. */
+  type: "choice";
+  /** The values, each with the words said for it. */
+  values: ValuesDefinition;
+  /** The value when nothing is said. */
+  default?: Value | undefined;
+}
+
+/** A slot that the application reads itself. */
+export interface OwnDefinition extends Need {
+  /** A slot type of the application's own. */
+  type: "own";
+  /** The name of that type. */
+  of: string;
+  /** The value when nothing is said. */
+  default?: Value | undefined;
+}
+
+/** The part of a pattern that varies. */
+export type SlotDefinition =
+  | TargetDefinition
+  | QuantityDefinition
+  | NumberDefinition
+  | DurationDefinition
+  | MomentDefinition
+  | ColourDefinition
+  | ValueDefinition
+  | PlainDefinition
+  | ChoiceDefinition
+  | OwnDefinition;
