@@ -1,6 +1,7 @@
 import type * as z from "zod/mini";
 import type { Finding } from "../source/finding.ts";
 import { shown } from "../source/border.ts";
+import { withArticle } from "../source/article.ts";
 import { nearest } from "../source/nearest.ts";
 import type { Document, Path } from "./document.ts";
 
@@ -183,7 +184,7 @@ function describeOne(issue: Issue, path: Path, document: Document, rest: unknown
       : allowed
         ? `write one of ${allowed.join(", ")}`
         : issue.message === "Invalid input"
-          ? `write ${issue.code === "invalid_type" ? `a ${issue.expected}` : "something else"}`
+          ? `write ${issue.code === "invalid_type" ? withArticle(issue.expected) : "something else"}`
           : issue.message,
     at: document.at(path),
   };
@@ -240,7 +241,11 @@ function without(root: unknown, path: Path): unknown {
 function keysAt(schema: Schema, path: Path): string[] {
   let reached: Schema[] = [schema];
   for (const key of path) reached = reached.flatMap((inner) => step(inner, key));
-  return reached.flatMap(unwrap).flatMap((inner) => Object.keys(definitionOf(inner).shape ?? {}));
+  const all = reached.flatMap(unwrap).flatMap((inner) => {
+    return Object.keys(definitionOf(inner).shape ?? {});
+  });
+  // The forms of a union share keys.
+  return [...new Set(all)];
 }
 
 interface Definition {

@@ -318,6 +318,27 @@ describe("routines run on a virtual clock", () => {
     ]);
   });
 
+  test("one that waits for its turn is in the log, and so is its start", () => {
+    const simulated = simulate(
+      home(`
+devices: { lamp: { kind: light } }
+routines: { slow: { overlap: queue, do: [{ wait: 10m }] } }
+`),
+    );
+    simulated.run("slow");
+    simulated.run("slow");
+    simulated.wait("1h");
+    expect(simulated.log().map(({ event }) => event.event)).toEqual([
+      "started",
+      "waiting",
+      "queued",
+      "ended",
+      "started",
+      "waiting",
+      "ended",
+    ]);
+  });
+
   test("what sets itself off at once comes to an end", () => {
     const circles = home(`
 devices: { bell: { kind: button } }

@@ -23,6 +23,8 @@ export type LogEvent =
   | { event: "sent"; to: string; text: string; method: string; retain: boolean; by?: string }
   | { event: "started"; routine: string; because: string }
   | { event: "skipped"; routine: string; because: string }
+  /** It runs already, and starts again once that run is over. */
+  | { event: "queued"; routine: string; because: string }
   | { event: "ended"; routine: string; ok: boolean }
   | { event: "waiting"; seconds: number; by?: string }
   /** Which way an `if` went, or which answer was given. */
@@ -46,6 +48,7 @@ export function mapTexts(event: LogEvent, change: (text: string) => string): Log
       return { ...event, outcome: change(event.outcome) };
     case "started":
     case "skipped":
+    case "queued":
       return { ...event, because: change(event.because) };
     default:
       return event;
@@ -81,6 +84,8 @@ function print(event: LogEvent): string {
       return `${event.routine} starts: ${event.because}`;
     case "skipped":
       return `${event.routine} does not start: ${event.because}`;
+    case "queued":
+      return `${event.routine} waits for its turn: ${event.because}`;
     case "ended":
       return `${event.routine} ends${event.ok ? "" : ", not all of it done"}`;
     case "waiting":

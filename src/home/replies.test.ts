@@ -151,32 +151,32 @@ describe("what cannot be is told in the language that it was said in", () => {
     [
       "en-GB",
       "set the vent to 300 percent",
-      "I can't do that: the speed of vent goes from 0 to 100 %, not 300 %.",
+      "I can't do that: the speed of vent goes from 0 to 100 percent, not 300 percent.",
     ],
     [
       "de-DE",
       "stelle vent auf 300 Prozent",
-      "Das geht leider nicht: Geschwindigkeit von vent geht von 0 bis 100 %, nicht 300 %.",
+      "Das geht leider nicht: Geschwindigkeit von vent geht von 0 bis 100 Prozent, nicht 300 Prozent.",
     ],
     [
       "fr-FR",
       "mets vent à 300 pour cent",
-      "Ce n'est pas possible : vitesse de vent va de 0 à 100 %, pas 300 %.",
+      "Ce n'est pas possible : vitesse de vent va de 0 à 100 pour cent, pas 300 pour cent.",
     ],
     [
       "es-ES",
       "pon vent al 300 por ciento",
-      "Eso no puede ser: velocidad de vent va de 0 a 100 %, no 300 %.",
+      "Eso no puede ser: velocidad de vent va de 0 a 100 por ciento, no 300 por ciento.",
     ],
     [
       "it-IT",
       "imposta vent al 300 per cento",
-      "Non è possibile: velocità di vent va da 0 a 100 %, non 300 %.",
+      "Non è possibile: velocità di vent va da 0 a 100 per cento, non 300 per cento.",
     ],
     [
       "nl-NL",
       "zet vent op 300 procent",
-      "Dat gaat niet: snelheid van vent gaat van 0 tot 100 %, niet 300 %.",
+      "Dat gaat niet: snelheid van vent gaat van 0 tot 100 procent, niet 300 procent.",
     ],
     ["de-DE", "öffne damp", "Das geht leider nicht: damp kann das nicht."],
     ["nl-NL", "zet het aan", "Dat gaat niet: ik weet niet wat u bedoelt."],
@@ -247,5 +247,28 @@ intents: { a: { patterns: "x $length", slots: { length: { type: duration } }, do
       },
     ]);
     expect(problems.map((each) => [each.message, each.fix])).toEqual([[message, fix]]);
+  });
+});
+
+describe("what is spoken has units as words, and no ids", () => {
+  const book = readPhrasebook([
+    {
+      path: "home.yaml",
+      text: `languages: [en, de]
+devices: { cabinet: { kind: heater, properties: { target: { minimum: 20, maximum: 42 } } }, lamp: { kind: light } }
+intents:
+  soak: { patterns: { en: "soak [for] $soak-time", de: "weiche $soak-time" }, slots: { soak-time: { type: duration, maximum: 1h } }, reply: ok }
+`,
+    },
+  ]);
+  test.each([
+    ["en", "set the cabinet to 50 degrees", /goes from 20 to 42 degrees, not 50 degrees/],
+    ["en", "lamp to 130 percent", /goes from 0 to 100 percent, not 130 percent/],
+    ["en", "soak for 90 minutes", /that goes up to 1 hour, not 1 hour 30 minutes/],
+    ["de", "weiche 90 Minuten", /das geht bis 1 Stunde, nicht 1 Stunde 30 Minuten/],
+  ])("%s: %s", (language, text, said) => {
+    const heard = book.hear(text, { language });
+    expect(heard.outcome).toBe("refuse");
+    expect(book.reply(heard)).toMatch(said);
   });
 });

@@ -162,6 +162,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
     }
     const stands = obstacle(routine);
     if (stands === "queued") {
+      record({ event: "queued", routine: id, because });
       const waiting = queued.get(id) ?? [];
       waiting.push(() => {
         start(routine, run, because);

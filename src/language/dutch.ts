@@ -728,6 +728,7 @@ export const dutch: LanguagePack = {
   },
   refusals: {
     of: "{$property} van {$name}",
+    that: "dat",
     between: "{$what} gaat van {$minimum} tot {$maximum}, niet {$said}",
     atLeast: "{$what} begint bij {$minimum}, niet {$said}",
     atMost: "{$what} gaat tot {$maximum}, niet {$said}",

@@ -813,6 +813,7 @@ export const english: LanguagePack = {
   },
   refusals: {
     of: "the {$property} of {$name}",
+    that: "that",
     between: "{$what} goes from {$minimum} to {$maximum}, not {$said}",
     atLeast: "{$what} starts at {$minimum}, not {$said}",
     atMost: "{$what} goes up to {$maximum}, not {$said}",

@@ -750,6 +750,7 @@ export const french: LanguagePack = {
   },
   refusals: {
     of: "{$property} de {$name}",
+    that: "cela",
     between: "{$what} va de {$minimum} à {$maximum}, pas {$said}",
     atLeast: "{$what} commence à {$minimum}, pas {$said}",
     atMost: "{$what} va jusqu'à {$maximum}, pas {$said}",

@@ -91,9 +91,9 @@ export const german: LanguagePack = {
     then: ["und", "dann", "und dann", "danach", "und danach", "anschließend"],
   },
   units: {
-    percent: ["prozent", "%"],
-    celsius: ["grad", "grad celsius", "celsius", "°", "°c"],
-    kelvin: ["kelvin", "k"],
+    percent: ["Prozent", "%"],
+    celsius: ["Grad", "Grad Celsius", "celsius", "°", "°c"],
+    kelvin: ["Kelvin", "k"],
   },
   elisions: [],
   // "Mach bitte mal das Licht an": in German these stand within the phrase.
@@ -827,6 +827,7 @@ export const german: LanguagePack = {
   },
   refusals: {
     of: "{$property} von {$name}",
+    that: "das",
     between: "{$what} geht von {$minimum} bis {$maximum}, nicht {$said}",
     atLeast: "{$what} beginnt bei {$minimum}, nicht {$said}",
     atMost: "{$what} geht bis {$maximum}, nicht {$said}",

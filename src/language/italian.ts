@@ -749,6 +749,7 @@ export const italian: LanguagePack = {
   },
   refusals: {
     of: "{$property} di {$name}",
+    that: "quello",
     between: "{$what} va da {$minimum} a {$maximum}, non {$said}",
     atLeast: "{$what} parte da {$minimum}, non {$said}",
     atMost: "{$what} arriva a {$maximum}, non {$said}",

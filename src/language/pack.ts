@@ -119,6 +119,8 @@ export interface NumberWords {
 export interface Refusals {
   /** What a value is of: `$property` of `$name`; it is the `$what` of those below. */
   of: string;
+  /** The same where it is of nothing that has a word: what was just said. */
+  that: string;
   /** `$said` is out of the range, `$minimum` to `$maximum`. */
   between: string;
   atLeast: string;

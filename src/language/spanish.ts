@@ -736,6 +736,7 @@ export const spanish: LanguagePack = {
   },
   refusals: {
     of: "{$property} de {$name}",
+    that: "eso",
     between: "{$what} va de {$minimum} a {$maximum}, no {$said}",
     atLeast: "{$what} empieza en {$minimum}, no {$said}",
     atMost: "{$what} llega hasta {$maximum}, no {$said}",

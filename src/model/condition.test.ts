@@ -42,3 +42,21 @@ describe("a condition holds for some values and not for others", () => {
     expect(parseCondition(schema, written).ok).toBe(false);
   });
 });
+
+test.each([
+  ["over 70", "above 70"],
+  ["more than 70", "above 70"],
+  ["> 70", "above 70"],
+  ["under 5", "below 5"],
+  [">= 3", "at least 3"],
+  ["<=9", "at most 9"],
+  ["20 to 22", "between 20 and 22"],
+  ["from 20 to 22", "between 20 and 22"],
+  ["20-22", "between 20 and 22"],
+])('"%s" is told to be written "%s"', (written, fix) => {
+  const parsed = parseCondition(level, written);
+  expect(parsed).toMatchObject({
+    ok: false,
+    problem: { message: expect.stringMatching(`write ${fix}$`) as string },
+  });
+});

@@ -47,8 +47,33 @@ export function parseCondition(schema: DataSchema, written: Value): ConditionPar
     const list = oneOf.exec(text);
     if (list) return parseOneOf(schema, list[1] ?? "");
     if (worded.test(text)) return parseNumeric(schema, text);
+    const meant = otherWords(text);
+    if (meant !== undefined && schema.enum?.includes(text) !== true) {
+      const message = `"${text}" is no condition: write ${meant}`;
+      return { ok: false, problem: { problem: "form", message } };
+    }
   }
   return withValue(schema, written, "equal");
+}
+
+/** Words that people write for those that there are, and the ones to write. */
+const synonyms: readonly (readonly [RegExp, string])[] = [
+  [/^(?:over|more than|greater than|higher than|>)\s*/u, "above "],
+  [/^(?:under|less than|lower than|<)\s*/u, "below "],
+  [/^(?:>=|not below|minimum)\s*/u, "at least "],
+  [/^(?:<=|not above|maximum)\s*/u, "at most "],
+];
+
+/** What a condition in other words has to be written as; undefined for one that is none. */
+function otherWords(text: string): string | undefined {
+  const ranged = /^(?:from )?(-?[\d.]+) ?(?:to|-|–|\.\.) ?(-?[\d.]+)$/u.exec(text);
+  if (ranged) return `between ${ranged[1] ?? ""} and ${ranged[2] ?? ""}`;
+  // The longer sign first: ">=" begins as ">" does.
+  const found = [...synonyms].reverse().find(([form]) => form.test(text));
+  const rest = found && text.replace(found[0], "");
+  return found && rest !== "" && Number.isFinite(Number(rest))
+    ? `${found[1]}${rest ?? ""}`
+    : undefined;
 }
 
 function withValue(schema: DataSchema, written: Value, is: "equal" | "not"): ConditionParsed {

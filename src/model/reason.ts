@@ -1,4 +1,6 @@
 import { type Value, type ValueProblem, explainValueProblem } from "./property.ts";
+import { withArticle } from "../source/article.ts";
+import { printDuration } from "../time/duration.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import { type Position, printPosition } from "../source/position.ts";
 
@@ -108,7 +110,7 @@ function tell(reason: Reason): string {
     case "past":
       return `${reason.time} has passed`;
     case "length":
-      return `${reason.seconds} s is no time to wait`;
+      return `${printDuration(reason.seconds)} is no time to wait`;
     case "times":
       return "two times are said for one command";
     case "later":
@@ -128,7 +130,7 @@ export function tellReasons(reasons: readonly Reason[]): string {
 function tellLack(id: string, lack: Lack): string {
   switch (lack.lack) {
     case "kind":
-      return `${id} is a ${lack.kind}, not a ${lack.asked.join(" or ")}`;
+      return `${id} is ${withArticle(lack.kind)}, not ${withArticle(lack.asked.join(" or "))}`;
     case "room":
       return `${id} is not in ${lack.room}`;
     case "property":

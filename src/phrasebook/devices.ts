@@ -3,6 +3,7 @@ import { readNames } from "../document/said.ts";
 import type { Device } from "../model/home.ts";
 import type { Kind } from "../model/kinds.ts";
 import type { DataSchema } from "../model/property.ts";
+import { withArticle } from "../source/article.ts";
 import { given } from "../source/given.ts";
 import { nearest } from "../source/nearest.ts";
 import { checkSafe, listValues, readGuards } from "./guards.ts";
@@ -83,7 +84,7 @@ function readProperties(
     const { value } = own;
     if (!base && value?.type === undefined && !value?.enum) {
       const near = nearest(name, [...properties.keys(), ...Object.keys(optional)]);
-      const message = `a ${entry.value.kind} has no property "${name}", so ${entry.id} must say what it can hold`;
+      const message = `${withArticle(entry.value.kind)} has no property "${name}", so ${entry.id} must say what it can hold`;
       const type = `give it a type: { ${name}: { type: number } }`;
       const fix = near ? `write ${near}, or give it a type` : type;
       own.report("unknown-property", message, fix, { at: own.keyAt });

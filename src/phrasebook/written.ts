@@ -1,5 +1,6 @@
 import type { Cursor } from "../document/cursor.ts";
 import type { Device } from "../model/home.ts";
+import { withArticle } from "../source/article.ts";
 import {
   type DataSchema,
   type Value,
@@ -54,6 +55,7 @@ export function allowed(schema: DataSchema): string {
   if (schema.type === "boolean") return "write true or false";
   const { minimum, maximum, multipleOf } = schema;
   const step = multipleOf === undefined ? "" : ` in steps of ${multipleOf}`;
-  if (minimum === undefined || maximum === undefined) return `write a ${schema.type}${step}`;
+  if (minimum === undefined || maximum === undefined)
+    return `write ${withArticle(schema.type === "string" ? "text" : schema.type)}${step}`;
   return `write a number from ${minimum} to ${maximum}${step}`;
 }

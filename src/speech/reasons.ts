@@ -1,9 +1,10 @@
 import type { Reason } from "../model/reason.ts";
 import type { LanguagePack } from "../language/pack.ts";
-import { type ValueProblem, printQuantity } from "../model/property.ts";
+import type { ValueProblem } from "../model/property.ts";
 import { formatReply } from "./format.ts";
 import { nameOf } from "./names.ts";
 import type { Speech } from "./speech.ts";
+import { spokenQuantity } from "./quantities.ts";
 import { spokenTime } from "./times.ts";
 
 /** Reasons that are spoken. */
@@ -23,21 +24,23 @@ function sayReason(speech: Speech, reason: Reason): string {
   switch (reason.reason) {
     case "value": {
       const { device, property, problem } = reason;
-      const spoken = pack.properties[property]?.[0] ?? property.replaceAll("-", " ");
+      const word = pack.properties[property]?.[0];
+      const spoken = word ?? property.replaceAll("-", " ");
+      // A slot goes by an id that nobody says, unless it has the name of a property.
       const what =
         device === undefined
-          ? spoken
+          ? (word ?? refusals.that)
           : say(refusals.of, { property: spoken, name: nameOf(speech, device) });
-      return say(...valueRefusal(refusals, what, problem));
+      return say(...valueRefusal(speech, what, problem));
     }
     case "outside": {
-      const { slot, minimum, maximum, value } = reason;
+      const { minimum, maximum, value } = reason;
       const range = { minimum, maximum, said: value };
-      return say(rangeRefusal(refusals, range), { what: slot.replaceAll("-", " "), ...range });
+      return say(rangeRefusal(refusals, range), { what: refusals.that, ...range });
     }
     case "both":
       return say(refusals.both, {
-        what: reason.slot.replaceAll("-", " "),
+        what: pack.properties[reason.slot]?.[0] ?? refusals.that,
         first: reason.first,
         second: reason.second,
       });
@@ -84,16 +87,17 @@ function rangeRefusal(
 }
 
 function valueRefusal(
-  refusals: LanguagePack["refusals"],
+  { pack, language }: Speech,
   what: string,
   problem: ValueProblem,
 ): [string, Record<string, unknown>] {
+  const { refusals } = pack;
   switch (problem.problem) {
     case "range": {
       const { minimum, maximum, unit } = problem;
       const text = rangeRefusal(refusals, problem);
       const print = (value: number | undefined): string =>
-        value === undefined ? "" : printQuantity(value, unit);
+        value === undefined ? "" : spokenQuantity(pack, language, value, unit);
       // A duration has its units within it; others are told once.
       const first = maximum === undefined || unit === "second" ? print(minimum) : minimum;
       const range = { minimum: first, maximum: print(maximum), said: print(problem.value) };
@@ -101,8 +105,8 @@ function valueRefusal(
     }
     case "step": {
       const { nearest, unit, value } = problem;
-      const choices = nearest.map((each) => printQuantity(each, unit)).join(" / ");
-      return [refusals.oneOf, { what, choices, said: printQuantity(value, unit) }];
+      const choices = nearest.map((each) => spokenQuantity(pack, language, each, unit)).join(" / ");
+      return [refusals.oneOf, { what, choices, said: spokenQuantity(pack, language, value, unit) }];
     }
     case "choice":
       return [refusals.oneOf, { what, choices: problem.choices.join(", "), said: problem.value }];

@@ -114,7 +114,12 @@ function judgeCommands(expect: Expectation, came: Came, described: string, check
   const { commands } = expect;
   if (commands) {
     const isAsMany = actual.length === commands.length;
-    check("commands", isAsMany, `${commands.length} commands`, `${actual.length}: ${described}`);
+    check(
+      "commands",
+      isAsMany,
+      countOf(commands.length),
+      `${countOf(actual.length)}: ${described}`,
+    );
     for (const [index, wanted] of isAsMany ? commands.entries() : []) {
       const command = actual[index];
       if (command) judgeUnderstood(wanted, { home, commands: [command], described }, check);
@@ -277,4 +282,9 @@ export function judgeNever(never: Conditions, home: Simulated, check: Check): vo
   for (const device of never.keys()) {
     if (told.length === 0 && isBroken(device)) tell(device, home.time());
   }
+}
+
+/** How many commands a phrase is. */
+function countOf(commands: number): string {
+  return commands === 1 ? "the phrase is a single command" : `the phrase is ${commands} commands`;
 }

@@ -1,3 +1,4 @@
+import { withArticle } from "../source/article.ts";
 import { type Book, asBook } from "../book/book.ts";
 import type { Device } from "../model/home.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
@@ -60,7 +61,7 @@ function checkRisk({ kinds }: Book, { id, kind, voice, at }: Device): Finding[] 
     {
       rule: "unguarded",
       severity: "warning",
-      message: `a misheard phrase can do anything with ${id}, a ${kind}`,
+      message: `a misheard phrase can do anything with ${id}, ${withArticle(kind)}`,
       fix: `write voice: ${usual}, or leave voice out`,
       at,
     },
