@@ -29,7 +29,7 @@ console.log("home", home.perform(book.hear("cooker hood to sixty percent")).chan
 console.log("exchange", Object.keys(devicesFromCsv("id,kind\\nlamp,light").devices).join(), printGrammar(grammarOf(book)).length > 100);
 const eigen = createReader({ languages: [german] })([{ path: "a.yaml", text: "devices: { lampe: { kind: light } }" }]);
 console.log("language", eigen.hear("mach die Lampe an").outcome);
-console.log("reports", printFindings(eigen.problems) === "", Object.keys(jsonSchemas()).join());
+console.log("reports", printFindings(eigen.problems) === "", Object.keys(jsonSchemas()).slice(0, 3).join());
 `;
 const expected = `hear act
 suites 0 true

@@ -2,7 +2,10 @@ import { spawnSync } from "node:child_process";
 import { mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { Ajv2020 } from "ajv/dist/2020.js";
 import { afterAll, describe, expect, test } from "vitest";
+
+import { type JsonSchemaName, jsonSchemas } from "../src/node/index.ts";
 
 const root = join(import.meta.dirname, "..");
 const folder = mkdtempSync(join(tmpdir(), "calm-phrase-"));
@@ -704,6 +707,45 @@ COMP_CWORD=${words.length}\n_calm_phrase\nprintf '%s\\n' "\${COMPREPLY[@]}"`;
     expect(code).toBe(0);
     for (const command of ["check", "hear", "test", "sayable", "run", "day", "import", "export"]) {
       expect(out).toMatch(new RegExp(`\\b${command}\\b`, "u"));
+    }
+  });
+});
+
+describe("what --json prints is as its schema says", () => {
+  const schemas = jsonSchemas();
+  const table = join(folder, "table.csv");
+  writeFileSync(table, "id,kind\nlamp,light\nodd,\n");
+  const wrong = join(folder, "json");
+  mkdirSync(wrong);
+  writeFileSync(
+    join(wrong, "home.yaml"),
+    "phrasebook: Wrong\nlanguages: [en]\ndevices: { lamp: { kind: light, rom: x } }\n",
+  );
+  writeFileSync(
+    join(wrong, "a.suite.yaml"),
+    "suite: fails\ncases: [{ hear: turn on the lamp, expect: refuse }, { hear: x, expect: act }]\n",
+  );
+  test.each<[JsonSchemaName, string[]]>([
+    ["heard", ["hear", "turn on the wheel lamp and open the gate in ten minutes", ...demo]],
+    ["heard", ["hear", "lamp to 400 percent", "--in", wrong]],
+    ["heard", ["hear", "extractr to sixty", ...demo]],
+    ["findings", ["check", "--in", wrong]],
+    ["results", ["test", "--in", wrong]],
+    ["results", ["test", ...demo]],
+    ["sayable", ["sayable", ...demo]],
+    ["timeline", ["run", "close-up", ...demo]],
+    ["timeline", ["day", "2026-03-02", ...demo]],
+    ["taken", ["import", table]],
+  ])("%s: %j", (name, args) => {
+    const validate = new Ajv2020({ strict: true }).compile(schemas[name]);
+    const { out } = run([...args, "--json"]);
+    validate(JSON.parse(out));
+    expect(validate.errors).toBeNull();
+  });
+
+  test("and the schemas ask for something", () => {
+    for (const name of ["heard", "findings", "results", "sayable", "timeline", "taken"] as const) {
+      expect(new Ajv2020({ strict: true }).compile(schemas[name])({})).toBe(false);
     }
   });
 });

@@ -18,7 +18,7 @@ export type Effect = EffectBase &
     | { call: string; with?: Value }
   );
 
-interface EffectBase {
+export interface EffectBase {
   device: string;
   /** Left out for what is done at once and stays. */
   when?: When;

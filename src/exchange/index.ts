@@ -10,3 +10,4 @@ export { printJsgf } from "./jsgf.ts";
 export { printSrgsXml } from "./srgs.ts";
 export { type Merged, mergeSections, printYaml } from "./merge.ts";
 export { type Grammar, type GrammarRule, printGrammar } from "../pattern/grammar.ts";
+export type * from "../pattern/tree.ts";

@@ -47,7 +47,7 @@ function wordsOf(said: unknown): Record<string, string> {
 }
 
 /** States of devices by their ids, as somebody passes them; what is no state says nothing. */
-export function readStates(states: unknown): Record<string, State> {
+export function statesGiven(states: unknown): Record<string, State> {
   return Object.fromEntries(
     Object.entries(membersOf(states)).map(([id, state]) => [id, readState(state) ?? {}] as const),
   );

@@ -1,6 +1,6 @@
 import { type Book, asBook } from "../book/book.ts";
 import type { Effect, Heard } from "../commands/outcome.ts";
-import { readState, readStates } from "../hearing/context.ts";
+import { readState, statesGiven } from "../hearing/context.ts";
 import { heardBy } from "../hearing/heard-by.ts";
 import type { State } from "../model/property.ts";
 import { membersOf, textOf, textsOf } from "../source/border.ts";
@@ -119,7 +119,7 @@ function readOptions(options: LiveOptions): Required<LiveOptions> {
   return {
     driver: options.driver,
     time: options.time,
-    states: readStates(states),
+    states: statesGiven(states),
     away: textsOf(away),
     keep: typeof keep === "number" && keep >= 1 ? keep : usualKeep,
     answerTime: typeof answerTime === "number" && answerTime > 0 ? answerTime : usualAnswerTime,

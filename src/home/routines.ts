@@ -17,7 +17,7 @@ import { type Orders, startOf } from "./orders.ts";
 import { type Run, doSteps, holdsFor } from "./run.ts";
 import { type Eventually, allThere, mapped } from "./eventually.ts";
 import type { Performed, Scene } from "./scene.ts";
-import { createVoice } from "./voice.ts";
+import { createSpeaking } from "./speaking.ts";
 import { createWorld } from "./world.ts";
 
 /** What runs in a home: routines and the steps of intents, one after another or side by side. */
@@ -71,7 +71,7 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   let underWay = 0;
   /** When a routine last did all that it does. */
   const rested = new Map<string, number>();
-  const voice = createVoice(scene, orders);
+  const voice = createSpeaking(scene, orders);
   const { speechIn, speak, say, endWith } = voice;
   const by = (run: Run): { by: string } => ({ by: run.of });
 

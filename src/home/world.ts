@@ -9,13 +9,18 @@ import { type Eventually, mapped } from "./eventually.ts";
 import type { Orders } from "./orders.ts";
 import { type Run, type World, deepest } from "./run.ts";
 import type { Scene } from "./scene.ts";
-import type { Voice } from "./voice.ts";
+import type { Speaking } from "./speaking.ts";
 
 /** Does what was heard, so deep in routines, by what set it off. */
 type Perform = (heard: Heard, depth: number, cause: Cause) => Eventually<void>;
 
 /** What the steps of a home do to it, and what they learn of it. */
-export function createWorld(scene: Scene, orders: Orders, voice: Voice, performAt: Perform): World {
+export function createWorld(
+  scene: Scene,
+  orders: Orders,
+  voice: Speaking,
+  performAt: Perform,
+): World {
   const { book, store, localTime, record, gathered } = scene;
   const { speechIn, speak, write, say } = voice;
   const by = (run: Run): { by: string } => ({ by: run.of });

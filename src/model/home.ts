@@ -13,7 +13,7 @@ export interface Name {
   at: Position;
 }
 
-interface Named {
+export interface Named {
   id: string;
   /** By the language they are said in; made from the id where none is written. */
   names: readonly Name[];

@@ -184,7 +184,7 @@ export const kinds: Readonly<Record<string, Kind>> = shipped;
 /** The id of a kind that ships. */
 export type KindId = keyof typeof shipped;
 
-type PropertiesOf<Id extends KindId> =
+export type PropertiesOf<Id extends KindId> =
   | keyof (typeof shipped)[Id]["properties"]
   | ((typeof shipped)[Id] extends { optional: infer Optional } ? keyof Optional : never);
 

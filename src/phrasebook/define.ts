@@ -69,9 +69,6 @@ type Defined<Room extends string, Intents> = Omit<
 export function definePhrasebook<
   Room extends string = string,
   const Intents = Readonly<Record<string, Slots>>,
->(
-  definition: Defined<Room, Intents>,
-  path = "definePhrasebook",
-): SourceDefinition<Defined<Room, Intents>> {
+>(definition: Defined<Room, Intents>, path = "definePhrasebook"): SourceDefinition {
   return { path, definition };
 }

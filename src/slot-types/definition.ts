@@ -6,7 +6,7 @@ import type { Value } from "../model/property.ts";
  * by way of the JSON Schema in YAML.
  */
 
-interface Need {
+export interface NeedDefinition {
   /** What uses the slot is left out when nothing is said for it. */
   optional?: true | undefined;
   /** What is asked back when nothing is said for it. */
@@ -14,7 +14,7 @@ interface Need {
 }
 
 /** A slot for whatever names devices. */
-export interface TargetDefinition extends Need {
+export interface TargetDefinition extends NeedDefinition {
   /** What may be named: anything, or only a device, room, zone or group. */
   type: "target" | "device" | "room" | "zone" | "group";
   /** Only devices of this kind, or of these. */
@@ -27,7 +27,7 @@ export interface TargetDefinition extends Need {
   narrows?: string | undefined;
 }
 
-interface NumberLimits extends Need {
+export interface LimitsDefinition extends NeedDefinition {
   /** The least that may be said. */
   minimum?: number | undefined;
   /** The most that may be said. */
@@ -41,13 +41,13 @@ interface NumberLimits extends Need {
 }
 
 /** A slot for a number with a unit of its type. */
-export interface QuantityDefinition extends NumberLimits {
+export interface QuantityDefinition extends LimitsDefinition {
   /** Percent, degrees Celsius, kelvin, or a place in an order. */
   type: "percent" | "temperature" | "colour-temperature" | "ordinal";
 }
 
 /** A slot for a number, or a whole number. */
-export interface NumberDefinition extends NumberLimits {
+export interface NumberDefinition extends LimitsDefinition {
   /** Any number, or whole ones. */
   type: "number" | "integer";
   /** Words that may follow the number: `{ en: [turn, turns] }`. */
@@ -55,7 +55,7 @@ export interface NumberDefinition extends NumberLimits {
 }
 
 /** A slot for a length of time. */
-export interface DurationDefinition extends Need {
+export interface DurationDefinition extends NeedDefinition {
   /** A length of time, in seconds. */
   type: "duration";
   /** The shortest that may be said: `5m`. */
@@ -71,7 +71,7 @@ export interface DurationDefinition extends Need {
 }
 
 /** A slot for a time of day or a date. */
-export interface MomentDefinition extends Need {
+export interface MomentDefinition extends NeedDefinition {
   /** A time of day as `HH:MM`, or a date as `2026-03-02`. */
   type: "time" | "date";
   /** The first that may be said. */
@@ -83,7 +83,7 @@ export interface MomentDefinition extends Need {
 }
 
 /** A slot for a colour. */
-export interface ColourDefinition extends Need {
+export interface ColourDefinition extends NeedDefinition {
   /** A colour by name or as `#rrggbb`. */
   type: "colour";
   /** The colour when nothing is said, as `#rrggbb`. */
@@ -91,7 +91,7 @@ export interface ColourDefinition extends Need {
 }
 
 /** A slot for one of the values that devices list. */
-export interface ValueDefinition extends Need {
+export interface ValueDefinition extends NeedDefinition {
   /** A value that devices of this home list for a property. */
   type: "value";
   /** The property that lists it. */
@@ -101,13 +101,13 @@ export interface ValueDefinition extends Need {
 }
 
 /** A slot that is named alone: a routine, a state, or free words. */
-export interface PlainDefinition extends Need {
+export interface PlainDefinition extends NeedDefinition {
   /** A routine by its name, a word for a state, or free words. */
   type: "routine" | "state" | "text";
 }
 
 /** A slot for one of some values. */
-export interface ChoiceDefinition extends Need {
+export interface ChoiceDefinition extends NeedDefinition {
   /** One of a list of values. */
   type: "choice";
   /** The values, each with the words said for it. */
@@ -117,7 +117,7 @@ export interface ChoiceDefinition extends Need {
 }
 
 /** A slot that the application reads itself. */
-export interface OwnDefinition extends Need {
+export interface OwnDefinition extends NeedDefinition {
   /** A slot type of the application's own. */
   type: "own";
   /** The name of that type. */

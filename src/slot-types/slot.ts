@@ -61,15 +61,35 @@ export interface ValuedSlot extends SlotBase {
   unit?: string;
   /** Values with words of their own. */
   values?: readonly ChoiceValue[];
-  /** Makes what finds its values among words. */
+  /**
+   * Makes what finds its values among words.
+   *
+   * @internal
+   */
   recognise: (ground: Ground) => Recognise<ValueReading>;
-  /** What words come to, held against what the slot takes. */
+  /**
+   * What words come to, held against what the slot takes.
+   *
+   * @internal
+   */
   settle: (reading: ValueReading, now: LocalTime | undefined) => SlotSettled;
-  /** Why a value cannot be in it, in a clause; undefined for one that can. */
+  /**
+   * Why a value cannot be in it, in a clause; undefined for one that can.
+   *
+   * @internal
+   */
   misfit: (value: Value) => string | undefined;
-  /** What may be said for it every day. */
+  /**
+   * What may be said for it every day.
+   *
+   * @internal
+   */
   samples: (spoken: Spoken) => readonly Pattern[];
-  /** All that may be said for it, as far as a grammar spells it out. */
+  /**
+   * All that may be said for it, as far as a grammar spells it out.
+   *
+   * @internal
+   */
   grammar: (writing: Writing) => Pattern;
 }
 

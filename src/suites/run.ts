@@ -39,14 +39,14 @@ export interface SuiteResult {
 
 export type CaseResult = CaseBase & ({ passed: true } | CaseFailed);
 
-interface CaseBase {
+export interface CaseBase {
   phrase: string;
   language: string;
   at?: string;
   position: Position;
 }
 
-interface CaseFailed {
+export interface CaseFailed {
   passed: false;
   failures: readonly Failure[];
   /** What was heard, and why; left out where the case cannot be read. */

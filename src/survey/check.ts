@@ -11,7 +11,7 @@ import { checkRoutines } from "./routines.ts";
 import { checkLanguages } from "./languages.ts";
 import { checkSilent } from "./silent.ts";
 import { checkSteps } from "./steps.ts";
-import { checkTaken } from "./taken.ts";
+import { checkTaken } from "./shadowed.ts";
 
 /**
  * Looks over a whole phrasebook for what is allowed and yet likely to disappoint, beside what

@@ -95,7 +95,7 @@ function evaluate(
 ): Reading {
   const { intent, pattern } = rule;
   const targets = new Map<string, Devices>();
-  const meaning = understand(situation, rule, fillings, targets);
+  const meaning = settleAll(situation, rule, fillings, targets);
   let named = 0;
   for (const { reading } of fillings) {
     if (reading.read === "target") named += nameWords(reading.target);
@@ -109,7 +109,8 @@ function evaluate(
   return { intent, pattern, path, fillings, meaning, targets, nameWords: named, aliases };
 }
 
-function understand(
+/** What fillings come to: each slot settled, then the intent. */
+function settleAll(
   { book, speaker }: Situation,
   { intent, plan }: EngineRule,
   fillings: readonly Filling[],

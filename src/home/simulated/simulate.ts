@@ -1,6 +1,6 @@
 import { type Book, asBook } from "../../book/book.ts";
 import type { Heard } from "../../commands/outcome.ts";
-import { readStates } from "../../hearing/context.ts";
+import { statesGiven } from "../../hearing/context.ts";
 import { heardBy } from "../../hearing/heard-by.ts";
 import type { State } from "../../model/property.ts";
 import { membersOf, shown, textsOf } from "../../source/border.ts";
@@ -174,7 +174,7 @@ function readOptions(options: unknown): SimulateOptions {
     ([id, fault]) => [id, readFault(fault)] as const,
   );
   return {
-    states: readStates(states),
+    states: statesGiven(states),
     ...(typeof time === "string" ? { time } : {}),
     faults: Object.fromEntries(broken),
     away: textsOf(away),

@@ -12,7 +12,7 @@ import type { Scene } from "./scene.ts";
 type Replies = ReadonlyMap<string, Reply>;
 
 /** What a home says while steps run. */
-export interface Voice {
+export interface Speaking {
   /** What replies in a language are made from. */
   speechIn: (language: string) => Speech;
   /** A reply in the words of a run. */
@@ -24,7 +24,10 @@ export interface Voice {
   endWith: (of: { reply: Replies; failed: Replies }, run: Run, ok: boolean, place: string) => void;
 }
 
-export function createVoice({ book, record, gathered, localTime }: Scene, orders: Orders): Voice {
+export function createSpeaking(
+  { book, record, gathered, localTime }: Scene,
+  orders: Orders,
+): Speaking {
   const speechIn = (language: string): Speech => {
     const pack = packOf(book, language);
     const today = (): string => localTime().slice(0, 10);
@@ -42,8 +45,8 @@ export function createVoice({ book, record, gathered, localTime }: Scene, orders
     const results = resultsOf(run);
     return speakReply(speech, reply, slotVariables(speech, of, run.slots, results), results);
   };
-  const speak: Voice["speak"] = (replies, run) => wordIn(speechIn(run.language), replies, run);
-  const write: Voice["write"] = (replies, run) =>
+  const speak: Speaking["speak"] = (replies, run) => wordIn(speechIn(run.language), replies, run);
+  const write: Speaking["write"] = (replies, run) =>
     wordIn({ ...speechIn(run.language), isForEyes: true }, replies, run);
   const say = (text: string, place: string, run: Run): void => {
     const where = place === "voicepoint" ? (run.at ?? "everywhere") : place;

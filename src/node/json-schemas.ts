@@ -1,13 +1,39 @@
 import * as z from "zod/mini";
 import { phrasebookSchema } from "../phrasebook/schema/phrasebook.ts";
+import {
+  findingsForm,
+  heardForm,
+  resultsForm,
+  sayableForm,
+  takenForm,
+  timelineForm,
+} from "./json-forms.ts";
 import { daySchema, outcomes, suiteSchema } from "../suites/schema.ts";
 
-/** JSON Schemas (draft 2020-12) of the files that people write, by name. */
-export function jsonSchemas(): Record<"phrasebook" | "suite" | "day", object> {
+/** Files that people write, and what commands print as JSON. */
+export type JsonSchemaName =
+  | "phrasebook"
+  | "suite"
+  | "day"
+  | "heard"
+  | "findings"
+  | "results"
+  | "sayable"
+  | "timeline"
+  | "taken";
+
+/** JSON Schemas (draft 2020-12) of the files that people write and of what commands print, by name. */
+export function jsonSchemas(): Record<JsonSchemaName, object> {
   return {
     phrasebook: { title: "Calm Phrase phrasebook", ...schemaOf(phrasebookSchema) },
     day: { title: "Calm Phrase day", ...schemaOf(daySchema) },
     suite: { title: "Calm Phrase suite", ...schemaOf(suiteSchema) },
+    heard: { title: "calm-phrase hear --json", ...schemaOf(heardForm) },
+    findings: { title: "calm-phrase check --json", ...schemaOf(findingsForm) },
+    results: { title: "calm-phrase test --json", ...schemaOf(resultsForm) },
+    sayable: { title: "calm-phrase sayable --json", ...schemaOf(sayableForm) },
+    timeline: { title: "calm-phrase run --json", ...schemaOf(timelineForm) },
+    taken: { title: "calm-phrase import --json", ...schemaOf(takenForm) },
   };
 }
 
