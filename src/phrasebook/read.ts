@@ -130,10 +130,11 @@ const sections = Object.keys(phrasebookSchema.def.shape);
  * nothing in it could be meant as a guard.
  */
 function isForeign(value: unknown): boolean {
-  if (typeof value !== "object" || value === null || holdsGuard(value)) return false;
+  if (typeof value !== "object" || value === null) return false;
   const keys = Array.isArray(value) ? [] : Object.keys(value);
   const isOurs = keys.some((key) => isSlipOf(key.toLowerCase(), sections));
-  return !isOurs && keys.length > 0;
+  // Looked for last, since it goes through all that is written.
+  return !isOurs && keys.length > 0 && !holdsGuard(value);
 }
 
 /** Devices and what gathers them, with what voice may do with each. */
