@@ -7,7 +7,7 @@ import { readFileSync, readdirSync } from "node:fs";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import { dump, load } from "js-yaml";
-import { readPhrasebook, readSuites, runSuites } from "../dist/index.js";
+import { partSources, readPhrasebook, readSuites, runSuites } from "../dist/index.js";
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -29,7 +29,7 @@ const isTest = ({ path }) => /\.(?:suite|day)\.yaml$/.test(path);
 const written = files
   .filter((file) => !isTest(file))
   .map(({ path, text }) => ({ path, value: load(text) }));
-const suites = files.filter(isTest);
+const { suites } = partSources(files);
 
 /** Every place of a value in the phrasebook, with the keys that lead to it. */
 function* places(value, path) {

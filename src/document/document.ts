@@ -1,6 +1,7 @@
 import type { Finding } from "../source/finding.ts";
 import { membersOf, textOf } from "../source/border.ts";
 import { WrongUse } from "../source/wrong-use.ts";
+import { valueAt } from "./value-at.ts";
 import { indexLines } from "../source/lines.ts";
 import type { Position } from "../source/position.ts";
 import {
@@ -210,11 +211,7 @@ function withQuote(text: string, start: number): number {
 
 /** The keys of the map at a path as written, those of entries that could not be read included. */
 export function writtenKeys({ value }: Document, path: Path): string[] {
-  let at: unknown = value;
-  for (const key of path) {
-    if (typeof at !== "object" || at === null || !Object.hasOwn(at, key)) return [];
-    at = Reflect.get(at, key);
-  }
+  const at = valueAt(value, path);
   return typeof at === "object" && at !== null ? Object.keys(at) : [];
 }
 

@@ -1,6 +1,7 @@
 import type { Position } from "../source/position.ts";
 import { nearest } from "../source/nearest.ts";
 import type { Document, Path } from "./document.ts";
+import { valueAt } from "./value-at.ts";
 
 /** What a rule over many devices may ask of them. */
 const ruleConditions = ["kind", "room", "zone", "group", "name"] as const;
@@ -124,13 +125,4 @@ function readable(rule: unknown): RuleConditions {
     if (typeof value === "string") conditions[key] = value;
   }
   return conditions;
-}
-
-function valueAt(root: unknown, path: Path): unknown {
-  let value = root;
-  for (const key of path) {
-    if (typeof value !== "object" || value === null || !Object.hasOwn(value, key)) return undefined;
-    value = Reflect.get(value, key);
-  }
-  return value;
 }

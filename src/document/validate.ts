@@ -4,6 +4,7 @@ import { shown } from "../source/border.ts";
 import { withArticle } from "../source/article.ts";
 import { nearest } from "../source/nearest.ts";
 import type { Document, Path } from "./document.ts";
+import { valueAt } from "./value-at.ts";
 
 type Schema = z.ZodMiniType;
 type Issue = z.core.$ZodIssue;
@@ -210,15 +211,6 @@ function describeValue(value: unknown): string {
 
 function isMissing(issue: Issue, root: unknown, path: Path = issue.path): boolean {
   return path.length > 0 && valueAt(root, path) === undefined;
-}
-
-function valueAt(root: unknown, path: Path): unknown {
-  let value = root;
-  for (const key of path) {
-    if (typeof value !== "object" || value === null || !Object.hasOwn(value, key)) return undefined;
-    value = Reflect.get(value, key);
-  }
-  return value;
 }
 
 /** A copy of maps and lists; a definition may hold functions, which no clone takes. */

@@ -1,4 +1,5 @@
 import * as z from "zod/mini";
+import { outcomes } from "../suites/schema.ts";
 
 /*
  * What commands print with --json. Keys may be added within a version; a version is raised when one
@@ -62,18 +63,7 @@ const heard = {
   language: z.string(),
   context: z.looseObject({}),
   /** The last two in a conversation. */
-  outcome: z.enum([
-    "act",
-    "confirm",
-    "code",
-    "ask",
-    "answer",
-    "unsure",
-    "refuse",
-    "unknown",
-    "cancelled",
-    "locked",
-  ]),
+  outcome: z.enum([...outcomes, "cancelled", "locked"]),
   commands: z.array(command),
   about: ids,
 };

@@ -1,4 +1,3 @@
-import * as z from "zod/mini";
 import type { Match, Recognise } from "../automaton/chart.ts";
 import type { Cursor } from "../document/cursor.ts";
 import { date as written } from "../document/shapes.ts";
@@ -13,10 +12,8 @@ import { dateText, isDate } from "../time/local.ts";
 import { type Form, createForms } from "./forms.ts";
 import type { MomentDefinition } from "./definition.ts";
 import { settleDate } from "./moments.ts";
-import { need } from "./need.ts";
 import { recognisePhrases } from "./phrases.ts";
-import { checkRange } from "./quantities.ts";
-import { misfitOf, settleInRange } from "./ranges.ts";
+import { momentShape, momentSlot } from "./ranges.ts";
 import {
   type SlotBase,
   type ValueReading,
@@ -26,44 +23,30 @@ import {
   taken,
 } from "./slot.ts";
 
-const shape = z.strictObject({
-  type: z.literal("date"),
-  minimum: z.optional(written),
-  maximum: z.optional(written),
-  default: z.optional(written),
-  ...need,
-});
+const shape = momentShape("date", written);
 
 /** A day of the calendar, as `2026-03-02`. */
 export const date = {
   shape,
   read(cursor: Cursor<MomentDefinition>, base: SlotBase): ValuedSlot {
-    const { minimum, maximum, default: start } = cursor.value;
     for (const key of ["minimum", "maximum", "default"] as const) {
       const { value } = cursor.key(key);
       if (value === undefined || isDate(value)) continue;
       const message = `"${value}" is no day of the calendar`;
       cursor.key(key).report("wrong-value", message, "write another date");
     }
-    checkRange(cursor, minimum, maximum);
-    const range = given({ minimum, maximum });
-    return {
-      ...base,
-      fills: "value",
+    return momentSlot(cursor, base, {
       family: "date",
-      alike: "date",
-      ...given({ default: start }),
       recognise: (ground) =>
         taken(ground.dates(), (read): ValueReading => ({ read: "date", date: read })),
       settle(reading, now) {
         if (reading.read !== "date") return nothingSettled;
         const settled = settleDate(reading.date, now);
-        return settled.ok ? settleInRange(base.name, range, settled.text) : settled;
+        return settled.ok ? { ok: true, value: settled.text } : settled;
       },
-      misfit: (value) => misfitOf(range, value),
       samples: ({ pack }) => pack.times.days[1].slice(0, 1).map(phrase),
       grammar: dateGrammar,
-    };
+    });
   },
 };
 

@@ -1,34 +1,20 @@
 import type { Recognise } from "../automaton/chart.ts";
-import type { Cursor } from "../document/cursor.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { nothingToSay } from "../pattern/build.ts";
-import { readChoices } from "./choices.ts";
-import type { QuantityDefinition } from "./definition.ts";
 import { recognisePhrases } from "./phrases.ts";
-import { asNumbers, checkRange, quantityShape, quantitySlot } from "./quantities.ts";
-import type { SlotBase, ValuedSlot } from "./slot.ts";
-
-const shape = quantityShape("ordinal");
+import { asNumbers, quantityType } from "./quantities.ts";
 
 /** A place in an order: "third", "21st". */
-export const ordinal = {
-  shape,
-  read(cursor: Cursor<QuantityDefinition>, base: SlotBase): ValuedSlot {
-    const { value } = cursor;
-    checkRange(cursor, value.minimum, value.maximum);
-    return quantitySlot(base, value, readChoices(cursor.given("values")), {
-      alike: "ordinal",
-      recognise: (ground) => asNumbers(ground.ordinals()),
-      sample: ({ pack }) => pack.numbers.ordinal(2),
-      grammar: ({ pack, define, said }) =>
-        define("ordinal", () => {
-          const values = Array.from({ length: 100 }, (_, index) => pack.numbers.ordinal(index + 1));
-          return said(values) ?? nothingToSay;
-        }),
-    });
-  },
-};
+export const ordinal = quantityType("ordinal", {
+  recognise: (ground) => asNumbers(ground.ordinals()),
+  sample: ({ pack }) => pack.numbers.ordinal(2),
+  grammar: ({ pack, define, said }) =>
+    define("ordinal", () => {
+      const values = Array.from({ length: 100 }, (_, index) => pack.numbers.ordinal(index + 1));
+      return said(values) ?? nothingToSay;
+    }),
+});
 
 /** Finds ordinal numbers in words and in digits, with their sign or without. */
 export function createOrdinalReader(pack: LanguagePack, lexicon: Lexicon): Recognise<number> {

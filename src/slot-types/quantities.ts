@@ -8,7 +8,8 @@ import type { ChoiceValue } from "../model/spoken.ts";
 import { choice, nothingToSay, optional, phrase, sequence } from "../pattern/build.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import { given } from "../source/given.ts";
-import { choicePatterns, recogniseChoices } from "./choices.ts";
+import { choicePatterns, readChoices, recogniseChoices } from "./choices.ts";
+import type { LimitsDefinition } from "./definition.ts";
 import { need } from "./need.ts";
 import type {
   Ground,
@@ -123,6 +124,19 @@ function settleNumber(name: string, takes: DataSchema, reading: ValueReading): S
   const check = checkValue(takes, value);
   if (check.ok) return { ok: true, value };
   return { ok: false, reason: { reason: "value", property: name, problem: check.problem } };
+}
+
+/** A type of number of which nothing is peculiar but how it is said. */
+export function quantityType<Type extends string>(type: Type, quantity: Quantity) {
+  return {
+    shape: quantityShape(type),
+    read(cursor: Cursor<LimitsDefinition>, base: SlotBase): ValuedSlot {
+      const { value } = cursor;
+      checkRange(cursor, value.minimum, value.maximum);
+      const values = readChoices(cursor.given("values"));
+      return quantitySlot(base, value, values, { alike: type, ...quantity });
+    },
+  };
 }
 
 /**

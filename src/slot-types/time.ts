@@ -1,4 +1,3 @@
-import * as z from "zod/mini";
 import type { Recognise } from "../automaton/chart.ts";
 import type { Cursor } from "../document/cursor.ts";
 import { clock } from "../document/shapes.ts";
@@ -7,14 +6,12 @@ import type { LanguagePack } from "../language/pack.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { choice, fillReferences, phrase } from "../pattern/build.ts";
 import type { Pattern } from "../pattern/tree.ts";
-import { given } from "../source/given.ts";
 import { parseClock } from "../time/local.ts";
 import { type Form, createForms } from "./forms.ts";
 import type { MomentDefinition } from "./definition.ts";
 import { settleClock } from "./moments.ts";
-import { need } from "./need.ts";
-import { checkRange, spelled } from "./quantities.ts";
-import { misfitOf, settleInRange } from "./ranges.ts";
+import { spelled } from "./quantities.ts";
+import { momentShape, momentSlot } from "./ranges.ts";
 import {
   type SlotBase,
   type ValueReading,
@@ -24,38 +21,23 @@ import {
   taken,
 } from "./slot.ts";
 
-const shape = z.strictObject({
-  type: z.literal("time"),
-  minimum: z.optional(clock),
-  maximum: z.optional(clock),
-  default: z.optional(clock),
-  ...need,
-});
+const shape = momentShape("time", clock);
 
 /** A time of day, as `HH:MM`. */
 export const time = {
   shape,
-  read(cursor: Cursor<MomentDefinition>, base: SlotBase): ValuedSlot {
-    const { minimum, maximum, default: start } = cursor.value;
-    checkRange(cursor, minimum, maximum);
-    const range = given({ minimum, maximum });
-    return {
-      ...base,
-      fills: "value",
+  read: (cursor: Cursor<MomentDefinition>, base: SlotBase): ValuedSlot =>
+    momentSlot(cursor, base, {
       family: "time",
-      alike: "time",
-      ...given({ default: start }),
       recognise: (ground) =>
         taken(ground.clocks(), (read): ValueReading => ({ read: "time", time: read })),
       settle: (reading, now) =>
         reading.read === "time"
-          ? settleInRange(base.name, range, settleClock(reading.time, now))
+          ? { ok: true, value: settleClock(reading.time, now) }
           : nothingSettled,
-      misfit: (value) => misfitOf(range, value),
       samples: ({ pack }) => (pack.times.moments["12:00"] ?? []).slice(0, 1).map(phrase),
       grammar: timeGrammar,
-    };
-  },
+    }),
 };
 
 /** A time of day as said: whether "six" is in the morning is often left open. */
