@@ -657,6 +657,15 @@ describe("standard input and output stand where - does", () => {
     expect(run(["hear", "turn on the lamp", "--in", "-"], text)).toMatchObject({ code: 0 });
   });
 
+  test("and what is no UTF-8 is told", () => {
+    const { status, stderr } = spawnSync(
+      process.execPath,
+      [join(root, "dist/cli.js"), "check", "--in", "-"],
+      { input: Buffer.from([0x61, 0xff, 0xfe]), encoding: "utf8" },
+    );
+    expect([status, stderr]).toEqual([2, "calm-phrase: standard input is not UTF-8\n"]);
+  });
+
   test("for phrases, one a line", () => {
     const { out } = run(["hear", "-", ...demo, "--json"], "turn on the wheel lamp\nturn it off\n");
     const heard = out

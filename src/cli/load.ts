@@ -1,6 +1,7 @@
 import { WrongUse } from "../source/wrong-use.ts";
 import type { Book } from "../book/book.ts";
-import { text as textOfStream } from "node:stream/consumers";
+import { buffer } from "node:stream/consumers";
+import { decode } from "../node/text.ts";
 import { findFolder } from "../node/find.ts";
 import { type Opened, openSources, readFolder } from "../node/open.ts";
 import { partSources } from "../suites/sources.ts";
@@ -43,8 +44,10 @@ export async function loadFolder({ in: named, allow = [] }: BookOptions): Promis
 }
 
 /** All that comes in by standard input. */
-export function readInput(): Promise<string> {
-  return textOfStream(process.stdin);
+export async function readInput(): Promise<string> {
+  const text = decode(await buffer(process.stdin));
+  if (text === undefined) throw new WrongUse("standard input is not UTF-8");
+  return text;
 }
 
 /** Says that a phrasebook has errors, where the command goes on regardless. */

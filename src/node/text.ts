@@ -21,11 +21,18 @@ export async function readText(file: string, shown: string): Promise<ReadText> {
     const why = error instanceof Error && "code" in error ? String(error.code) : "unknown error";
     return wrong(`the file cannot be read (${why})`, "see that it is there and may be read");
   }
+  const text = decode(bytes);
+  return text === undefined
+    ? wrong("the file is not UTF-8", "save it as UTF-8")
+    : { ok: true, text };
+}
+
+/** Bytes as text; undefined for what is none. */
+export function decode(bytes: Uint8Array): string | undefined {
   try {
-    const encoding = encodingOf(bytes);
-    return { ok: true, text: new TextDecoder(encoding, { fatal: true }).decode(bytes) };
+    return new TextDecoder(encodingOf(bytes), { fatal: true }).decode(bytes);
   } catch {
-    return wrong("the file is not UTF-8", "save it as UTF-8");
+    return undefined;
   }
 }
 
