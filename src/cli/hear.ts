@@ -2,7 +2,7 @@ import { WrongUse } from "../source/wrong-use.ts";
 import type { Book } from "../book/book.ts";
 import { printHeard } from "../reports/heard.ts";
 import { exit, isDone } from "./exit.ts";
-import { type BookOptions, loadBook, mentionErrors } from "./load.ts";
+import { type BookOptions, languageOf, loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printJson } from "./output.ts";
 import { given } from "../source/given.ts";
 
@@ -16,10 +16,16 @@ export interface HearOptions extends BookOptions {
 
 /** `calm-phrase hear`: one phrase explained, or a prompt where the home keeps its state. */
 export async function hear(phrase: string | undefined, options: HearOptions): Promise<number> {
+  const isTalk = phrase === undefined || phrase === "-";
+  if (isTalk && options.in === "-") {
+    throw new WrongUse(
+      "standard input holds the phrasebook: write a phrase, or --in with a folder",
+    );
+  }
   const book = await loadBook(options);
   const context = hearContext(book, options);
   mentionErrors(book);
-  if (phrase === undefined || phrase === "-") {
+  if (isTalk) {
     // One phrase needs no home, and loading one takes as long as all the rest.
     const { converse } = await import("./prompt.ts");
     return converse(book, context, { isJson: options.json === true, isPiped: phrase === "-" });
@@ -35,13 +41,5 @@ function hearContext(book: Book, { at, language, time }: HearOptions) {
     const known = [...book.voicepoints.keys()].join(", ");
     throw new WrongUse(`there is no voicepoint "${at}": write one of ${known}`);
   }
-  const spoken = book.languages.some(
-    (each) => each === language || each.split("-")[0] === language,
-  );
-  if (language !== undefined && !spoken) {
-    throw new WrongUse(
-      `this home does not speak "${language}": write one of ${book.languages.join(", ")}`,
-    );
-  }
-  return given({ at, language, time });
+  return given({ at, language: language && languageOf(book, language), time });
 }

@@ -1,10 +1,11 @@
 import { WrongUse } from "../source/wrong-use.ts";
 import type { Book } from "../book/book.ts";
 import { buffer } from "node:stream/consumers";
+import { firstLanguage } from "../document/said.ts";
+import { matchLanguage } from "../language/packs.ts";
 import { decode } from "../node/text.ts";
 import { findFolder } from "../node/find.ts";
 import { type Opened, openSources, readFolder } from "../node/open.ts";
-import { partSources } from "../suites/sources.ts";
 import { countFindings } from "../reports/findings.ts";
 import { printPosition } from "../source/position.ts";
 import { complain } from "./output.ts";
@@ -29,11 +30,13 @@ export async function loadFolder({ in: named, allow = [] }: BookOptions): Promis
   }
   const folder = named ?? (await findFolder("."));
   const { sources, findings } = await readFolder(folder, allow);
-  const { phrasebook, suites, days } = partSources(sources);
-  if (phrasebook.length + findings.length > 0) return openSources(sources, findings);
-  const [beside] = [...suites, ...days];
+  const opened = openSources(sources, findings);
+  const { suiteSources, daySources } = opened;
+  const besides = [...suiteSources, ...daySources];
+  if (sources.length + findings.length > besides.length) return opened;
+  const [beside] = besides;
   if (beside) {
-    const what = suites.length > 0 ? "a suite" : "a day";
+    const what = suiteSources.length > 0 ? "a suite" : "a day";
     throw new WrongUse(
       `"${beside.path}" is ${what}, which stands beside a phrasebook: name the folder of both with --in`,
     );
@@ -41,6 +44,18 @@ export async function loadFolder({ in: named, allow = [] }: BookOptions): Promis
   throw new WrongUse(
     `there is no phrasebook in "${folder}": name another folder with --in, or begin one with calm-phrase new`,
   );
+}
+
+/**
+ * The language of a home that a tag means; its first one for none.
+ *
+ * @throws WrongUse for one that is not spoken there.
+ */
+export function languageOf(book: Book, tag: string | undefined): string {
+  const language = tag === undefined ? firstLanguage(book) : matchLanguage(book, tag);
+  if (language !== undefined) return language;
+  const spoken = book.languages.join(", ");
+  throw new WrongUse(`this home does not speak "${tag ?? ""}": write one of ${spoken}`);
 }
 
 /** All that comes in by standard input. */

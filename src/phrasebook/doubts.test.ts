@@ -23,6 +23,17 @@ const barred = (...texts: string[]): string[] =>
 const all = ["saw", "lamp", "desk", "door"];
 const free = ["saw", "lamp", "desk"];
 
+describe("a file of another program is left alone only where it was read whole", () => {
+  test.each<[string, string, string[]]>([
+    ["a file with nothing of ours", "services: { db: { image: x } }", []],
+    ["a second document in it", "services: {}\n---\nvoice: [{ kind: plug, voice: barred }]", all],
+    ["what is no YAML in it", "services: {}\nvoice: [{ kind: plug, voice: barred", all],
+    ["a guard in it", "servces: { saw: { voice: barred } }", all],
+  ])("%s", (_, text, ids) => {
+    expect(barred(devices, text)).toEqual(ids);
+  });
+});
+
 describe("a mistake in a rule bars voice from what the rule could be about", () => {
   test.each<[string, string, string[]]>([
     ["a word that is no guard", "voice: [{ kind: plug, voice: bared }]", ["saw"]],

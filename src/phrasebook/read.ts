@@ -1,7 +1,7 @@
 import type { Context } from "../document/context.ts";
 import { contextOf } from "../document/context.ts";
 import { Cursor } from "../document/cursor.ts";
-import { type Source, readDocument } from "../document/document.ts";
+import { type Document, type Source, readDocument } from "../document/document.ts";
 import { readPatterns, saidTexts } from "../document/said.ts";
 import { holdsGuard } from "../document/doubts.ts";
 import { validate } from "../document/validate.ts";
@@ -106,7 +106,7 @@ function readFiles(
   for (const source of sources) {
     const document = readDocument(source, context.findings);
     isPartial ||= document.broken;
-    if (isForeign(document.value)) {
+    if (isForeign(document)) {
       const message = "nothing in this file belongs to a phrasebook, and it is left alone";
       const fix = "move it out of the folder, or begin it with a section such as devices:";
       new Cursor(document.value, { context, document }).report("foreign-file", message, fix, {
@@ -127,10 +127,10 @@ const sections = Object.keys(phrasebookSchema.def.shape);
 
 /**
  * Whether a file was written for something else: none of its keys is a section's, but for a letter, and
- * nothing in it could be meant as a guard.
+ * nothing in it could be meant as a guard. One that was not read whole may hold anything.
  */
-function isForeign(value: unknown): boolean {
-  if (typeof value !== "object" || value === null) return false;
+function isForeign({ value, broken, lost }: Document): boolean {
+  if (broken || lost.length > 0 || typeof value !== "object" || value === null) return false;
   const keys = Array.isArray(value) ? [] : Object.keys(value);
   const isOurs = keys.some((key) => isSlipOf(key.toLowerCase(), sections));
   // Looked for last, since it goes through all that is written.
