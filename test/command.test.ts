@@ -563,6 +563,7 @@ describe("wrong use ends with code 2 and says what to write", () => {
       /is a suite, which stands beside a phrasebook/,
     ],
     ["input of no form", ["import", "-"], /--form with one of csv, td/],
+    ["a phrasebook and phrases from one input", ["hear", "-", "--in", "-"], /standard input holds/],
     ["no such shell", ["completion", "tcsh"], /bash, zsh, fish/],
     [
       "no such suite",

@@ -18,11 +18,9 @@ import {
   readGrammar,
   thingsOf,
 } from "../exchange/index.ts";
-import { firstLanguage } from "../document/said.ts";
-import { matchLanguage } from "../language/packs.ts";
 import { readText } from "../node/text.ts";
 import { exit } from "./exit.ts";
-import { type BookOptions, loadBook, readInput } from "./load.ts";
+import { type BookOptions, languageOf, loadBook, readInput } from "./load.ts";
 import { type ExportFormat, type ImportForm, importForms } from "./values.ts";
 import { complain, printData, printJson } from "./output.ts";
 
@@ -182,12 +180,7 @@ export async function exportHome(options: ExportOptions): Promise<number> {
 }
 
 async function exportGrammar(book: Book, { as, to, language }: ExportOptions): Promise<number> {
-  const tag = language === undefined ? firstLanguage(book) : matchLanguage(book, language);
-  if (tag === undefined) {
-    const spoken = book.languages.join(", ");
-    throw new WrongUse(`this home does not speak "${language ?? ""}": write one of ${spoken}`);
-  }
-  const grammar = grammarOf(book, tag);
+  const grammar = grammarOf(book, languageOf(book, language));
   if (as === "jsgf") {
     const { text, withoutFreeWords } = printJsgf(grammar);
     await writeText(text, to);

@@ -31,11 +31,12 @@ export interface DataSchema {
   default: Value;
 }
 
-/** The state that a device with these properties starts with. */
+/** Whether a property can be set. */
 export function isSettable(schema: DataSchema | undefined): schema is DataSchema {
   return schema !== undefined && schema.readOnly !== true;
 }
 
+/** The state that a device with these properties starts with. */
 export function startState(properties: ReadonlyMap<string, DataSchema>): State {
   const state: Record<string, Value> = {};
   for (const [name, schema] of properties) state[name] = schema.default;
