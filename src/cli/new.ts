@@ -52,6 +52,6 @@ export async function begin(folder: string, { json }: { json?: boolean }): Promi
   const written = Object.keys(files).map((name) => join(folder, name));
   for (const [name, text] of Object.entries(files)) await writeFile(join(folder, name), text);
   if (json) printJson({ version: 1, written });
-  else print(`${written.join("\n")}\n\nTry it:  calm-phrase test ${folder}`);
+  else print(`${written.join("\n")}\n\nTry it:  calm-phrase test --in ${folder}`);
   return exit.fine;
 }
