@@ -22,10 +22,17 @@ test("a home can speak every language at once without a finding", () => {
 
 test.each(packs.map((pack) => [pack.name, pack] as const))(
   "every pattern of the language can be read: %s",
-  (_, { language, vocabulary, courtesies, times }) => {
+  (_, { language, frames, vocabulary, courtesies, times }) => {
     const { clock, morning, afternoon, night, weekday, date, when } = times;
     const patterns = [
-      ...Object.values(vocabulary).flatMap((entry) => entry.patterns),
+      ...Object.values(vocabulary).flatMap(({ patterns = [], states = [] }) => [
+        ...patterns,
+        ...states,
+      ]),
+      ...frames.state,
+      ...Object.values(frames.sorts)
+        .flatMap((forms) => Object.values(forms))
+        .flatMap(({ states, commands }) => [...states, ...commands]),
       ...Object.values(courtesies).flat(),
       ...clock.flatMap((form) => form.said),
       ...[morning, afternoon, night, weekday, date].flat(),

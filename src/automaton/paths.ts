@@ -85,7 +85,7 @@ export function findPaths<Value>(
     const key = state * (count + 1) + at;
     let ways = known.get(key);
     if (!ways) {
-      const ending = isEnd(network, state) && ends.has(at);
+      const ending = isEnd(network, state);
       const isFree = symbolOf(network, state) === anyWord;
       ways = continued(followersOf(network, state), at, { ending, isFree });
       known.set(key, ways);
@@ -98,7 +98,8 @@ export function findPaths<Value>(
     from: number,
     { ending, isFree }: { ending: boolean; isFree: boolean },
   ): Way<Value>[] => {
-    let ways: Way<Value>[] = ending ? [{ end: from, literalWords: 0, freeWords: 0 }] : [];
+    let ways: Way<Value>[] = [];
+    if (ending && ends.has(from)) ways.push({ end: from, literalWords: 0, freeWords: 0 });
     // A word that may be passed over is passed over by standing still.
     for (let at = from; at < count; at++) {
       for (const state of next) {

@@ -15,6 +15,7 @@ function describe(heard: Heard): string {
       return printActs(heard);
     case "confirm":
     case "code":
+    case "offer":
       return `${heard.outcome}: ${printActs(heard)}`;
     case "refuse":
       return `refuse: ${tellReasons(heard.reasons)}`;

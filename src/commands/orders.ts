@@ -75,7 +75,7 @@ export function effectOf(order: Order, device: Device, given: Given): Ordered {
   const lack = lackOf(device, askedBy(order));
   if (lack) return { ordered: "unable", reason: { reason: "unable", id, lack } };
   const written = valueIn(order);
-  const value = written && valueOf(written, given);
+  const value = written && valueFor(device, order, written, given);
   if (order.order === "call") {
     const input = value === undefined ? {} : { with: value };
     return { ordered: "effect", effect: { device: id, call: order.action, ...input } };
@@ -111,6 +111,20 @@ export function effectOf(order: Order, device: Device, given: Given): Ordered {
   const isOther = problem.problem === "type" || problem.problem === "choice";
   const reason: Reason = { reason: "value", device: id, property, problem };
   return { ordered: isOther ? "unfit" : "refuse", reason };
+}
+
+/** The value that an order has for a device. */
+function valueFor(
+  { properties }: Device,
+  order: Order,
+  written: ValueReference,
+  given: Given,
+): Value | undefined {
+  if (written.refer !== "first" || order.order !== "set") return valueOf(written, given);
+  const schema = properties.get(order.property);
+  return (
+    written.values.find((value) => schema && checkValue(schema, value).ok) ?? written.values[0]
+  );
 }
 
 /** The value that is written in an order. */

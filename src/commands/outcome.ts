@@ -110,9 +110,12 @@ export interface HeardAct extends HeardBase {
   granted?: "confirm" | "code";
 }
 
-/** One meaning, and something to do that waits: for a yes, or for the spoken code. */
+/**
+ * One meaning, and something to do that waits: for a yes, or for the spoken code. An offer is one
+ * beside which words were said that mean nothing here: it is said back as a question.
+ */
 export interface HeardGuarded extends HeardBase {
-  outcome: "confirm" | "code";
+  outcome: "confirm" | "code" | "offer";
 }
 
 /** One meaning, which changes nothing and says something. */
@@ -175,8 +178,8 @@ export function intentOf({ commands }: Pick<HeardBase, "commands">): string | un
 /** The same as something to do, once somebody has said yes or the code; anything else as it is. */
 export function grant(heard: Heard): Heard {
   return madeOf("outcome", () =>
-    heard.outcome === "confirm" || heard.outcome === "code"
-      ? { ...heard, outcome: "act", granted: heard.outcome }
+    heard.outcome === "confirm" || heard.outcome === "code" || heard.outcome === "offer"
+      ? { ...heard, outcome: "act", granted: heard.outcome === "code" ? "code" : "confirm" }
       : heard,
   );
 }

@@ -106,6 +106,8 @@ function isOpen(order: Order): boolean {
   }
 }
 
-function isOpenValue({ refer }: ValueReference): boolean {
-  return refer === "state" || refer === "sum";
+/** Whether it takes the state of a device to work a value out. */
+function isOpenValue(value: ValueReference): boolean {
+  if (value.refer === "sum") return isOpenValue(value.left) || isOpenValue(value.right);
+  return value.refer === "state";
 }

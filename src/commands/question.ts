@@ -13,7 +13,9 @@ export function questionAbout(
   const devices = all.filter(isKnown).map(({ id }) => id);
   if (devices.length === 0) return undefined;
   if (tell.form === "value") {
-    return { form: "value", devices, property: propertiesRead(tell, slots)[0] ?? "" };
+    const properties = propertiesRead(tell, slots);
+    const has = (property: string): boolean => all.some((each) => each.properties.has(property));
+    return { form: "value", devices, property: properties.find(has) ?? properties[0] ?? "" };
   }
   const state =
     typeof tell.state === "string" ? tell.state : filledBy(slots, tell.state.slot)?.words;
@@ -24,7 +26,8 @@ export function questionAbout(
 export function propertiesRead(tell: TellStep, slots: Slots): string[] {
   if (tell.form === "value") {
     const { property } = tell;
-    return [typeof property === "string" ? property : valueIn(slots, property.slot)];
+    if (typeof property === "string") return [property];
+    return "slot" in property ? [valueIn(slots, property.slot)] : [...property];
   }
   return testsOf(tell, slots).map(({ property }) => property);
 }

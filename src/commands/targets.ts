@@ -6,6 +6,7 @@ import { isKnown } from "../model/known.ts";
 import { whyBarred } from "./access.ts";
 import { deviceIndex } from "../model/device-index.ts";
 import type { PlaceExpression, TargetExpression } from "../slot-types/expression.ts";
+import type { Narrowing } from "../slot-types/narrowing.ts";
 import type { Holder } from "../slot-types/expression.ts";
 import { type Asked, lackOf } from "./ability.ts";
 import type { ComputeContext } from "./compute.ts";
@@ -55,6 +56,8 @@ export interface Speaker {
   chosen?: string | undefined;
   /** Ids of the devices that were spoken of last. */
   it?: readonly string[] | undefined;
+  /** What was said apart from a thing and narrows it, with its words. */
+  narrowings?: readonly { narrowing: Narrowing; words: string }[] | undefined;
   /** Words said for a slot when it was asked for. */
   said?: Readonly<Record<string, string>> | undefined;
 }
@@ -263,8 +266,12 @@ function devicesIn(
   speaker: Speaker,
 ): Device[] {
   const { all, inRoom } = deviceIndex(book);
-  if (place === undefined) return [...all];
+  if (place === undefined || place === "everywhere") return [...all];
   if (place === "here") return speaker.room === undefined ? [] : [...inRoom(speaker.room)];
+  if (place === "outside" || place === "inside") {
+    const isOutside = ({ room = "" }: Device): boolean => book.rooms.get(room)?.outside === true;
+    return all.filter((device) => isOutside(device) === (place === "outside"));
+  }
   if (place === "there") {
     const rooms = new Set(spokenOf(book, speaker).flatMap(({ room }) => room ?? []));
     return all.filter(({ room }) => room !== undefined && rooms.has(room));
@@ -336,13 +343,19 @@ function resolveExcept(
   asked: TargetAsked,
   speaker: Speaker,
 ): Resolved {
-  const whole = resolveTarget(book, from, asked, speaker);
-  if (whole.result !== "devices") return whole;
   // What is left out need not be able to do what is asked.
   const anything: TargetAsked = { slot: bareSlot(asked.slot) };
   const left = resolveTarget(book, without, anything, speaker);
   if (left.result !== "devices") return left;
-  const devices = whole.devices.filter((device) => !left.devices.includes(device));
+  const out = new Set(left.devices);
+  let whole = resolveTarget(book, from, asked, speaker);
+  if (whole.result !== "devices") return whole;
+  // "The lights except the lantern" is said of more than the room, where the lantern is elsewhere.
+  if (from.target === "kind" && !from.all && !whole.devices.some((device) => out.has(device))) {
+    whole = resolveTarget(book, { ...from, all: true }, asked, speaker);
+    if (whole.result !== "devices") return whole;
+  }
+  const devices = whole.devices.filter((device) => !out.has(device));
   if (devices.length === 0) return unfit({ reason: "left" });
   const label = `${whole.label} except ${left.label}`;
   return { ...whole, label, id: label, devices };

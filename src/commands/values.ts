@@ -13,6 +13,8 @@ export function valueOf(reference: ValueReference, known: Known): Value | undefi
   switch (reference.refer) {
     case "value":
       return reference.value;
+    case "first":
+      return reference.values[0];
     case "slot":
       return valueBy(known.slots, reference.slot);
     case "state":

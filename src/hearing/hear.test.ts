@@ -159,7 +159,7 @@ describe("an unknown phrase tells what stopped it", () => {
     ["turn onn the vent", "word", "onn", ["on"]],
     ["turn the vent", "missing", "", ["on"]],
     ["vent to loud", "value", "loud", []],
-    ["turn on the vent now", "extra", "now", []],
+    ["turn on the vent seven", "extra", "seven", []],
     ["vent 60", "missing", "", ["to"]],
     ["turn on", "missing", "", ["$target"]],
     ["open sesame", "word", "open", ["turn", "set", "note", "$target", "heat"]],

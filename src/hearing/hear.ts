@@ -1,4 +1,4 @@
-import { type Utterance, prepareUtterance } from "../automaton/utterance.ts";
+import type { Utterance } from "../automaton/utterance.ts";
 import { listEffects } from "../commands/describe.ts";
 import { statesAfter } from "../commands/effects.ts";
 import {
@@ -13,7 +13,6 @@ import {
 import { type StatesOf, initialState } from "../commands/states.ts";
 import type { Speaker } from "../commands/targets.ts";
 import { matchLanguage, packOf } from "../language/packs.ts";
-import { splitWords } from "../language/words.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { State } from "../model/property.ts";
 import { textOf } from "../source/border.ts";
@@ -117,8 +116,7 @@ interface Listening {
 function listen(book: Phrasebook, text: string, language: string, context: HearContext): Listening {
   const { at, time, chosen, it, said } = context;
   const engine = engineFor(book, language);
-  const words = splitWords(text, engine.pack);
-  const utterance = prepareUtterance(text, words, engine.lexicon, engine.small);
+  const utterance = engine.prepare(text);
   const now = time === undefined ? undefined : parseLocal(time);
   const speaker: Speaker = {
     room: at === undefined ? undefined : book.voicepoints.get(at)?.room,
@@ -150,9 +148,17 @@ function spokenIn(
 }
 
 function concludeAll({ composition, concluding, chosen }: Listening): Conclusion {
-  const { commands, other } = composition;
+  const { commands, other, isOffer } = composition;
   const first = conclude(concluding, commands);
+  if (isOffer) return offered(first);
   return other ? either(concluding, first, conclude(concluding, other), chosen) : first;
+}
+
+/** What is only offered; what needs the code is not. */
+function offered(conclusion: Conclusion): Conclusion {
+  const { outcome, commands } = conclusion;
+  if (outcome !== "act" && outcome !== "confirm") return { outcome: "unknown", commands: [] };
+  return { outcome: "offer", commands };
 }
 
 function stateOf(book: Phrasebook, { states }: HearContext): (device: string) => State {

@@ -8,6 +8,23 @@ const open = "(open | trek | haal | doe | zet | laat)";
 const by = "[met] $amount";
 const of = "(van | in | op | voor)";
 
+const turn = "zet | doe | schakel | maak | draai | knip";
+const put =
+  "verander | zet | doe | maak | schakel | draai | stel | laat | houd | hou | breng | krijg | trek";
+const putting =
+  "zetten | doen | maken | schakelen | draaien | stellen | laten | houden | brengen | krijgen | hebben | trekken";
+const adjust =
+  "zet | doe | stel | draai | breng | regel | verander | schakel | dim | verhoog | verlaag";
+const adjusting =
+  "zetten | doen | stellen | draaien | brengen | regelen | veranderen | schakelen | dimmen | verhogen | verlagen";
+const van = "[van | in | op | voor | bij | aan]";
+const should = "moet | moeten | mag | mogen | kan | kunnen | zou | zouden | hoort";
+
+/** A verb and what goes with it, as an order and as "je kunt …". */
+function order(imperative: string, infinitive: string, rest: string): string[] {
+  return [`(${imperative}) ${rest}`, `${rest} (${infinitive})`];
+}
+
 export const dutch: LanguagePack = {
   language: "nl",
   name: "Nederlands",
@@ -27,7 +44,7 @@ export const dutch: LanguagePack = {
     point: ["komma"],
     decimalSign: ",",
     fractions: [
-      { value: 0.5, said: ["half", "halve", "een half", "de helft", "helft"] },
+      { value: 0.5, said: ["half", "halve", "een half", "de helft", "helft", "halverwege"] },
       { value: 0.25, said: ["kwart", "een kwart"] },
       { value: 0.75, said: ["driekwart", "drie kwart"] },
       { value: 1.5, said: ["anderhalf", "anderhalve"] },
@@ -71,8 +88,14 @@ export const dutch: LanguagePack = {
       "00:00": ["middernacht"],
       "12:00": ["twaalf uur 's middags", "twaalf uur s middags"],
     },
-    morning: ["$time ('s ochtends | s ochtends | 's morgens | s morgens | vanochtend)"],
-    afternoon: ["$time ('s middags | s middags | 's avonds | s avonds | vanmiddag | vanavond)"],
+    morning: [
+      "(ochtend | vanochtend | 's ochtends | morgenochtend) om $time",
+      "$time ('s ochtends | s ochtends | 's morgens | s morgens | vanochtend)",
+    ],
+    afternoon: [
+      "(vanavond | avond | vanmiddag | middag | 's avonds | 's middags) om $time",
+      "$time ('s middags | s middags | 's avonds | s avonds | vanmiddag | vanavond)",
+    ],
     night: ["$time ('s nachts | s nachts | vannacht)"],
     days: { 0: ["vandaag"], 1: ["morgen"], 2: ["overmorgen"] },
     weekday: ["[op] [komende | aanstaande | volgende] $weekday"],
@@ -83,7 +106,7 @@ export const dutch: LanguagePack = {
       for: ["voor [de komende] $duration", "$duration lang", "gedurende $duration"],
       until: ["tot $time [$date]", "tot $date om $time"],
     },
-    then: ["en", "dan", "en dan", "daarna", "en daarna", "vervolgens"],
+    then: ["en", "dan", "en dan", "daarna", "en daarna", "vervolgens", "maar", "en ook"],
   },
   units: {
     percent: ["procent", "%"],
@@ -91,12 +114,17 @@ export const dutch: LanguagePack = {
     kelvin: ["kelvin", "k"],
   },
   elisions: [],
-  small: ["de", "het", "een", "mijn", "onze", "ons", "even", "eens", "alsjeblieft"],
+  links: ["", "s", "en"],
+  small: ["de", "het", "een", "mijn", "onze", "ons"],
   courtesies: {
     opening: [
-      "alsjeblieft | alstublieft | (kun | kan | wil | zou) je [alsjeblieft] | ik wil graag [dat]",
+      "alsjeblieft | alstublieft | (kun | kunt | kan | wil | wilt | zou) (je | u | jij) [me] [willen | kunnen] | je (kunt | mag | kan)",
+      "ik (wil | zou | heb) [graag] [dat] [willen] | wij (willen | zouden) [graag] | we (willen | zouden) [graag] | (mag | kan) ik [graag] | (mogen | kunnen) we [graag] | ik wil dat je",
+      "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een plezier en",
     ],
-    closing: ["alsjeblieft | alstublieft | bedankt | dank je [wel] | voor mij"],
+    closing: [
+      "alsjeblieft | alstublieft | bedankt | dank je [wel] | voor (mij | me) | (wil | kun) je | nu | meteen | direct | zo snel mogelijk | als je kunt | als het kan | snel | graag | hebben | oké | ja | te hebben | weer",
+    ],
   },
   targets: {
     all: ["alle", "elke", "iedere", "beide"],
@@ -104,9 +132,14 @@ export const dutch: LanguagePack = {
     here: ["hier", "in deze kamer", "in deze ruimte"],
     it: ["het", "hem", "ze", "die", "dat", "deze"],
     there: ["daar", "daar binnen", "die kamer", "die ruimte"],
+    outside: ["buiten"],
+    inside: ["binnen"],
+    everywhere: ["overal", "het hele huis", "hele huis", "huis"],
+    one: ["die", "dat"],
+    ones: ["die"],
     inPlace: ["in", "op", "van", "bij", "aan"],
     and: ["en", "&", "plus"],
-    except: ["behalve", "maar niet", "uitgezonderd", "zonder"],
+    except: ["behalve", "maar niet", "uitgezonderd", "zonder", "met uitzondering van"],
   },
   kinds: {
     light: { one: ["lamp"], many: ["licht", "lichten", "lampen", "verlichting"] },
@@ -121,7 +154,7 @@ export const dutch: LanguagePack = {
     },
     gate: { one: ["poort", "hek"], many: ["poorten", "hekken"] },
     valve: { one: ["klep", "kraan"], many: ["kleppen", "kranen"] },
-    lock: { one: ["slot"], many: ["sloten"] },
+    lock: { one: ["slot", "deur"], many: ["sloten", "deuren"] },
     alarm: { one: ["alarm"], many: ["alarmen"] },
     camera: { one: ["camera"], many: ["camera's"] },
     sensor: { one: ["sensor"], many: ["sensoren"] },
@@ -181,7 +214,7 @@ export const dutch: LanguagePack = {
       off: ["uit"],
       home: ["thuis", "aanwezig"],
       away: ["weg", "afwezig"],
-      night: ["nacht"],
+      night: ["nacht", "nachtstand"],
     },
     contact: { open: ["open"], closed: ["dicht"] },
     locked: { true: ["op slot"], false: ["van het slot"] },
@@ -208,7 +241,7 @@ export const dutch: LanguagePack = {
     closed: ["dicht", "gesloten", "omlaag"],
     locked: ["op slot", "vergrendeld"],
     unlocked: ["van het slot", "ontgrendeld"],
-    armed: ["scherp", "ingesteld"],
+    armed: ["scherp", "ingesteld", "ingeschakeld"],
     disarmed: ["onscherp", "uitgeschakeld"],
     recording: ["aan het opnemen"],
     playing: ["aan het spelen"],
@@ -264,7 +297,7 @@ export const dutch: LanguagePack = {
     6500: ["ijswit", "koud"],
   },
   amounts: {
-    small: ["een beetje", "iets", "wat", "een tikje", "beetje"],
+    small: ["[een] [klein] beetje", "iets", "wat", "[een] tikje", "ietsje"],
     large: ["veel", "flink"],
   },
   levels: {
@@ -272,13 +305,273 @@ export const dutch: LanguagePack = {
     low: ["laag", "langzaam", "lage stand"],
     medium: ["middel", "gemiddeld", "middelste stand"],
     high: ["hoog", "snel", "hoge stand"],
-    full: ["vol", "maximum", "het maximum", "volle kracht", "hoogste stand"],
+    full: [
+      "vol",
+      "[het] maximum",
+      "volle kracht",
+      "hoogste stand",
+      "zo (fel | hoog | ver) mogelijk",
+      "maximaal",
+      "helemaal (open | omhoog)",
+      "volle sterkte",
+    ],
+  },
+  fillers: [
+    "even",
+    "eens",
+    "alsjeblieft",
+    "alstublieft",
+    "eh",
+    "uh",
+    "uhm",
+    "hm",
+    "nou",
+    "dus",
+    "maar",
+    "toch",
+    "gewoon",
+    "oké",
+    "ok",
+    "hé",
+    "hoor",
+    "zeg",
+    "misschien",
+    "nu",
+    "alleen",
+    "slechts",
+    "me",
+    "mij",
+    "ons",
+  ],
+  hedges: [
+    ..."niet geen nooit niemand niets nergens zonder noch bijna liever".split(" "),
+    ..."als wanneer zodra terwijl voordat nadat totdat tot of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(
+      " ",
+    ),
+    ..."zei zegt gezegd zeggen vertel vertelde vraagt vroeg gevraagd gelooft hoorde gehoord gelezen wie waarom wat welke hoe heb hebt heeft hebben hadden al gisteren net".split(
+      " ",
+    ),
+    ..."aangezet uitgezet aangedaan uitgedaan geopend gesloten ingeschakeld uitgeschakeld gezet gedaan".split(
+      " ",
+    ),
+  ],
+  clauses: "ik mijn mij me we wij je hij zij ze het is zijn ben er".split(" "),
+  reasons: ["omdat", "want", "zodat", "aangezien"],
+  adjectives: {
+    brightness: ["(fel | helder | licht)"],
+    illuminance: ["(licht | donker | helder)"],
+    speed: ["(snel | hard)"],
+    temperature: ["(warm | heet | koud | koel)"],
+    humidity: ["(vochtig | droog)"],
+    moisture: ["(nat | vochtig | droog)"],
+    volume: ["(hard | luid)"],
+    position: ["(ver open | ver)"],
+    battery: ["(vol | opgeladen)"],
+    level: ["vol"],
+  },
+  frames: {
+    besides: ["met", "op"],
+    state: [
+      "$target [weer | helemaal] $state",
+      ...order(put, putting, "$target [weer | helemaal] $state"),
+      `$target (${should}) [weer | helemaal] $state [zijn | blijven | staan | worden | gaan]`,
+      `(${should}) $target [weer | helemaal] $state (zijn | blijven | staan | worden)`,
+      "dat $target [weer | helemaal] $state (is | zijn | blijft | blijven | staat | staan | wordt | gaat | gaan)",
+      "$target [weer | helemaal] $state (blijven | staan)",
+    ],
+    sorts: {
+      switched: {
+        on: {
+          states: ["aan", "(ingeschakeld | aangezet)", "$property aan"],
+          commands: [
+            `(${turn}) $target [weer] aan`,
+            "(schakel) $target [weer] in",
+            "$target [weer] (aanzetten | aandoen | inschakelen | aanmaken | aan te zetten | in te schakelen | aan te doen)",
+            ...order(
+              turn,
+              "aanzetten | aandoen | inschakelen",
+              `$property ${van} $target (aan | in)`,
+            ),
+            `$property ${van} $target (aanzetten | inschakelen)`,
+          ],
+        },
+        off: {
+          states: ["(uit | af)", "(uitgeschakeld | uitgezet)", "$property uit"],
+          commands: [
+            `(${turn}) $target [weer] (uit | af)`,
+            "$target [weer] (uitzetten | uitdoen | uitschakelen | afzetten | uit te zetten | uit te schakelen | uit te doen)",
+            `(${turn}) $property ${van} $target uit`,
+            `$property ${van} $target (uitzetten | uitschakelen)`,
+          ],
+        },
+      },
+      level: {
+        to: {
+          states: [
+            "[op | naar | met | tot] $value",
+            "[op | naar | met] $value $property",
+            "$property [op | van | naar] $value",
+            "met [een] $property (op | van) $value",
+          ],
+          commands: [
+            "(stel) $target in op $value",
+            "(stel) $property [van | in | op] $target in op $value",
+            "$target op $value instellen",
+            ...order(
+              adjust,
+              adjusting,
+              `$target [omhoog | omlaag | terug] (op | naar | tot) $value`,
+            ),
+            ...order(
+              adjust,
+              adjusting,
+              `$property ${van} $target [omhoog | omlaag] (op | naar | tot) $value`,
+            ),
+            ...order(adjust, adjusting, "$target $property (op | naar) $value"),
+            `$property ${van} $target [op | naar] $value`,
+            `$value $property ${van} $target`,
+          ],
+        },
+        up: {
+          states: [
+            "[met] $amount (hoger | omhoog | erbij)",
+            "(hoger | omhoog | op) [met $amount]",
+            "$property [[met] $amount] (hoger | omhoog)",
+            "[$amount] meer $property",
+          ],
+          commands: [
+            ...order("verhoog", "verhogen", "$target [[met] $amount]"),
+            ...order("verhoog", "verhogen", `$property ${van} $target [[met] $amount]`),
+            ...order(
+              adjust,
+              adjusting,
+              `$property ${van} $target [[met] $amount] (hoger | omhoog)`,
+            ),
+            "$target [[met] $amount] (opendraaien | omhoogdraaien | ophogen)",
+            `[$amount] meer $property ${van} $target`,
+          ],
+        },
+        down: {
+          states: [
+            "[met] $amount (lager | omlaag | eraf | terug)",
+            "(lager | omlaag | terug) [met $amount]",
+            "$property [[met] $amount] (lager | omlaag)",
+            "[$amount] minder $property",
+          ],
+          commands: [
+            ...order("verlaag | verminder", "verlagen | verminderen", "$target [[met] $amount]"),
+            ...order(
+              "verlaag | verminder",
+              "verlagen | verminderen",
+              `$property ${van} $target [[met] $amount]`,
+            ),
+            ...order(
+              adjust,
+              adjusting,
+              `$property ${van} $target [[met] $amount] (lager | omlaag)`,
+            ),
+            "$target [[met] $amount] (terugdraaien | omlaagdraaien)",
+            `[$amount] minder $property ${van} $target`,
+          ],
+        },
+      },
+      choice: {
+        to: {
+          states: [
+            "[op | naar | in | met] [de] $value [stand | modus]",
+            "[op | in] $property $value",
+            "$property [op | naar] $value",
+          ],
+          commands: [
+            ...order(adjust, adjusting, `$property ${van} $target (op | naar) $value`),
+            ...order(adjust, adjusting, "$target $property (op | naar) $value"),
+            ...order("kies | selecteer", "kiezen | selecteren", `$property $value ${van} $target`),
+            `$property ${van} $target [op | naar] $value`,
+          ],
+        },
+      },
+      colour: {
+        to: {
+          states: ["[op | naar | in] $value", "$property [op | naar] $value"],
+          commands: [
+            ...order(`${adjust} | maak`, adjusting, `$property ${van} $target [op | naar] $value`),
+            `$property ${van} $target [op] $value`,
+            "(kleur) $target $value",
+          ],
+        },
+      },
+      text: {
+        to: {
+          states: ["$property op $value", "$property $value"],
+          commands: [...order(adjust, adjusting, `$property ${van} $target (op | naar) $value`)],
+        },
+      },
+      action: {
+        call: { states: [], commands: ["$verb $target", "$target $verb", "laat $target $verb"] },
+      },
+    },
   },
   vocabulary: {
+    "mode-on": {
+      reply: "{$target}: aan.",
+    },
+    "mode-off": {
+      reply: "{$target}: uit.",
+    },
+    "position-short": {
+      states: ["[op | voor] $level (dicht | omlaag | gesloten | naar beneden)"],
+      patterns: [
+        "(sluit | doe | laat | trek) $target [op | voor | tot] $level (dicht | omlaag | zakken | naar beneden)",
+        "(sluit) $target [op | voor | tot] $level",
+        "$target [op | voor | tot] $level (sluiten | dichtdoen)",
+      ],
+      reply: "{$target} gaat dicht.",
+    },
+    "program-start": {
+      patterns: [
+        "(start) $target (met | op | in) [het] [programma] $program",
+        "(start) [het] [programma] $program [programma] (op | van | bij) $target",
+        "(laat) $target (met | op) $program draaien",
+      ],
+      reply: "{$target} start met {$program}.",
+    },
+    "power-start": {
+      states: ["aan het draaien"],
+      patterns: [
+        "(start) $target",
+        "$target (starten | laten draaien)",
+        "(laat) $target (draaien | lopen)",
+      ],
+      reply: "{$target}: aan.",
+    },
+    "power-stop": {
+      patterns: ["(stop) $target", "$target stoppen"],
+      reply: "{$target}: uit.",
+    },
+    "ask-how": {
+      patterns: [
+        "hoe $measure (is | zijn | staat | staan | draait) [het] [in | op | bij | van] $target [open | ingesteld]",
+        "is het $measure [in | op | bij] $target",
+      ],
+      reply: "",
+    },
+    "ask-setting": {
+      patterns: [
+        "(waar staat | waarop staat | hoe staat) $target [op | ingesteld]",
+        "op (hoeveel | wat) staat $target [ingesteld]",
+      ],
+      reply: "",
+    },
+    "ask-doing": {
+      patterns: ["wat (doet | is) $target [aan het doen]"],
+      reply: "",
+    },
     "power-on": {
       patterns: [
+        "(activeer | activeren) $target",
+        "$target activeren",
+        "(steek) $target aan",
         `${flick} $target [weer] (aan | in)`,
-        `${flick} $target (in | op) $place aan`,
         "$target aan",
         "activeer $target",
         "$target (aanzetten | aandoen | inschakelen)",
@@ -288,8 +581,9 @@ export const dutch: LanguagePack = {
     },
     "power-off": {
       patterns: [
+        "(doof) $target",
+        "$target doven",
         `${flick} $target [weer] uit`,
-        `${flick} $target (in | op) $place uit`,
         "$target uit",
         "(deactiveer | doof) $target",
         "$target (uitzetten | uitdoen | uitschakelen)",
@@ -298,17 +592,24 @@ export const dutch: LanguagePack = {
     },
     "brightness-to": {
       patterns: [
+        "(dim) $target [omlaag | omhoog] (naar | tot | op) $level",
+        "$target (naar | tot | op) $level dimmen",
         `(${set} | dim) $target ${to} $level [helderheid]`,
         `${set} [de] helderheid ${of} $target ${to} $level`,
         `$target ${to} $level [helderheid]`,
         "$target $level",
         "dim $target [tot] $level",
-        `[${set} | dim] $target (in | op) $place ${to} $level`,
       ],
       reply: "{$target} op {$level} procent.",
     },
     brighter: {
+      states: [
+        "[[met] $amount] (feller | lichter | helderder)",
+        "(feller | lichter | helderder) met $amount",
+      ],
       patterns: [
+        "$target [[met] $amount] (feller | lichter | helderder) maken",
+        "[$amount] meer licht [in | op | bij | van] $target",
         `(${set} | maak) $target [${by}] (feller | helderder | lichter)`,
         `$target [${by}] (feller | helderder | lichter)`,
         `(verhoog | vergroot) [de] helderheid ${of} $target [${by}]`,
@@ -318,7 +619,15 @@ export const dutch: LanguagePack = {
       reply: "{$target} feller.",
     },
     dimmer: {
+      states: [
+        "[[met] $amount] (donkerder | zachter | gedimd)",
+        "(donkerder | zachter) met $amount",
+      ],
       patterns: [
+        "(dim) $target [[met] $amount]",
+        "(dim) [$amount] $target",
+        "$target [[met] $amount] dimmen",
+        "[$amount] minder licht [in | op | bij | van] $target",
         `(${set} | maak) $target [${by}] (donkerder | zwakker | minder fel)`,
         `$target [${by}] (donkerder | zwakker | minder fel)`,
         `(verlaag | verminder) [de] helderheid ${of} $target [${by}]`,
@@ -330,6 +639,8 @@ export const dutch: LanguagePack = {
     },
     "speed-to": {
       patterns: [
+        "(laat) $target (op | met) $level draaien",
+        "$target (op | met) $level laten draaien",
         `${set} $target ${to} $level`,
         `${set} [de] snelheid ${of} $target ${to} $level`,
         `$target ${to} $level`,
@@ -339,7 +650,9 @@ export const dutch: LanguagePack = {
       reply: "{$target} op {$level} procent.",
     },
     faster: {
+      states: ["[[met] $amount] (sneller | harder)"],
       patterns: [
+        "(laat) $target [$amount] (sneller | harder) draaien",
         `(${set} | maak | laat) $target [${by}] (sneller | harder) [draaien]`,
         `$target [${by}] (sneller | harder)`,
         `verhoog [de] snelheid ${of} $target [${by}]`,
@@ -347,7 +660,9 @@ export const dutch: LanguagePack = {
       reply: "{$target} sneller.",
     },
     slower: {
+      states: ["[[met] $amount] (langzamer | trager | zachter)"],
       patterns: [
+        "(laat) $target [$amount] (langzamer | zachter) draaien",
         `(${set} | maak | laat) $target [${by}] (langzamer | zachter) [draaien]`,
         `$target [${by}] (langzamer | zachter)`,
         `(verlaag | verminder) [de] snelheid ${of} $target [${by}]`,
@@ -355,7 +670,12 @@ export const dutch: LanguagePack = {
       reply: "{$target} langzamer.",
     },
     "oscillate-on": {
+      states: ["aan het (zwenken | draaien)"],
       patterns: [
+        "(laat) $target (zwenken | draaien)",
+        "$target laten zwenken",
+        "(zet | schakel) het zwenken van $target (aan | in)",
+        "(zwenk) $target",
         "laat $target (zwenken | draaien)",
         `${flick} [het] zwenken van $target aan`,
         "$target zwenken",
@@ -376,16 +696,8 @@ export const dutch: LanguagePack = {
         `${set} [de] kleur van $target op $colour`,
         "(kleur | verf) $target $colour",
         "$target [op | in] $colour",
-        `maak $target (in | op) $place $colour`,
       ],
       reply: "{$target} in {$colour}.",
-    },
-    "colour-and-brightness": {
-      patterns: [
-        `[${set} | maak] $target [op | in] $colour [en] [op] $level [helderheid]`,
-        `[${set} | maak] $target [op] $level [helderheid] [en] [in] $colour`,
-      ],
-      reply: "{$target} in {$colour} op {$level} procent.",
     },
     "warmth-to": {
       patterns: [
@@ -395,15 +707,13 @@ export const dutch: LanguagePack = {
       ],
       reply: "{$target} op {$warmth} kelvin.",
     },
-    "warmth-and-brightness": {
-      patterns: [
-        `[${set} | maak] $target [op] $warmth [en] [op] $level [helderheid]`,
-        `[${set} | maak] $target [op] $level [helderheid] [en] $warmth`,
-      ],
-      reply: "{$target} op {$warmth} kelvin en {$level} procent.",
-    },
     "temperature-to": {
       patterns: [
+        "(verwarm | stook | koel) $target (tot | naar | op) $degrees",
+        "$target (tot | naar | op) $degrees (verwarmen | stoken)",
+        "(zet | stel | draai | breng) [de] temperatuur [van | in | op | voor | bij] $target (op | naar) $degrees",
+        "temperatuur [van | in | op | voor | bij] $target (op | naar) $degrees [zetten | stellen]",
+        "$target temperatuur [op] $degrees",
         `(${set} | verwarm | koel) $target ${to} $degrees`,
         `${set} [de] temperatuur ${of} $target ${to} $degrees`,
         `$target ${to} $degrees`,
@@ -413,7 +723,11 @@ export const dutch: LanguagePack = {
       reply: "{$target} op {$degrees} graden.",
     },
     warmer: {
+      states: ["[[met] $amount] (warmer | heter)"],
       patterns: [
+        "(verhoog) [de] temperatuur [van | in | op | bij] $target [met $amount]",
+        "temperatuur [van | in | op | bij] $target [met $amount] verhogen",
+        "(draai | zet) $target [[met] $amount] (hoger | omhoog | open)",
         `(${set} | maak) $target [${by}] (warmer | hoger)`,
         `$target [${by}] (warmer | hoger)`,
         `verhoog [de temperatuur ${of}] $target [${by}]`,
@@ -422,7 +736,10 @@ export const dutch: LanguagePack = {
       reply: "{$target} warmer.",
     },
     cooler: {
+      states: ["[[met] $amount] (kouder | koeler | frisser)"],
       patterns: [
+        "(verlaag) [de] temperatuur [van | in | op | bij] $target [met $amount]",
+        "temperatuur [van | in | op | bij] $target [met $amount] verlagen",
         `(${set} | maak) $target [${by}] (kouder | koeler | lager)`,
         `$target [${by}] (kouder | koeler | lager)`,
         `verlaag [de temperatuur ${of}] $target [${by}]`,
@@ -447,7 +764,11 @@ export const dutch: LanguagePack = {
       reply: "{$target}: {$preset}.",
     },
     open: {
+      states: ["[helemaal] (open | omhoog | op)"],
       patterns: [
+        "(open) $target [helemaal]",
+        "$target [helemaal] (openen | opendoen | openmaken | ophalen | optrekken | opentrekken | open te doen | te openen)",
+        "(haal | trek | doe | zet | maak) $target [helemaal] (op | open | omhoog)",
         "open $target [helemaal | volledig]",
         `${open} $target [helemaal] (open | omhoog)`,
         "$target (open | omhoog)",
@@ -455,7 +776,12 @@ export const dutch: LanguagePack = {
       reply: "{$target} gaat open.",
     },
     close: {
+      states: ["[helemaal] (dicht | omlaag | neer | toe | gesloten | naar beneden)"],
       patterns: [
+        "(sluit) $target [helemaal]",
+        "$target [helemaal] (sluiten | dichtdoen | dichtmaken | neerlaten | laten zakken | dicht te doen | te sluiten)",
+        "(laat) $target [helemaal] (zakken | neer)",
+        "(doe | maak | trek | haal) $target [helemaal] (dicht | toe | neer | omlaag | naar beneden)",
         "sluit $target [helemaal | volledig]",
         "(doe | trek | laat | zet) $target [helemaal] (dicht | omlaag | neer)",
         "$target (dicht | omlaag)",
@@ -463,7 +789,10 @@ export const dutch: LanguagePack = {
       reply: "{$target} gaat dicht.",
     },
     "position-to": {
+      states: ["[op | voor] $level (open | omhoog)", "open [op | voor] $level"],
       patterns: [
+        "(open | zet | doe | haal | trek) $target [op | voor | tot] $level [open | omhoog]",
+        "$target [op | voor | tot] $level (openen | opendoen | zetten)",
         `(${set} | open | sluit) $target ${to} $level`,
         "(open | sluit) $target [voor] $level",
         `${set} [de] positie van $target ${to} $level`,
@@ -473,7 +802,10 @@ export const dutch: LanguagePack = {
       reply: "{$target} op {$level} procent.",
     },
     "tilt-to": {
+      states: ["[op] $level gekanteld"],
       patterns: [
+        "(kantel) $target [op | naar | tot] $level",
+        "$target [op | naar | tot] $level kantelen",
         `kantel $target ${to} $level`,
         `${set} [de] kanteling van $target ${to} $level`,
         `$target kanteling [${to}] $level`,
@@ -481,19 +813,45 @@ export const dutch: LanguagePack = {
       reply: "{$target} gekanteld op {$level} procent.",
     },
     "stop-moving": {
-      patterns: ["stop $target", "$target stop"],
+      patterns: [
+        "(stop) $target",
+        "$target stoppen",
+        "(hou | houd) $target (tegen | stil)",
+        "stop $target",
+        "$target stop",
+      ],
       reply: "{$target} gestopt.",
     },
     "flow-on": {
-      patterns: [`${flick} $target (open | aan)`, "open $target", "$target (open | aan)"],
+      states: ["open"],
+      patterns: [
+        "(open | draai) $target [open]",
+        "$target (openen | opendraaien | openzetten | opendoen)",
+        `${flick} $target (open | aan)`,
+        "open $target",
+        "$target (open | aan)",
+      ],
       reply: "{$target} open.",
     },
     "flow-off": {
-      patterns: [`${flick} $target (dicht | uit)`, "sluit $target", "$target (dicht | uit)"],
+      states: ["(dicht | toe)"],
+      patterns: [
+        "(sluit | draai) $target [dicht]",
+        "$target (sluiten | dichtdraaien | dichtdoen)",
+        `${flick} $target (dicht | uit)`,
+        "sluit $target",
+        "$target (dicht | uit)",
+      ],
       reply: "{$target} dicht.",
     },
     lock: {
+      states: ["(op slot | vergrendeld | afgesloten)"],
       patterns: [
+        "(doe | zet | draai) $target op slot",
+        "$target op slot (doen | zetten | draaien)",
+        "(vergrendel) $target",
+        "$target (vergrendelen | afsluiten)",
+        "(sluit) $target af",
         "(doe | zet) $target op slot",
         "vergrendel $target",
         "$target op slot",
@@ -502,11 +860,29 @@ export const dutch: LanguagePack = {
       reply: "{$target} op slot.",
     },
     unlock: {
-      patterns: ["(doe | haal) $target van het slot", "ontgrendel $target", "$target van het slot"],
+      states: ["(van het slot | van slot | ontgrendeld)"],
+      patterns: [
+        "(haal | doe) $target van [het] slot",
+        "$target van [het] slot (halen | doen)",
+        "(ontgrendel) $target",
+        "$target ontgrendelen",
+        "(doe | haal) $target van het slot",
+        "ontgrendel $target",
+        "$target van het slot",
+      ],
       reply: "{$target} van het slot.",
     },
     arm: {
+      states: [
+        "(scherp | ingeschakeld | aan) [op | voor] [de] [$mode]",
+        "[op | in] [de] $mode [stand]",
+      ],
       patterns: [
+        "(schakel) $target in [op | voor] [de] [$mode]",
+        "(stel | zet) $target in op $mode",
+        "(zet | schakel | stel | doe | maak) $target [scherp | in | aan] [op | voor] [de] $mode [in | scherp]",
+        "$target (scherp zetten | scherpzetten | inschakelen | activeren | aanzetten) [voor | op] [de] [$mode]",
+        "(activeer) $target [voor | op] [de] [$mode]",
         "(zet | stel) $target (op scherp | scherp) [op] [$mode]",
         `${set} $target ${to} $mode`,
         "activeer $target [op] [$mode]",
@@ -515,11 +891,24 @@ export const dutch: LanguagePack = {
       reply: "{$target} staat op scherp.",
     },
     disarm: {
-      patterns: ["(zet | doe | schakel) $target (uit | onscherp)", "$target (uit | onscherp)"],
+      states: ["(onscherp | uit | uitgeschakeld)"],
+      patterns: [
+        "(zet | schakel | doe) $target (uit | onscherp)",
+        "$target (uitschakelen | uitzetten | onscherp zetten | deactiveren | uitdoen)",
+        "(deactiveer) $target",
+        "(zet | doe | schakel) $target (uit | onscherp)",
+        "$target (uit | onscherp)",
+      ],
       reply: "{$target} is uit.",
     },
     record: {
+      states: ["aan het opnemen"],
       patterns: [
+        "(neem) op met $target",
+        "(neem) met $target op",
+        "(start | begin) [met de] opname [van | met | op] $target",
+        "(laat) $target opnemen",
+        "met $target opnemen",
         "neem op met $target",
         "start [de] opname (met | van | op) $target",
         "$target (opnemen | opname aan | opname starten)",
@@ -534,7 +923,12 @@ export const dutch: LanguagePack = {
       reply: "{$target} neemt niet meer op.",
     },
     play: {
+      states: ["aan het spelen"],
       patterns: [
+        "(speel) $target [af | verder]",
+        "$target (afspelen | spelen | laten spelen | hervatten)",
+        "(speel | start | hervat) [de] (muziek | weergave) [in | op | van] $target [af]",
+        "(hervat | start) $target",
         "speel $target [af | verder]",
         "(start | hervat) [de] (weergave | muziek) (op | van) $target",
         "$target (spelen | verder | afspelen)",
@@ -542,7 +936,11 @@ export const dutch: LanguagePack = {
       reply: "{$target} speelt.",
     },
     pause: {
+      states: ["(op pauze | gepauzeerd)"],
       patterns: [
+        "(pauzeer) $target",
+        "$target pauzeren",
+        "(pauzeer) [de] (muziek | weergave) [in | op | van] $target",
         "(pauzeer | onderbreek) $target",
         "$target (pauze | pauzeren)",
         "zet $target op pauze",
@@ -550,7 +948,9 @@ export const dutch: LanguagePack = {
       reply: "{$target} gepauzeerd.",
     },
     "stop-playing": {
+      states: ["gestopt"],
       patterns: [
+        "(stop) [de] (muziek | weergave) [in | op | van] $target",
         "stop $target",
         "stop [de] (weergave | muziek) (op | van) $target",
         "$target stop",
@@ -559,6 +959,11 @@ export const dutch: LanguagePack = {
     },
     next: {
       patterns: [
+        "volgend (nummer | liedje) [op | van | bij | in] $target",
+        "volgende (nummer | liedje | track | plaat) [op | van | bij | in] $target",
+        "(speel | ga naar) [het] volgende (nummer | liedje) [op | van | bij | in] $target",
+        "(sla) dit (nummer | liedje) over [op | van | bij | in] $target",
+        "(sla) dit (nummer | liedje) [op | van | bij | in] $target over",
         "(volgend | volgende) (nummer | lied) (op | van) $target",
         "$target (volgende | volgend nummer)",
       ],
@@ -585,6 +990,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} op volume {$level}.",
     },
     louder: {
+      states: ["[[met] $amount] (luider | harder)"],
       patterns: [
         `(${set} | maak) $target [${by}] (harder | luider)`,
         `$target [${by}] (harder | luider)`,
@@ -593,6 +999,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} harder.",
     },
     quieter: {
+      states: ["[[met] $amount] (zachter | stiller)"],
       patterns: [
         `(${set} | maak) $target [${by}] (zachter | stiller)`,
         `$target [${by}] (zachter | stiller)`,
@@ -601,7 +1008,15 @@ export const dutch: LanguagePack = {
       reply: "{$target} zachter.",
     },
     mute: {
-      patterns: ["demp $target", "(zet | maak) $target stil", "$target (stil | gedempt)"],
+      states: ["(stil | gedempt | op stil)"],
+      patterns: [
+        "(demp) $target",
+        "$target dempen",
+        "(zet) [het] geluid [van | op | bij] $target uit",
+        "demp $target",
+        "(zet | maak) $target stil",
+        "$target (stil | gedempt)",
+      ],
       reply: "{$target} gedempt.",
     },
     unmute: {
@@ -613,6 +1028,7 @@ export const dutch: LanguagePack = {
     },
     "source-to": {
       patterns: [
+        "(speel) $source [op | via] $target",
         `(${set} | schakel) $target ${to} $source`,
         `${set} [de] (bron | ingang) van $target ${to} $source`,
         `$target [${to}] $source`,
@@ -620,11 +1036,24 @@ export const dutch: LanguagePack = {
       reply: "{$target} op {$source}.",
     },
     press: {
-      patterns: ["druk op $target", "druk $target in", "$target indrukken"],
+      patterns: [
+        "(druk) op $target",
+        "op $target drukken",
+        "(luid | bel) [met] $target",
+        "(laat) $target (klinken | rinkelen)",
+        "druk op $target",
+        "druk $target in",
+        "$target indrukken",
+      ],
       reply: "{$target} ingedrukt.",
     },
     start: {
+      states: ["(aan het werk | aan het zuigen | aan het draaien | bezig)"],
       patterns: [
+        "(start) $target",
+        "$target (starten | laten draaien | laten lopen | aan het werk zetten)",
+        "(laat) $target (draaien | lopen | zuigen | vegen | starten | werken)",
+        "(stuur) $target (op pad | eropuit | weg)",
         "start $target",
         "laat $target (beginnen | draaien | zuigen | starten)",
         "$target (start | starten | beginnen)",
@@ -632,15 +1061,26 @@ export const dutch: LanguagePack = {
       reply: "{$target} gestart.",
     },
     stop: {
-      patterns: ["stop $target", "$target (stop | stoppen)"],
+      states: ["gestopt"],
+      patterns: [
+        "(stop | beëindig) $target",
+        "$target (stoppen | beëindigen)",
+        "stop $target",
+        "$target (stop | stoppen)",
+      ],
       reply: "{$target} gestopt.",
     },
     "pause-work": {
+      states: ["(op pauze | gepauzeerd)"],
       patterns: ["(pauzeer | onderbreek) $target", "$target (pauze | pauzeren)"],
       reply: "{$target} gepauzeerd.",
     },
     dock: {
+      states: ["(op | in | naar) [zijn] (basis | station | laadstation)"],
       patterns: [
+        "(stuur | breng) $target (terug | naar huis) [naar] [zijn] [basis | station | laadstation]",
+        "(stuur | breng) $target naar [zijn] (basis | station | laadstation)",
+        "$target (terug sturen | terugsturen | naar huis sturen)",
         "stuur $target (naar huis | terug | naar het station)",
         "$target (naar huis | terug | naar het station)",
         "laad $target op",
@@ -649,6 +1089,8 @@ export const dutch: LanguagePack = {
     },
     "program-to": {
       patterns: [
+        "(kies | selecteer) [het] programma $program (op | van | voor | bij) $target",
+        "(kies) $program [programma] (op | voor | bij) $target",
         `(${set} | start) $target (op | met | naar) [programma] $program`,
         "kies [programma] $program (voor | op) $target",
         "$target [op] [programma] $program",
@@ -657,6 +1099,10 @@ export const dutch: LanguagePack = {
     },
     find: {
       patterns: [
+        "waar (zijn | is | heb ik | liggen | ligt) $target [gelaten | gelegd]",
+        "(vind | zoek) $target",
+        "$target (vinden | zoeken)",
+        "(laat) $target (piepen | rinkelen | afgaan)",
         "waar (is | zijn | liggen) $target",
         "(zoek | vind) $target",
         "laat $target (piepen | rinkelen)",
@@ -674,6 +1120,12 @@ export const dutch: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(wat | hoeveel | hoe hoog) is $measure [van | in | op | bij] $target",
+        "wat is $measure $target",
+        "(welke | wat voor) $measure (heeft | is het) [van | in | op | bij] $target",
+        "op welke $measure staat $target",
+        "hoe hoog is $measure [van | in | op | bij] $target",
+        "(zeg | vertel) me $measure [van | in | op | bij] $target",
         "(wat | hoe hoog) is [de | het] $measure [van | in | op | bij] $target",
         "welke $measure heeft $target",
         "(zeg | geef) me [de | het] $measure [van | in | op | bij] $target",
@@ -690,8 +1142,12 @@ export const dutch: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(is | zijn | staat | staan) $target [nog | nu | allemaal] $state",
+        "(heb ik | hebben we) $target [nog] $state (gelaten | laten staan)",
+        "(kijk | zeg | check) [me] of $target [nog] $state (is | zijn | staat | staan)",
+        "(is | zijn) $target al $state",
+        "(brandt | branden | draait) $target [nog]",
         "(is | zijn | staat | staan) $target [nog | allemaal] $state",
-        "(is | zijn | staat | staan) $target (in | op) $place [nog] $state",
         "(kijk | controleer | zeg me) of $target $state (is | zijn | staat | staan)",
       ],
       reply: "",
@@ -699,13 +1155,19 @@ export const dutch: LanguagePack = {
     "ask-which": {
       patterns: [
         "welke [van] $target (is | zijn | staan | staat) [nog] $state",
-        "welke $target (in | op) $place (is | zijn | staan | staat) [nog] $state",
+        "hoeveel [van] $target (is | zijn | staan | staat) [er] [nog] $state",
+        "welke [van] $target (is | zijn | staan | staat) [nog] $state",
         "wat (is | staat) [er] [nog] $state (in | op) $target",
       ],
       reply: "",
     },
     "ask-any": {
       patterns: [
+        "(is | zijn | staat | staan) er [nog] [een | enkele] $target [nog] $state",
+        "(is | staat) er [nog] iets $state [in | op | bij] $target",
+        "(is | staat) er [in | op | bij] $target [nog] iets $state",
+        "(is | staat) er $target [nog] iets $state",
+        "(is | staat) er [nog] ergens [een] $target $state",
         "(is | zijn | staan | staat) er [nog] [een | enkele] [van] $target [nog] $state",
         "(is | staat) er (in | op) $target [nog] iets $state",
       ],
@@ -754,6 +1216,7 @@ export const dutch: LanguagePack = {
     cannot: "Dat gaat niet.",
     act: "Gedaan.",
     confirm: "Weet je het zeker?",
+    offer: "Bedoel je: {$reply}?",
     code: "Wat is de code?",
     failed: "{$names}: geen antwoord.",
     partly: "{$reply} {$names}: geen antwoord.",

@@ -1,13 +1,34 @@
 import { toCardinal, toOrdinal } from "n2words/en-GB";
 import type { LanguagePack } from "./pack.ts";
 
-const flick = "(turn | switch | put | flick | power)";
-const set = "(set | put | turn | change | adjust)";
-const make = "(make | turn | set | change)";
-const to = "(to | at | on)";
-const up = "(up | back up)";
-const open = "(open | raise | lift | roll up | pull up | draw back)";
-const close = "(close | shut | lower | roll down | pull down | draw)";
+const flick = "turn | switch | put | flick | power";
+const adjust = "set | put | turn | change | adjust | move | bring | take | push | get";
+const choose = "set | put | turn | change | switch | adjust | move";
+const push = "turn | bring | push | move | nudge | put | take";
+const more = "raise | increase | boost";
+const less = "lower | reduce | decrease | drop | cut";
+const upward = "turn up | bring up | push up";
+const downward = "turn down | bring down | push down";
+const of = "of | for | on | in | at";
+const should = "should | must | has to | have to | needs to | need to | ought to | can | may";
+const whole = "fully | completely | all the way | wide | right";
+const track = "track | song";
+
+/** A command, and the same as somebody is asked whether they mind doing it. */
+function say(verbs: string, rest: string): string[] {
+  const doing = verbs.split(" | ").map(gerund).join(" | ");
+  return [
+    `(${verbs}) ${rest}`,
+    `(would you mind | do you mind | how about | what about) (${doing}) ${rest}`,
+  ];
+}
+
+function gerund(verb: string): string {
+  const [first = "", ...after] = verb.split(" ");
+  const isShort = /^[^aeiou]*[aeiou][^aeiouwxy]$/.test(first);
+  const stem = isShort ? first + first.slice(-1) : first.replace(/e$/, "");
+  return [`${stem}ing`, ...after].join(" ");
+}
 
 export const english: LanguagePack = {
   language: "en",
@@ -62,13 +83,19 @@ export const english: LanguagePack = {
       { said: ["$minute [minute | minutes] to $hour"], before: true },
     ],
     moments: { "00:00": ["midnight"], "12:00": ["noon", "midday"] },
-    morning: ["$time (am | a m)", "$time [o'clock] in the morning", "$time this morning"],
+    morning: [
+      "[this | in the] morning at $time",
+      "$time (am | a m)",
+      "$time [o'clock] in the morning",
+      "$time this morning",
+    ],
     afternoon: [
+      "([this | in the] (afternoon | evening) | tonight) at $time",
       "$time (pm | p m)",
       "$time [o'clock] in the (afternoon | evening)",
       "$time (this (afternoon | evening) | tonight)",
     ],
-    night: ["$time [o'clock] at night"],
+    night: ["[at] night at $time", "$time [o'clock] at night"],
     days: { 0: ["today"], 1: ["tomorrow"], 2: ["the day after tomorrow", "day after tomorrow"] },
     weekday: ["[on] [next | this | this coming] $weekday"],
     date: ["[on] [the] $day [of] $month [$year]", "[on] $month [the] $day [$year]"],
@@ -78,7 +105,17 @@ export const english: LanguagePack = {
       for: ["for [the next] $duration"],
       until: ["(until | till) $time [$date]", "(until | till) $date at $time"],
     },
-    then: ["and", "then", "and then", "after that", "and after that"],
+    then: [
+      "and",
+      "then",
+      "and then",
+      "after that",
+      "and after that",
+      "and also",
+      "also",
+      "plus",
+      "but",
+    ],
   },
   units: {
     percent: ["percent", "per cent", "%"],
@@ -86,12 +123,73 @@ export const english: LanguagePack = {
     kelvin: ["kelvin", "k"],
   },
   elisions: [],
+  endings: ["'s", "'re"],
   small: ["the", "a", "an", "my", "our"],
+  fillers: [
+    "'s",
+    "um",
+    "uh",
+    "er",
+    "erm",
+    "hmm",
+    "oh",
+    "well",
+    "so",
+    "okay",
+    "ok",
+    "right",
+    "alright",
+    "just",
+    "please",
+    "hey",
+    "maybe",
+    "only",
+    "now",
+    "then",
+  ],
+  hedges: [
+    ..."not no never none nobody nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
+      " ",
+    ),
+    ..."if unless when whenever while until till before after once whether should would could might may suppose supposing imagine pretend wish hope wonder remember remind forget forgot almost nearly".split(
+      " ",
+    ),
+    ..."say said says saying tell told tells ask asked asks think thought thinks believe heard hear read wrote write asking who why what which how did was were been had has have does do used already yesterday ago last".split(
+      " ",
+    ),
+    ..."turned switched opened closed locked unlocked started stopped dimmed put made got left ran played armed raised lowered".split(
+      " ",
+    ),
+  ],
+  clauses:
+    "i i'm i've i'll my me we we're us you you're he she they it is are am 's 're have got".split(
+      " ",
+    ),
+  reasons: ["because", "since", "as", "cause", "so that", "for"],
+  adjectives: {
+    brightness: ["bright"],
+    illuminance: ["bright", "light", "dark"],
+    speed: ["fast"],
+    temperature: ["warm", "hot", "cold", "cool"],
+    humidity: ["humid", "damp", "dry"],
+    moisture: ["moist", "wet", "damp", "dry"],
+    volume: ["loud"],
+    position: ["open", "far open", "far up", "far down", "far closed"],
+    tilt: ["far tilted"],
+    battery: ["full", "charged"],
+    level: ["full"],
+    pm25: ["dusty"],
+  },
   courtesies: {
     opening: [
-      "please | (could | can | would | will) you [please] | (I would | I'd) like you to | I want you to",
+      "(could | can | would | will | might) you [kindly | possibly | quickly | maybe] [go and]",
+      "would you be so kind [as to] | be so kind as to | do me a favour and | be a dear and | go ahead and | (I'd | I would | we'd | we would) appreciate it if you could",
+      "(I'd | I would | we'd | we would) (like | love) [you to] | (I | we) (want | need) [you to]",
+      "(can | could | may | might) (I | we) (have | get) | let's [have | get] | let us [have | get] | time to | you (can | may | could)",
     ],
-    closing: ["please | thanks | thank you | for me [please]"],
+    closing: [
+      "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | quickly | again | cheers | will you",
+    ],
   },
   targets: {
     all: ["all", "all of", "every", "both", "each"],
@@ -99,9 +197,25 @@ export const english: LanguagePack = {
     here: ["here", "in here", "in this room", "this room"],
     it: ["it", "them", "that", "that one", "those", "these"],
     there: ["there", "in there", "that room", "that place"],
-    inPlace: ["in", "on", "at", "of", "from"],
+    outside: ["outside", "outdoors", "out there"],
+    inside: ["inside", "indoors"],
+    everywhere: ["everywhere", "whole house", "house"],
+    one: ["one", "that"],
+    ones: ["ones", "those"],
+    inPlace: ["in", "on", "at", "of", "from", "around", "throughout", "inside"],
     and: ["and", "&", "plus", "as well as"],
-    except: ["except", "except for", "but", "but not", "apart from", "other than"],
+    except: [
+      "except",
+      "except for",
+      "but",
+      "but not",
+      "apart from",
+      "other than",
+      "all except",
+      "all but",
+      "leaving out",
+      "save for",
+    ],
   },
   kinds: {
     light: { one: ["light", "lamp"], many: ["lights", "lamps", "lighting"] },
@@ -116,7 +230,7 @@ export const english: LanguagePack = {
     },
     gate: { one: ["gate"], many: ["gates"] },
     valve: { one: ["valve"], many: ["valves"] },
-    lock: { one: ["lock"], many: ["locks"] },
+    lock: { one: ["lock", "door"], many: ["locks", "doors"] },
     alarm: { one: ["alarm"], many: ["alarms"] },
     camera: { one: ["camera"], many: ["cameras"] },
     sensor: { one: ["sensor"], many: ["sensors"] },
@@ -259,372 +373,486 @@ export const english: LanguagePack = {
     6500: ["cold", "coldest", "icy white"],
   },
   amounts: {
-    small: ["a bit", "a little", "slightly", "a touch", "a tad"],
-    large: ["a lot", "much", "way", "far"],
+    small: ["bit", "little [bit]", "slightly", "touch", "tad", "notch"],
+    large: ["lot", "much", "way", "far", "good bit"],
   },
   levels: {
-    least: ["minimum", "min", "lowest", "the lowest"],
+    least: [
+      "minimum",
+      "min",
+      "lowest",
+      "all the way down",
+      "down all the way",
+      "[down] as (far | low) as it goes",
+    ],
     low: ["low", "slow"],
     medium: ["medium", "middle"],
     high: ["high", "fast"],
-    full: ["full", "maximum", "max", "full power", "highest", "the highest", "full blast"],
+    full: [
+      "full",
+      "maximum",
+      "max",
+      "full power",
+      "highest",
+      "full blast",
+      "full brightness",
+      "all the way up",
+      "up all the way",
+      "[up] as (far | high) as it goes",
+    ],
+  },
+  frames: {
+    besides: ["with", "at", "in", "on", "to"],
+    state: [
+      "$target [back | right] $state",
+      ...say(
+        "turn | switch | put | set | get | make | have | keep | leave | bring | take | change | pull",
+        "$target [back | right] $state",
+      ),
+      `$target (${should}) (be | go | come | stay | get) [back] $state`,
+      "(can | could | may) $target (be | go | come) [back] $state [again]",
+      "(make [sure | certain] | see [to it] | ensure) [that] $target (is | are | stays | stay | gets | get | goes) [back] $state",
+      "$target to be $state",
+    ],
+    sorts: {
+      switched: {
+        on: {
+          states: ["on", "(switched | turned | powered) on", "$property on"],
+          commands: [
+            ...say(flick, "on $target"),
+            ...say("flick | power", "$target [back | right] on"),
+            ...say(flick, `on $property (${of}) $target`),
+            ...say(flick, `$property (${of}) $target on`),
+            ...say(flick, "on $target $property"),
+            `$property on (${of}) $target`,
+          ],
+        },
+        off: {
+          states: ["off", "(switched | turned | powered | shut) off", "$property off"],
+          commands: [
+            ...say(`${flick} | shut`, "off $target"),
+            ...say("flick | shut | power", "$target [back | right] off"),
+            ...say(`${flick} | shut`, `off $property (${of}) $target`),
+            ...say(`${flick} | shut`, `$property (${of}) $target off`),
+            ...say(`${flick} | shut`, "off $target $property"),
+            `$property off (${of}) $target`,
+          ],
+        },
+      },
+      level: {
+        to: {
+          states: [
+            "[to | at | on] $value",
+            "[to | at | on] $value $property",
+            "$property [to | at | on | of] $value",
+            "with $property (at | of) $value",
+          ],
+          commands: [
+            ...say(adjust, "$target [up | down | back] (to | at | on) $value"),
+            ...say(adjust, "(up | down) $target (to | at) $value"),
+            ...say(
+              `${adjust} | ${less} | ${more}`,
+              `[up | down] $property (${of}) $target [up | down | back] (to | at) $value`,
+            ),
+            ...say(
+              `${adjust} | ${less} | ${more}`,
+              "[up | down] $target $property [up | down | back] (to | at) $value",
+            ),
+            ...say(`${less} | ${more}`, "$target to $value"),
+            `$property (${of}) $target [to | at | on] $value`,
+            `$value $property (${of}) $target`,
+          ],
+        },
+        up: {
+          states: [
+            "up [[by] $amount]",
+            "$amount up",
+            "higher [by $amount]",
+            "$amount higher",
+            "$property up [[by] $amount]",
+            "[$amount] more $property",
+          ],
+          commands: [
+            ...say(push, "up $target [[by] $amount]"),
+            ...say(more, "$target [[by] $amount]"),
+            ...say(`${more} | ${upward}`, `$property (${of}) $target [[by] $amount]`),
+            ...say(push, `$property (${of}) $target up [[by] $amount]`),
+            ...say(`${more} | ${upward}`, "$target $property [[by] $amount]"),
+            `[$amount] more $property (${of}) $target`,
+          ],
+        },
+        down: {
+          states: [
+            "down [[by] $amount]",
+            "$amount down",
+            "lower [by $amount]",
+            "$amount lower",
+            "$property down [[by] $amount]",
+            "[$amount] less $property",
+          ],
+          commands: [
+            ...say(push, "down $target [[by] $amount]"),
+            ...say(less, "$target [[by] $amount]"),
+            ...say(`${less} | ${downward}`, `$property (${of}) $target [[by] $amount]`),
+            ...say(push, `$property (${of}) $target down [[by] $amount]`),
+            ...say(`${less} | ${downward}`, "$target $property [[by] $amount]"),
+            `[$amount] less $property (${of}) $target`,
+          ],
+        },
+      },
+      choice: {
+        to: {
+          states: [
+            "[to | on | in | into | at] $value [mode | setting]",
+            "[to | on | in | into | at] $value $property",
+            "$property [to | on | in | at] $value",
+          ],
+          commands: [
+            ...say(choose, `$property (${of}) $target [over] (to | on | in | into) $value`),
+            ...say(choose, "$target $property [over] (to | on | in | into) $value"),
+            ...say(choose, "$target over to $value"),
+            ...say("select | choose | pick | use | set", `$value $property (${of} | with) $target`),
+            `$value $property (${of}) $target`,
+            `$property (${of}) $target [to | on | at] $value`,
+          ],
+        },
+      },
+      colour: {
+        to: {
+          states: ["[to | in] $value", "[to | in] $value $property", "$property [to] $value"],
+          commands: [
+            ...say(`${choose} | make`, `$property (${of}) $target [to] $value`),
+            ...say(`${choose} | make`, "$target $property [to] $value"),
+            `$property (${of}) $target [to] $value`,
+          ],
+        },
+      },
+      text: {
+        to: {
+          states: ["$property to $value", "$property $value"],
+          commands: [
+            ...say(choose, `$property (${of}) $target to $value`),
+            `$property (${of}) $target to $value`,
+          ],
+        },
+      },
+      action: {
+        call: {
+          states: [],
+          commands: [
+            "$verb $target",
+            "$target $verb",
+            "(make | let | have) $target $verb",
+            "get $target to $verb",
+          ],
+        },
+      },
+    },
   },
   vocabulary: {
     "power-on": {
-      patterns: [
-        `${flick} on $target`,
-        `${flick} $target [back] on`,
-        `${flick} $target on [in | at] $place`,
-        "$target on [in | at] $place",
-        "$target on",
-        "(light up | fire up | power up | activate | enable) $target",
-        "(get | have) $target on",
-        "I (need | want) $target on",
-      ],
+      patterns: [...say("light up | fire up | power up | activate | enable", "$target")],
+      states: ["lit"],
       reply: "{$target} on.",
     },
     "power-off": {
       patterns: [
-        `(${flick} | shut) off $target`,
-        `(${flick} | shut) $target [back] off`,
-        `(${flick} | shut) $target off [in | at] $place`,
-        "$target off [in | at] $place",
-        "$target off",
-        "(kill | cut | shut down | power down | deactivate | disable | turn out | put out) $target",
-        "I (need | want) $target off",
+        ...say(
+          "kill | cut | shut down | power down | deactivate | disable | turn out | put out | extinguish",
+          "$target",
+        ),
       ],
+      states: ["out"],
       reply: "{$target} off.",
     },
     "brightness-to": {
-      patterns: [
-        `(${set} | dim | brighten | bring | take) $target [up | down] ${to} $level [brightness]`,
-        `${set} [the] (brightness | light level) (of | for | on | in) $target to $level`,
-        `$target (${to} | brightness) $level`,
-        `[${set} | dim] $target ${to} $level [in | at] $place`,
-        "$target $level [brightness]",
-        `${make} $target $level`,
-        "(dim | brighten) $target $level",
-        "I want $target at $level",
-      ],
+      patterns: [...say("dim | brighten | fade", "$target [up | down] [to | at] $level")],
       reply: "{$target} at {$level} percent.",
     },
     brighter: {
       patterns: [
-        "(brighten | turn up | bring up) $target [by $amount | $amount]",
-        `(turn | bring) $target ${up} [by $amount | $amount]`,
-        "[make] $target [$amount] brighter",
-        "[make] $target brighter by $amount",
-        "brighten up $target [$amount]",
-        "(raise | increase | turn up) [the] brightness (of | in | on) $target [by $amount | $amount]",
-        "more light (on | in | from) $target",
-        "$target $amount up",
-        "$target up [by] $amount",
+        ...say("brighten", "[up] $target [up] [[by] $amount]"),
+        `[$amount] more light (${of} | from) $target`,
       ],
+      states: ["[$amount] (brighter | lighter)", "(brighter | lighter) by $amount"],
       reply: "{$target} brighter.",
     },
     dimmer: {
       patterns: [
-        "(dim | turn down | bring down) $target [by $amount | $amount]",
-        "(turn | bring) $target down [by $amount | $amount]",
-        "[make] $target [$amount] (dimmer | darker)",
-        "[make] $target (dimmer | darker) by $amount",
-        "(lower | reduce | decrease | turn down) [the] brightness (of | in | on) $target [by $amount | $amount]",
-        "less light (on | in | from) $target",
-        "$target $amount down",
-        "$target down [by] $amount",
+        ...say("dim | soften", "$target [down] [[by] $amount]"),
+        ...say("dim", "down $target [[by] $amount]"),
+        `[$amount] less light (${of} | from) $target`,
       ],
+      states: ["[$amount] (dimmer | darker)", "(dimmer | darker) by $amount"],
       reply: "{$target} dimmer.",
     },
     "speed-to": {
       patterns: [
-        `(${set} | run | spin) $target [up | down] ${to} $level [speed]`,
-        `(${set} | run) [the] speed (of | for | on) $target to $level`,
-        `$target ${to} $level [speed]`,
-        "$target (speed $level | $level [speed])",
-        "(run | set | spin) $target $level",
-        "$level speed (on | for) $target",
+        ...say("run | spin | slow | speed", "$target [up | down] [to | at | on] $level [speed]"),
+        ...say("slow down | speed up", "$target to $level"),
       ],
       reply: "{$target} at {$level} percent.",
     },
     faster: {
       patterns: [
-        "(speed up | turn up) $target [by $amount | $amount]",
-        `(speed | turn) $target ${up} [by $amount | $amount]`,
-        "(make | run | spin) $target [$amount] (faster | quicker)",
-        "$target [$amount] (faster | quicker)",
-        "(raise | increase) [the] speed (of | on) $target [by $amount | $amount]",
-        "$target up [by] $amount",
+        ...say("run | spin", "$target [$amount] (faster | quicker)"),
+        ...say("speed", "up $target [[by] $amount]"),
+        ...say("speed", "$target up [[by] $amount]"),
       ],
+      states: ["[$amount] (faster | quicker)", "(faster | quicker) by $amount"],
       reply: "{$target} faster.",
     },
     slower: {
       patterns: [
-        "(slow down | slow | turn down) $target [by $amount | $amount]",
-        "(slow | turn) $target down [by $amount | $amount]",
-        "(make | run | spin) $target [$amount] slower",
-        "$target [$amount] slower",
-        "(lower | reduce | decrease) [the] speed (of | on) $target [by $amount | $amount]",
-        "$target down [by] $amount",
+        ...say("run | spin", "$target [$amount] slower"),
+        ...say("slow", "[down] $target [[by] $amount]"),
+        ...say("slow", "$target down [[by] $amount]"),
       ],
+      states: ["[$amount] slower", "slower by $amount"],
       reply: "{$target} slower.",
     },
     "oscillate-on": {
       patterns: [
-        "(oscillate | swing) $target",
-        "(make | let | have) $target (oscillate | swing)",
-        `${flick} on [the] oscillation (of | on | for) $target`,
-        "$target oscillation on",
+        ...say("oscillate | swing | rotate", "$target"),
+        "(make | let | have) $target (oscillate | swing | rotate)",
+        "get $target to (oscillate | swing | rotate)",
       ],
+      states: ["oscillating | swinging | rotating"],
       reply: "{$target} oscillating.",
     },
     "oscillate-off": {
       patterns: [
-        "stop $target (oscillating | swinging)",
-        "stop oscillating $target",
-        `${flick} off [the] oscillation (of | on | for) $target`,
-        "$target oscillation off",
+        ...say("stop", "$target [from] (oscillating | swinging | rotating)"),
+        ...say("stop", "(oscillating | swinging | rotating) $target"),
       ],
       reply: "{$target} not oscillating.",
     },
     "colour-to": {
-      patterns: [
-        `${make} $target [to] $colour`,
-        `${set} [the] (colour | color) (of | for | on) $target to $colour`,
-        "(paint | colour | color) $target $colour",
-        "$target [to | in] $colour",
-        `${make} $target $colour [in | at] $place`,
-        "I want $target [in] $colour",
-      ],
+      patterns: [...say("paint | colour | color", "$target $colour")],
       reply: "{$target} in {$colour}.",
     },
-    "colour-and-brightness": {
-      patterns: [
-        `[${make}] $target [to] $colour [and] [at | to] $level [brightness]`,
-        `[${make}] $target [to | at] $level [brightness] [and] [in] $colour`,
-      ],
-      reply: "{$target} in {$colour} at {$level} percent.",
-    },
-    "warmth-to": {
-      patterns: [
-        `${make} $target [to] $warmth`,
-        `${set} [the] (warmth | colour temperature | color temperature) (of | for | on) $target to $warmth`,
-        "$target [to] $warmth",
-        "I want $target $warmth",
-      ],
-      reply: "{$target} at {$warmth} kelvin.",
-    },
-    "warmth-and-brightness": {
-      patterns: [
-        `[${make}] $target [to] $warmth [and] [at | to] $level [brightness]`,
-        `[${make}] $target [to | at] $level [brightness] [and] $warmth`,
-      ],
-      reply: "{$target} at {$warmth} kelvin and {$level} percent.",
-    },
+    "warmth-to": { reply: "{$target} at {$warmth} kelvin." },
     "temperature-to": {
       patterns: [
-        `(${set} | heat | warm | cool | bring) $target [up | down] ${to} $degrees`,
-        `${set} [the] (temperature | target [temperature]) (of | for | on | in) $target to $degrees`,
-        `$target ${to} $degrees`,
-        "$target $degrees",
-        "(make | set) $target $degrees",
-        `${set} [it] $degrees in $target`,
-        "I want $degrees in $target",
+        ...say("heat | warm | cool", "$target [up | down] to $degrees"),
+        ...say(
+          adjust,
+          "temperature (of | for | on | in) $target [up | down | back] (to | at) $degrees",
+        ),
+        ...say(adjust, "$target temperature [up | down | back] (to | at) $degrees"),
+        "temperature (of | for | on | in) $target [to | at] $degrees",
+        "$degrees (in | on | for) $target",
         "make it $degrees in $target",
       ],
-      reply: "{$target} set to {$degrees} degrees.",
+      states: ["temperature [to | at | on] $degrees"],
+      reply: "{$target} at {$degrees} degrees.",
     },
     warmer: {
       patterns: [
-        "(turn up | warm up | warm) $target [by $amount | $amount]",
-        `(turn | warm) $target ${up} [by $amount | $amount]`,
-        "[make] $target [$amount] (warmer | hotter)",
-        "[make it] [$amount] (warmer | hotter) in $target",
-        "(raise | increase) [the] temperature (of | in | on) $target [by $amount | $amount]",
-        "(raise | increase) $target by $amount",
-        "$target up [by] $amount",
+        ...say("warm | heat", "[up] $target [up] [[by] $amount]"),
+        ...say(`${more} | ${upward}`, "temperature (of | in | on | for) $target [[by] $amount]"),
+        ...say(push, "temperature (of | in | on | for) $target up [[by] $amount]"),
+        "make it [$amount] (warmer | hotter) in $target",
       ],
+      states: ["[$amount] (warmer | hotter)", "(warmer | hotter) by $amount"],
       reply: "{$target} warmer.",
     },
     cooler: {
       patterns: [
-        "(turn down | cool down | cool) $target [by $amount | $amount]",
-        "(turn | cool) $target down [by $amount | $amount]",
-        "[make] $target [$amount] (cooler | colder)",
-        "[make it] [$amount] (cooler | colder) in $target",
-        "(lower | reduce | decrease) [the] temperature (of | in | on) $target [by $amount | $amount]",
-        "(lower | reduce | decrease) $target by $amount",
-        "$target down [by] $amount",
+        ...say("cool", "[down] $target [down] [[by] $amount]"),
+        ...say(`${less} | ${downward}`, "temperature (of | in | on | for) $target [[by] $amount]"),
+        ...say(push, "temperature (of | in | on | for) $target down [[by] $amount]"),
+        "make it [$amount] (cooler | colder) in $target",
       ],
+      states: ["[$amount] (cooler | colder)", "(cooler | colder) by $amount"],
       reply: "{$target} cooler.",
     },
-    "mode-to": {
-      patterns: [
-        `(${set} | switch) $target [to | on | in | into] $mode [mode]`,
-        `${set} [the] mode (of | for | on) $target to $mode`,
-        "$target [to | on | in] $mode [mode]",
-        "$mode mode (on | for) $target",
-      ],
-      reply: "{$target} set to {$mode}.",
-    },
-    "preset-to": {
-      patterns: [
-        `(${set} | switch) $target [to | on | in | into] $preset [mode | preset]`,
-        `${set} [the] preset (of | for | on) $target to $preset`,
-        "$target [to | on] $preset [mode | preset]",
-        "$preset (mode | preset) (on | for) $target",
-      ],
-      reply: "{$target} set to {$preset}.",
-    },
+    "mode-on": { reply: "{$target} on." },
+    "mode-off": { reply: "{$target} off." },
+    "mode-to": { reply: "{$target} set to {$mode}." },
+    "preset-to": { reply: "{$target} set to {$preset}." },
     open: {
       patterns: [
-        `${open} [up] $target`,
-        "(raise | lift | roll | pull | put | open) $target up",
-        "$target (open | up)",
-        "open $target (fully | completely | all the way | wide)",
-        "(get | have | I want) $target open",
+        ...say(
+          "open | raise | lift | roll up | pull up | draw back",
+          "[up] $target [fully | completely | all the way | right up | wide]",
+        ),
+        ...say(
+          "raise | lift | roll | pull | put | open | bring | let | take",
+          "$target [all the way | right] up",
+        ),
       ],
+      states: [`[${whole}] (open | opened | up)`, "(open | up) all the way"],
       reply: "{$target} opening.",
     },
     close: {
       patterns: [
-        `${close} [up] $target`,
-        "(lower | roll | pull | put | let) $target down",
-        "$target (closed | shut | down)",
-        "(close | shut) $target (fully | completely | all the way)",
-        "(pull | get | have | I want) $target (closed | shut)",
+        ...say(
+          "close | shut | lower | roll down | pull down | draw",
+          "[up] $target [fully | completely | all the way]",
+        ),
+        ...say(
+          "lower | roll | pull | put | let | bring | take",
+          "$target [all the way | right] down",
+        ),
       ],
+      states: [`[${whole}] (closed | shut | down)`, "(closed | shut | down) all the way"],
       reply: "{$target} closing.",
     },
     "position-to": {
       patterns: [
-        `(${set} | open | close | move | raise | lower | bring) $target [up | down] ${to} $level [open]`,
-        "(open | raise) $target $level [of the way]",
-        `${set} [the] position (of | for) $target to $level`,
-        `$target ${to} $level [open]`,
-        "$target $level [open]",
+        ...say(
+          `${adjust} | open | close | raise | lower | lift | roll | pull | shut`,
+          "$target [up | down] (to | at | by) $level [open | closed]",
+        ),
+        ...say("open | raise | lift", "$target $level [of the way] [up | open]"),
+        ...say("put | pull | roll | bring | draw", "$target $level [of the way] (up | open)"),
         "$level open $target",
+      ],
+      states: [
+        "[to | at] $level (open | up | of the way open | of the way up)",
+        "open [to | at] $level",
       ],
       reply: "{$target} at {$level} percent.",
     },
+    "position-short": {
+      patterns: [
+        ...say("close | lower | shut | drop", "$target $level [of the way] [down | closed]"),
+        ...say(
+          "put | pull | roll | bring | draw",
+          "$target $level [of the way] (down | closed | shut)",
+        ),
+      ],
+      states: ["$level (closed | down | shut | of the way down)"],
+      reply: "{$target} lowered.",
+    },
     "tilt-to": {
       patterns: [
-        "tilt $target [to | at] $level",
-        `${set} [the] tilt (of | for | on) $target to $level`,
-        "$target tilt [to] $level",
-        "(angle | turn) [the] slats (of | on) $target to $level",
+        ...say("tilt | angle", "$target [to | at] $level"),
+        ...say("angle | turn | tilt", "slats (of | on) $target to $level"),
       ],
+      states: ["tilted [to | at] $level"],
       reply: "{$target} tilted to {$level} percent.",
     },
     "stop-moving": {
-      patterns: ["(stop | halt | hold) $target", "$target (stop | halt)", "stop moving $target"],
+      patterns: [
+        ...say("stop | halt | hold", "[moving] $target [moving]"),
+        "$target (stop | halt)",
+      ],
       reply: "{$target} stopped.",
     },
     "flow-on": {
       patterns: [
-        `${flick} on $target`,
-        `${flick} $target on`,
-        "$target (on | open)",
-        "open [up] $target",
-        "(start | let) [the] (flow | water) (through | in) $target",
+        ...say("open", "[up] $target"),
+        ...say("start | let", "(flow | water) (through | in) $target"),
+        ...say("run", "$target"),
       ],
+      states: ["open", "running"],
       reply: "{$target} open.",
     },
     "flow-off": {
       patterns: [
-        `(${flick} | shut) off $target`,
-        `(${flick} | shut) $target off`,
-        "$target (off | closed | shut)",
-        "(close | shut) [off] $target",
-        "stop [the] (flow | water) (through | in) $target",
+        ...say("close | shut", "[off] $target"),
+        ...say("stop", "(flow | water) (through | in) $target"),
+        ...say("stop", "$target"),
       ],
+      states: ["closed | shut"],
       reply: "{$target} closed.",
     },
     lock: {
-      patterns: [
-        "(lock | bolt | secure) [up] $target",
-        "$target (locked | lock)",
-        "(get | have | make sure) $target [is] locked",
-        "lock up $target",
-      ],
+      patterns: [...say("lock | bolt | secure", "[up] $target [up]"), "$target lock"],
+      states: ["locked [up] | bolted | secured"],
       reply: "{$target} locked.",
     },
     unlock: {
-      patterns: ["(unlock | unbolt | release) $target", "$target (unlocked | unlock)"],
+      patterns: [...say("unlock | unbolt | release", "$target"), "$target unlock"],
+      states: ["unlocked | unbolted"],
       reply: "{$target} unlocked.",
     },
     arm: {
       patterns: [
-        "arm $target [[to | for | in] $mode [mode]]",
-        "set $target [to | for] $mode [mode]",
-        "$target (armed | [to] $mode)",
-        "set $target",
+        ...say("arm | set", "$target [[to | for | in | on] $mode [mode]]"),
+        ...say("switch | turn | put | change", "$target (to | in | into | on) $mode [mode]"),
+        ...say(flick, "on $target"),
         "$mode mode (on | for) $target",
       ],
+      states: ["armed [(for | in | to) $mode [mode]]", "set", "on", "[to | on | in] $mode [mode]"],
       reply: "{$target} armed.",
     },
     disarm: {
-      patterns: [
-        "(disarm | unset) $target",
-        `${flick} off $target`,
-        `${flick} $target off`,
-        "$target (off | disarmed | unset)",
-      ],
+      patterns: [...say("disarm | unset | deactivate", "$target"), ...say(flick, "off $target")],
+      states: ["off | disarmed | unset"],
       reply: "{$target} disarmed.",
     },
     record: {
       patterns: [
-        "(start | begin) recording (with | on | from) $target",
-        "record (with | on | from) $target",
-        "(start | have) $target recording",
-        "$target (record | recording on | start recording)",
-        `${flick} on [the] recording (of | on | for) $target`,
+        ...say("start | begin", "recording (with | on | from | using) $target"),
+        ...say("record", "(with | on | from | using) $target"),
+        "(make | let | have) $target record",
+        ...say("start | set | get", "$target recording"),
+        "$target (record | start recording)",
       ],
+      states: ["recording"],
       reply: "{$target} recording.",
     },
     "stop-recording": {
       patterns: [
-        "(stop | end) recording (with | on | from) $target",
-        "stop $target [from] recording",
-        "$target (recording off | stop recording)",
-        `${flick} off [the] recording (of | on | for) $target`,
+        ...say("stop | end", "recording (with | on | from) $target"),
+        ...say("stop", "$target [from] recording"),
+        "$target stop recording",
       ],
       reply: "{$target} not recording.",
     },
     play: {
       patterns: [
-        "(play | resume | unpause | continue) $target",
-        "(play | resume | continue) [the] music (on | in | from) $target",
+        ...say("play | resume | unpause | continue | start", "$target"),
+        ...say(
+          "play | resume | continue | start",
+          "[the] (music | playback | playing) (on | in | from) $target",
+        ),
         "$target (play | resume)",
-        "(start | get) $target playing",
+        ...say("start | get | set", "$target playing"),
       ],
+      states: ["playing"],
       reply: "{$target} playing.",
     },
     pause: {
-      patterns: ["(pause | hold) $target", "pause [the] music (on | in) $target", "$target pause"],
+      patterns: [
+        ...say("pause | hold", "$target"),
+        ...say("pause", "[the] (music | playback) (on | in) $target"),
+        "$target pause",
+      ],
+      states: ["paused | on pause | on hold"],
       reply: "{$target} paused.",
     },
     "stop-playing": {
       patterns: [
-        "stop $target",
-        "stop [the] music (on | in) $target",
-        "stop playing (on | in) $target",
+        ...say("stop | end", "$target [playing]"),
+        ...say("stop | end", "[the] (music | playback) (on | in) $target"),
+        ...say("stop", "playing (on | in) $target"),
         "$target stop [playing]",
       ],
+      states: ["stopped"],
       reply: "{$target} stopped.",
     },
     next: {
       patterns: [
-        "(next | skip) [(track | song | one)] (on | in) $target",
-        "skip [this] (track | song) (on | in) $target",
-        "$target (next [track | song] | skip)",
+        ...say("skip", `[this] [${track}] (on | in) $target`),
+        ...say("skip to | go to | play", `next (${track} | one) (on | in) $target`),
+        `next [${track} | one] (on | in) $target`,
+        `$target (next [${track}] | skip [${track}])`,
       ],
       reply: "Next on {$target}.",
     },
     previous: {
       patterns: [
-        "(previous | last) (track | song | one) (on | in) $target",
-        "go back (on | in) $target",
-        "$target (previous [track | song] | back)",
+        ...say(
+          "go back to | skip back to | play",
+          `(previous | last) (${track} | one) (on | in) $target`,
+        ),
+        `(previous | last) (${track} | one) (on | in) $target`,
+        ...say("go | skip", `back [a | one] [${track}] (on | in) $target`),
+        `$target (previous [${track}] | back)`,
       ],
       reply: "Back one on {$target}.",
     },
@@ -632,117 +860,117 @@ export const english: LanguagePack = {
       patterns: ["play $what (on | in | through) $target", "(put | get) $what playing on $target"],
       reply: "Playing {$what} on {$target}.",
     },
-    "volume-to": {
-      patterns: [
-        `${set} $target [up | down] ${to} $level [volume]`,
-        `${set} [the] volume (of | for | on | in) $target to $level`,
-        `$target ${to} $level [volume]`,
-        "$target volume [to | at] $level",
-        "$target $level [volume]",
-        "volume $level (on | in) $target",
-      ],
-      reply: "{$target} at volume {$level}.",
-    },
+    "volume-to": { reply: "{$target} at volume {$level}." },
     louder: {
-      patterns: [
-        "turn up $target [by $amount | $amount]",
-        `turn $target ${up} [by $amount | $amount]`,
-        "[make] $target [$amount] louder",
-        "(turn up | raise | increase) [the] volume (of | on | in) $target [by $amount | $amount]",
-        "turn [the] volume (of | on | in) $target up [by $amount | $amount]",
-        "$target volume up [by $amount]",
-        "$target up [by] $amount",
-      ],
+      states: ["[$amount] louder", "louder by $amount"],
       reply: "{$target} louder.",
     },
     quieter: {
-      patterns: [
-        "turn down $target [by $amount | $amount]",
-        "turn $target down [by $amount | $amount]",
-        "[make] $target [$amount] (quieter | softer)",
-        "(turn down | lower | reduce | decrease) [the] volume (of | on | in) $target [by $amount | $amount]",
-        "turn [the] volume (of | on | in) $target down [by $amount | $amount]",
-        "$target volume down [by $amount]",
-        "$target down [by] $amount",
-      ],
+      states: ["[$amount] (quieter | softer)", "(quieter | softer) by $amount"],
       reply: "{$target} quieter.",
     },
     mute: {
-      patterns: ["(mute | silence | hush) $target", "$target (mute | muted | silent)"],
+      patterns: [...say("mute | silence | hush", "$target"), "$target mute"],
+      states: ["muted | silent | quiet"],
       reply: "{$target} muted.",
     },
     unmute: {
       patterns: [
-        "unmute $target",
+        ...say("unmute", "$target"),
         "$target unmute",
-        `${flick} [the] sound (of | on) $target back on`,
+        ...say(flick, `sound (of | on | for) $target back on`),
+        ...say(flick, `sound back on (of | on | for) $target`),
       ],
+      states: ["unmuted"],
       reply: "{$target} unmuted.",
     },
     "source-to": {
-      patterns: [
-        `(${set} | switch) $target [over] to $source`,
-        `(${set} | switch) [the] (source | input) (of | for | on) $target to $source`,
-        "(put | play) $source on $target",
-        "$target [to] $source",
-      ],
+      patterns: [...say("put | play", "$source (on | through) $target")],
       reply: "{$target} on {$source}.",
     },
     press: {
-      patterns: ["(press | push | hit) $target", "$target press"],
+      patterns: [...say("press | push | hit | ring", "$target"), "$target press"],
       reply: "{$target} pressed.",
     },
     start: {
       patterns: [
-        "(start | run | begin) [up] $target",
-        "(get | set) $target (going | started | running)",
+        ...say("start | run | begin", "[up] $target [up]"),
+        ...say("get | set | send", "$target (going | started | running | off | out)"),
+        ...say("send out | send off", "$target"),
         "$target start",
-        "(start | begin) (cleaning | vacuuming) with $target",
-        "let $target (run | start | clean)",
-        "send $target out",
+        ...say("start | begin", "(cleaning | vacuuming | sweeping) with $target"),
+        "(let | have | make) $target (run | start | clean)",
       ],
+      states: ["running | going | started | cleaning"],
       reply: "{$target} started.",
     },
     stop: {
-      patterns: ["(stop | end | halt) $target", "$target stop"],
+      patterns: [...say("stop | end | halt | finish", "$target"), "$target stop"],
+      states: ["stopped"],
       reply: "{$target} stopped.",
     },
     "pause-work": {
-      patterns: ["(pause | hold) $target", "$target pause"],
+      patterns: [...say("pause | hold", "$target"), "$target pause"],
+      states: ["paused | on pause | on hold"],
       reply: "{$target} paused.",
     },
     dock: {
       patterns: [
-        "(dock | park) $target",
-        "(send | take | bring) $target (home | back | to [its] dock | back to [its] dock)",
+        ...say("dock | park", "$target"),
+        ...say(
+          "send | take | bring",
+          "$target (home | back [home] | [back] to [its] (dock | base | station))",
+        ),
         "$target (dock | go home | go back)",
-        "(recharge | charge) $target",
+        ...say("recharge | charge", "$target"),
       ],
+      states: ["docked | home | back (in | at | on) [its] (dock | base | station)"],
       reply: "{$target} going home.",
     },
     "program-to": {
       patterns: [
-        `(${set} | switch) $target [to | on] $program [program | programme]`,
-        "(run | start) $target (on | with) $program [program | programme]",
-        "(run | choose | pick) [the] $program (program | programme) (on | of) $target",
-        "$target [to | on] $program [program | programme]",
+        ...say("select | choose | pick | set", "$program program (on | of | for) $target"),
       ],
       reply: "{$target} on {$program}.",
     },
+    "program-start": {
+      patterns: [
+        ...say("run | start", "$target (on | with | in) $program [program | programme | cycle]"),
+        ...say(
+          "run | start",
+          "[the] $program (program | programme | cycle) (on | of | in) $target",
+        ),
+      ],
+      reply: "{$target} started on {$program}.",
+    },
+    "power-start": {
+      patterns: [
+        ...say("start | run | begin", "[up] $target [up]"),
+        ...say("get | set", "$target (going | running | started)"),
+        "$target start",
+      ],
+      states: ["running | going"],
+      reply: "{$target} on.",
+    },
+    "power-stop": {
+      patterns: [...say("stop | halt", "$target"), "$target stop"],
+      states: ["stopped"],
+      reply: "{$target} off.",
+    },
     find: {
       patterns: [
-        "where (is | are | did I leave | have I put) $target",
+        "where (is | are | did I (leave | put) | have I (left | put)) $target",
         "where's $target",
-        "(find | locate | look for | ring | chime) $target",
+        ...say("find | locate | look for | ring | chime", "$target"),
         "(help me [to] | I can't) find $target",
-        "I (lost | have lost) $target",
+        "I [have] lost $target",
         "make $target (ring | chime | beep)",
       ],
       reply: "{$target} is chiming.",
     },
     "run-routine": {
       patterns: [
-        "(run | start | begin | launch | do) [the] [routine] $routine [routine]",
+        ...say("run | start | begin | launch | do", "[routine] $routine [routine]"),
         "$routine routine",
         "routine $routine",
       ],
@@ -750,49 +978,69 @@ export const english: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "what (is | are) [the] $measure [of | in | on | at] $target",
-        "what's [the] $measure [of | in | on | at] $target",
-        "(tell me | read | check) [the] $measure [of | in | on | at] $target",
-        "what [$measure] (is | are) $target (at | on | set to)",
-        "what $measure (is | are | does) $target [have]",
-        "how (much | high) is [the] $measure [of | in | on | at] $target",
+        `(what is | what are | what's | tell me | read | check) $measure [${of}] $target`,
+        `(what is | what are | what's) $target $measure`,
+        "what $measure (is | are) $target [at | on | in | set to | showing]",
+        "what $measure (does | do) $target (have | show | read)",
+        `how (much | high) is $measure [${of}] $target`,
         "$target $measure",
-        "what is $target $measure",
       ],
+      reply: "",
+    },
+    "ask-how": {
+      patterns: [
+        `how $measure (is | are) [it] [${of} | inside] $target [running | set | now]`,
+        `how $measure is it [${of}] $target`,
+        `how $measure (does | do) $target (run | go | get)`,
+      ],
+      reply: "",
+    },
+    "ask-setting": {
+      patterns: [
+        "what (is | are) $target (set to | set at | at | on)",
+        "what's $target (set to | set at | at | on)",
+        "what did (I | we) set $target to",
+      ],
+      reply: "",
+    },
+    "ask-doing": {
+      patterns: ["what (is | are) $target (doing | up to)", "what's $target (doing | up to)"],
       reply: "",
     },
     "ask-temperature": {
       patterns: [
-        "how (warm | hot | cold | cool) is [it] [in | at | on] $target",
-        "what is [the] temperature like [in] $target",
+        `how (warm | hot | cold | cool) (is | are) [it] [${of} | inside] $target`,
+        "what is temperature like [in] $target",
       ],
       reply: "",
     },
     "ask-whether": {
       patterns: [
         "(is | are) $target [still | currently | all] $state [right now | now]",
-        "(tell me | check) (if | whether) $target (is | are) $state",
-        "did (I | we | anyone) leave $target $state",
+        "(tell me | check | see) (if | whether) $target (is | are) [still] $state",
+        "(did | have) (I | we | anyone | you) (leave | left) $target $state",
+        "(has | have) $target $state",
         "(is | are) $target $state or not",
-        "(is | are) $target [still | all] $state [in | at | on] $place",
       ],
       reply: "",
     },
     "ask-which": {
       patterns: [
-        "(which | what) [of] $target (is | are) [still | currently] $state [right now | now]",
-        "(which | what) [of] $target (is | are) [still | currently] $state [in | at | on] $place",
-        "(list | name | tell me) [of] $target (that | which) (is | are) $state",
+        "(which | what) [of] $target (is | are) [still | currently | left] $state [right now | now]",
+        "(list | name | tell me | show me) [of] $target (that | which) (is | are) [still] $state",
         "what is [still | left] $state (in | at) $target",
+        "how many [of] $target (is | are) [still | currently | left] $state [right now | now]",
+        "how many [of] $target (did | have) (I | we) (leave | left) $state",
       ],
       reply: "",
     },
     "ask-any": {
       patterns: [
         "(is | are) [there] any [of] $target [still | left] $state [right now | now]",
-        "(is | are) [there] any [of] $target [still | left] $state [in | at | on] $place",
         "do any [of] $target [still] (seem | look) $state",
-        "is anything $state (in | at) $target",
+        "is anything [still | left] $state (in | at | on) $target",
+        "is anything [still | left] $state $target",
+        "(did | have) (I | we) (leave | left) any [of] $target $state",
       ],
       reply: "",
     },
@@ -839,6 +1087,7 @@ export const english: LanguagePack = {
     cannot: "I can't do that.",
     act: "Done.",
     confirm: "Are you sure?",
+    offer: "Did you mean: {$reply}?",
     code: "What is the code?",
     failed: "{$names} did not answer.",
     partly: "{$reply} {$names} did not answer.",

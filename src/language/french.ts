@@ -15,7 +15,18 @@ const start =
 const stop = "(arrête | arrêtez | arrêter | stoppe | stoppez | stopper)";
 const to = "(à | au | sur)";
 const of = "(de | du | des | d' | dans | à | au | aux | sur)";
-const by = "[de] $amount";
+const by = "[de | d'] $amount";
+
+const de = "[de | du | des | d' | dans | en | à | au | aux | sur | pour]";
+const put =
+  "mets | mettez | mettre | règle | réglez | régler | passe | passez | passer | place | fais | faites | faire | laisse | laissez | laisser | garde | gardez | garder | rends | rendez | rendre | remets | remettez | remettre | tourne | tournez | tourner";
+const adjust =
+  "mets | mettez | mettre | règle | réglez | régler | passe | passez | passer | place | placez | change | changez | changer | ajuste | ajustez | ajuster | monte | montez | monter | baisse | baissez | baisser | descends | descendez | descendre | amène | pousse | remets | fixe";
+const raise =
+  "monte | montez | monter | augmente | augmentez | augmenter | hausse | haussez | hausser | pousse | poussez | pousser | remonte | remontez | remonter";
+const lower =
+  "baisse | baissez | baisser | diminue | diminuez | diminuer | réduis | réduisez | réduire | descends | descendez | descendre";
+const should = "doit | doivent | devrait | devraient | peut | peuvent | pourrait | pourraient";
 
 export const french: LanguagePack = {
   language: "fr",
@@ -42,7 +53,10 @@ export const french: LanguagePack = {
     point: ["virgule"],
     decimalSign: ",",
     fractions: [
-      { value: 0.5, said: ["demi", "demie", "un demi", "la moitié", "moitié"] },
+      {
+        value: 0.5,
+        said: ["demi", "demie", "un demi", "la moitié", "moitié", "à mi hauteur"],
+      },
       { value: 0.25, said: ["quart", "un quart", "le quart"] },
       { value: 0.75, said: ["trois quarts", "les trois quarts"] },
     ],
@@ -82,8 +96,12 @@ export const french: LanguagePack = {
       "12:00": ["midi"],
       "12:30": ["midi et demi"],
     },
-    morning: ["$time du matin", "$time ce matin"],
-    afternoon: ["$time (de l'après midi | du soir)", "$time (cet après midi | ce soir)"],
+    morning: ["[ce | au] matin à $time", "$time du matin", "$time ce matin"],
+    afternoon: [
+      "[ce | au] (soir | après midi) à $time",
+      "$time (de l'après midi | du soir)",
+      "$time (cet après midi | ce soir)",
+    ],
     night: ["$time de la nuit"],
     days: { 0: ["aujourd'hui"], 1: ["demain"], 2: ["après demain"] },
     weekday: ["[le | ce] $weekday [prochain | qui vient]"],
@@ -94,7 +112,7 @@ export const french: LanguagePack = {
       for: ["pendant [les prochaines] $duration", "pour $duration", "durant $duration"],
       until: ["(jusqu'à | jusque) $time [$date]", "jusqu'à $date à $time"],
     },
-    then: ["et", "puis", "et puis", "ensuite", "et ensuite", "après quoi"],
+    then: ["et", "puis", "et puis", "ensuite", "et ensuite", "après quoi", "mais", "et aussi"],
   },
   units: {
     percent: ["pour cent", "pourcent", "%"],
@@ -105,24 +123,33 @@ export const french: LanguagePack = {
   small: ["le", "la", "les", "l", "un", "une", "mon", "ma", "mes", "notre", "nos"],
   courtesies: {
     opening: [
-      "s'il te plaît | s'il vous plaît | (peux | pourrais) tu [s'il te plaît] | (pouvez | pourriez) vous [s'il vous plaît] | je (veux | voudrais) [que tu]",
+      "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [me]",
+      "je (veux | voudrais | voulais) [bien] [que tu] | j'aimerais [bien] | je souhaite | on (veut | voudrait | peut | pourrait) [avoir] | il (faudrait | faut) | j'ai besoin [de | d'] | (est ce que je | je) (peux | pourrais) avoir | puis je avoir | avoir",
+      "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de",
     ],
-    closing: ["s'il te plaît | s'il vous plaît | merci | pour moi"],
+    closing: [
+      "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite",
+    ],
   },
   targets: {
     all: ["tous", "toutes", "chaque", "les deux"],
-    everything: ["tout", "tous les appareils", "toute la maison"],
+    everything: ["tout", "tous les appareils"],
     here: ["ici", "dans cette pièce"],
     it: ["le", "la", "les", "l", "ça", "cela", "celui-là", "celle-là"],
     there: ["là", "là-bas", "là-dedans", "cette pièce-là"],
+    outside: ["dehors", "à l'extérieur"],
+    inside: ["à l'intérieur", "dedans"],
+    everywhere: ["partout", "toute la maison", "de la maison"],
+    one: ["celui", "celle"],
+    ones: ["ceux", "celles"],
     inPlace: ["dans", "de", "du", "des", "d'", "à", "au", "aux", "sur", "en"],
     and: ["et", "&", "ainsi que"],
     except: ["sauf", "à part", "excepté", "à l'exception de", "mais pas"],
   },
   kinds: {
     light: {
-      one: ["lampe", "lumière"],
-      many: ["lampes", "lumières", "éclairage", "éclairages"],
+      one: ["lampe"],
+      many: ["lampes", "lumière", "lumières", "éclairage", "éclairages"],
     },
     plug: { one: ["prise"], many: ["prises"] },
     pump: { one: ["pompe"], many: ["pompes"] },
@@ -135,7 +162,7 @@ export const french: LanguagePack = {
     },
     gate: { one: ["portail"], many: ["portails"] },
     valve: { one: ["vanne"], many: ["vannes"] },
-    lock: { one: ["serrure"], many: ["serrures"] },
+    lock: { one: ["serrure", "porte"], many: ["serrures", "portes"] },
     alarm: { one: ["alarme"], many: ["alarmes"] },
     camera: { one: ["caméra"], many: ["caméras"] },
     sensor: { one: ["capteur"], many: ["capteurs"] },
@@ -171,7 +198,7 @@ export const french: LanguagePack = {
     motion: ["mouvement"],
     battery: ["batterie", "charge"],
     level: ["niveau"],
-    volume: ["volume"],
+    volume: ["volume", "son"],
     muted: ["sourdine"],
     source: ["source", "entrée"],
     playing: ["lecture"],
@@ -222,8 +249,8 @@ export const french: LanguagePack = {
     closed: ["fermé", "fermée", "fermés", "fermées", "baissé", "baissés"],
     locked: ["verrouillé", "verrouillée", "verrouillés", "verrouillées"],
     unlocked: ["déverrouillé", "déverrouillée", "déverrouillés", "déverrouillées"],
-    armed: ["armé", "armée", "armées"],
-    disarmed: ["désarmé", "désarmée", "désarmées"],
+    armed: ["armé", "armée", "armées", "activée"],
+    disarmed: ["désarmé", "désarmée", "désarmées", "désactivée"],
     recording: ["en train d'enregistrer"],
     playing: ["en train de jouer", "en lecture"],
     paused: ["en pause"],
@@ -278,7 +305,7 @@ export const french: LanguagePack = {
     6500: ["blanc glacé", "froid", "froide"],
   },
   amounts: {
-    small: ["un peu", "légèrement", "un petit peu", "un brin"],
+    small: ["[un] [tout] [petit] peu", "légèrement", "[un] brin", "[un] poil"],
     large: ["beaucoup", "nettement", "bien"],
   },
   levels: {
@@ -286,15 +313,223 @@ export const french: LanguagePack = {
     low: ["faible", "lent", "petite vitesse"],
     medium: ["moyen", "moyenne", "vitesse moyenne"],
     high: ["fort", "rapide", "grande vitesse"],
-    full: ["maximum", "au maximum", "plein", "pleine puissance", "fond", "à fond"],
+    full: [
+      "[au] (maximum | max)",
+      "plein",
+      "pleine puissance",
+      "[à] fond",
+      "pleine luminosité",
+      "[au] plus fort",
+    ],
+  },
+  fillers: [
+    "euh",
+    "heu",
+    "hum",
+    "ben",
+    "eh",
+    "alors",
+    "donc",
+    "bon",
+    "juste",
+    "ok",
+    "okay",
+    "maintenant",
+    "stp",
+    "hé",
+    "voilà",
+    "seulement",
+    "moi",
+    "nous",
+  ],
+  hedges: [
+    ..."ne n pas jamais rien personne aucun aucune sans ni non plutôt presque".split(" "),
+    ..."si quand lorsque dès avant après pendant tant jusque comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
+      " ",
+    ),
+    ..."dit disait dis dire a ai as ont avons avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment est-ce déjà hier fallait devait".split(
+      " ",
+    ),
+    ..."allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),
+  ],
+  clauses: "je j me mon ma mes on nous il elle c est sont suis ai".split(" "),
+  reasons: ["parce", "car", "puisque"],
+  adjectives: {
+    brightness: ["(clair | claire | lumineux | lumineuse | forte)"],
+    illuminance: ["(clair | sombre)"],
+    speed: ["vite", "rapide"],
+    temperature: ["(chaud | chaude | froid | froide | frais)"],
+    humidity: ["(humide | sec)"],
+    moisture: ["(humide | sec | mouillé)"],
+    volume: ["fort"],
+    position: ["(ouvert | ouverte)"],
+    battery: ["(chargé | chargée | pleine)"],
+    level: ["(plein | pleine)"],
+  },
+  frames: {
+    besides: ["avec", "à", "en", "sur"],
+    state: [
+      "$target [de nouveau | à nouveau] $state",
+      `(${put}) $target $state`,
+      `$target (${should}) [être | rester | passer | aller] $state`,
+      "que $target (soit | soient | reste | restent | est | sont) $state",
+    ],
+    sorts: {
+      switched: {
+        on: {
+          states: [
+            "(allumé | allumée | allumés | allumées)",
+            "$property (allumé | allumée | en marche)",
+          ],
+          commands: [`${on} $property ${de} $target`, `${on} $target`],
+        },
+        off: {
+          states: [
+            "(éteint | éteinte | éteints | éteintes | à l'arrêt | coupé | coupée)",
+            "$property (éteint | éteinte | coupé | coupée)",
+          ],
+          commands: [`${off} $property ${de} $target`, `${off} $target`],
+        },
+      },
+      level: {
+        to: {
+          states: [
+            "[à | sur | en | jusqu'à] $value",
+            "[à | sur] $value [de] $property",
+            "$property [à | sur | de] $value",
+            "avec [une] $property (à | de) $value",
+          ],
+          commands: [
+            `(${adjust} | ${raise} | ${lower}) $target (à | sur | jusqu'à) $value`,
+            `(${adjust} | ${raise} | ${lower}) $property ${de} $target (à | sur | jusqu'à) $value`,
+            `$property ${de} $target [à | sur] $value`,
+            `$value [de] $property ${de} $target`,
+          ],
+        },
+        up: {
+          states: [
+            "[de | d'] $amount (plus haut | plus)",
+            "plus haut [(de | d') $amount]",
+            "[$amount] plus de $property",
+            "$property [[de | d'] $amount] plus (haut | haute | fort | forte)",
+          ],
+          commands: [
+            `(${raise}) $target [[de | d'] $amount]`,
+            `(${raise}) [$amount] $target`,
+            `(${raise}) [[de | d'] $amount] $property ${de} $target [[de | d'] $amount]`,
+            `[$amount] plus de $property ${de} $target`,
+          ],
+        },
+        down: {
+          states: [
+            "[de | d'] $amount (plus bas | moins)",
+            "plus bas [(de | d') $amount]",
+            "[$amount] moins de $property",
+            "$property [[de | d'] $amount] plus (bas | basse)",
+          ],
+          commands: [
+            `(${lower}) $target [[de | d'] $amount]`,
+            `(${lower}) [$amount] $target`,
+            `(${lower}) [[de | d'] $amount] $property ${de} $target [[de | d'] $amount]`,
+            `[$amount] moins de $property ${de} $target`,
+          ],
+        },
+      },
+      choice: {
+        to: {
+          states: [
+            "[en | sur | à | au] [mode] $value",
+            "[en | sur | à | au] $property $value",
+            "$property [en | sur | à] $value",
+          ],
+          commands: [
+            `(${adjust}) $property ${de} $target (en | sur | à) $value`,
+            `(choisis | choisissez | choisir | sélectionne | prends) $property $value ${de} $target`,
+            `$property ${de} $target [en | sur | à] $value`,
+            `$property $value ${de} $target`,
+          ],
+        },
+      },
+      colour: {
+        to: {
+          states: ["[en | au | à] $value", "$property [en | à] $value"],
+          commands: [
+            `(${adjust}) $property ${de} $target (en | sur | à | au) $value`,
+            `$property ${de} $target [en | à] $value`,
+          ],
+        },
+      },
+      text: {
+        to: {
+          states: ["$property à $value", "$property $value"],
+          commands: [`(${adjust}) $property ${de} $target (à | sur) $value`],
+        },
+      },
+      action: {
+        call: { states: [], commands: ["$verb $target", "$target $verb", "fais $verb $target"] },
+      },
+    },
   },
   vocabulary: {
+    "mode-on": {
+      patterns: ["(mets | mettez | mettre | remets | remettre) $target en (marche | route)"],
+      reply: "{$target} : en marche.",
+    },
+    "mode-off": {
+      reply: "{$target} : éteint.",
+    },
+    "position-short": {
+      states: ["[à] $level (fermé | fermée | fermés)", "fermé [à] $level"],
+      patterns: [
+        "(ferme | fermez | fermer | baisse | baisser | descends) $target [à] $level",
+        "(ferme | fermer) à $level $target",
+      ],
+      reply: "{$target} se ferme.",
+    },
+    "program-start": {
+      patterns: [
+        "(démarre | lance | lancer | démarrer | fais tourner) $target (en | avec | sur) [le] [programme | mode] $program",
+        "(démarre | lance | lancer | démarrer) [le] [programme] $program (sur | de | du | pour | au) $target",
+      ],
+      reply: "{$target} démarre : {$program}.",
+    },
+    "power-start": {
+      states: ["en (marche | route)"],
+      patterns: [
+        "(mets | mettez | mettre | remets | remettre) [en (marche | route)] $target en (marche | route)",
+        "(démarre | démarrez | démarrer | lance | lancer) $target",
+        "(fais | faites | faire) (tourner | marcher | démarrer) $target",
+      ],
+      reply: "{$target} : allumé.",
+    },
+    "power-stop": {
+      patterns: ["(arrête | arrêtez | arrêter | stoppe | stopper) $target"],
+      reply: "{$target} : éteint.",
+    },
+    "ask-how": {
+      patterns: [
+        "(à quel point | combien) [est ce que] $target (est | sont) $measure",
+        "(il fait | fait il) $measure [comment] [dans | à | au | sur | en] $target",
+        "$target (est | sont) $measure à combien",
+      ],
+      reply: "",
+    },
+    "ask-setting": {
+      patterns: [
+        "(à combien | sur combien | à quoi | sur quoi) (est | sont) [réglé | réglée] $target [réglé | réglée]",
+        "$target est (à combien | réglé à combien | sur quoi)",
+      ],
+      reply: "",
+    },
+    "ask-doing": {
+      patterns: ["que fait $target", "qu'est ce que fait $target", "$target fait quoi"],
+      reply: "",
+    },
     "power-on": {
       patterns: [
+        "(rallume | rallumez | rallumer) $target",
+        "(fais | faites | faire) (marcher | fonctionner) $target",
         `${on} $target`,
-        `${on} $target (dans | à | au | de | du) $place`,
-        "(remets | remettez) $target en marche",
-        `${set} $target en (marche | route)`,
         "je (veux | voudrais) $target (allumé | allumée | allumés | allumées)",
         "$target (allumé | allumée | allumés | allumées)",
       ],
@@ -302,8 +537,8 @@ export const french: LanguagePack = {
     },
     "power-off": {
       patterns: [
+        "(éteins | éteindre) [moi] $target",
         `${off} $target`,
-        `${off} $target (dans | à | au | de | du) $place`,
         `${set} $target (à l'arrêt | hors tension)`,
         "$target (éteint | éteinte | éteints | éteintes)",
       ],
@@ -311,26 +546,37 @@ export const french: LanguagePack = {
     },
     "brightness-to": {
       patterns: [
+        "(tamise | tamisez | tamiser) $target à $level",
         `(${set} | ${turnUp} | ${turnDown} | tamise | tamisez) $target ${to} $level [de luminosité]`,
         `${set} [la] luminosité ${of} $target ${to} $level`,
         `$target ${to} $level [de luminosité]`,
         "$target $level",
-        `${set} $target ${to} $level ${of} $place`,
         "luminosité $level pour $target",
       ],
       reply: "{$target} à {$level} pour cent.",
     },
     brighter: {
+      states: [
+        "[[de | d'] $amount] plus (clair | claire | clairs | claires | lumineux | lumineuse | lumineuses | fort | forte | fortes)",
+      ],
       patterns: [
+        "(éclaircis | éclaircir | éclaire | éclairer) [plus] $target [plus] [(de | d') $amount]",
+        "[$amount] plus de lumière [dans | à | au | de | du | sur | en] $target",
+        "(monte | augmente | monter | augmenter) [$amount] la lumière [dans | de | du | au] $target",
         `${turnUp} [la luminosité (de | du | des | d')] $target [${by}]`,
         `[rends | rendez] $target [${by}] plus (clair | claire | clairs | claires | lumineux | fort | forte)`,
         "plus de lumière (dans | à | au | de | du) $target",
-        "(éclaircis | éclaircissez) $target [de $amount]",
+        "(éclaircis | éclaircissez) $target [(de | d') $amount]",
       ],
       reply: "{$target} : plus clair.",
     },
     dimmer: {
+      states: [
+        "[[de | d'] $amount] (plus (sombre | sombres | tamisé | tamisée | tamisées) | moins (clair | claire | claires | fort | forte | fortes | lumineux | lumineuse | lumineuses))",
+      ],
       patterns: [
+        "(tamise | tamisez | tamiser | assombris | assombrir) [$amount] $target [[de | d'] $amount]",
+        "[$amount] moins de lumière [dans | à | au | de | du | sur | en] $target",
         `${turnDown} [la luminosité (de | du | des | d')] $target [${by}]`,
         `(tamise | tamisez | tamiser | assombris | assombrissez) $target [${by}]`,
         `[rends | rendez] $target [${by}] (plus (sombre | sombres | tamisé | tamisée) | moins (clair | claire | fort | forte))`,
@@ -340,6 +586,7 @@ export const french: LanguagePack = {
     },
     "speed-to": {
       patterns: [
+        "(fais | faites | faire) tourner $target (à | sur) $level",
         `${set} $target ${to} $level`,
         `${set} [la] vitesse ${of} $target ${to} $level`,
         `$target ${to} $level [de vitesse]`,
@@ -349,7 +596,10 @@ export const french: LanguagePack = {
       reply: "{$target} à {$level} pour cent.",
     },
     faster: {
+      states: ["[[de | d'] $amount] plus (vite | rapide | fort)"],
       patterns: [
+        "(accélère | accélérez | accélérer) [$amount] $target [[de | d'] $amount]",
+        "(fais | faire) tourner $target [$amount] plus vite",
         `(accélère | accélérez | accélérer) $target [${by}]`,
         `${turnUp} [la vitesse (de | du | des | d')] $target [${by}]`,
         `$target [${by}] plus (vite | rapide | fort)`,
@@ -358,7 +608,12 @@ export const french: LanguagePack = {
       reply: "{$target} : plus vite.",
     },
     slower: {
+      states: [
+        "[[de | d'] $amount] (plus (lent | lente | lentement) | moins (vite | rapide | fort))",
+      ],
       patterns: [
+        "(ralentis | ralentissez | ralentir) [$amount] $target [[de | d'] $amount]",
+        "(fais | faire) tourner $target [$amount] moins vite",
         `(ralentis | ralentissez | ralentir) $target [${by}]`,
         `${turnDown} [la vitesse (de | du | des | d')] $target [${by}]`,
         `$target [${by}] (plus (lentement | lent) | moins (vite | fort))`,
@@ -367,7 +622,10 @@ export const french: LanguagePack = {
       reply: "{$target} : moins vite.",
     },
     "oscillate-on": {
+      states: ["en (oscillation | train d'osciller)"],
       patterns: [
+        "(fais | faites | faire) (osciller | pivoter) $target",
+        "(active | allume | activer) l' oscillation [de | du | des | d' | sur] $target",
         "(fais osciller | faites osciller) $target",
         `${on} [l'] oscillation (de | du | des | d') $target`,
         "$target (oscille | en oscillation)",
@@ -387,16 +645,8 @@ export const french: LanguagePack = {
         `${set} [la] couleur ${of} $target ${to} $colour`,
         "(colore | colorez | peins) $target en $colour",
         "$target [en] $colour",
-        `${set} $target en $colour (dans | à | au) $place`,
       ],
       reply: "{$target} en {$colour}.",
-    },
-    "colour-and-brightness": {
-      patterns: [
-        `[${set}] $target [en] $colour [et] [à] $level [de luminosité]`,
-        `[${set}] $target [à] $level [de luminosité] [et] [en] $colour`,
-      ],
-      reply: "{$target} en {$colour} à {$level} pour cent.",
     },
     "warmth-to": {
       patterns: [
@@ -406,15 +656,12 @@ export const french: LanguagePack = {
       ],
       reply: "{$target} à {$warmth} kelvins.",
     },
-    "warmth-and-brightness": {
-      patterns: [
-        `[${set}] $target [en] $warmth [et] [à] $level [de luminosité]`,
-        `[${set}] $target [à] $level [de luminosité] [et] [en] $warmth`,
-      ],
-      reply: "{$target} à {$warmth} kelvins et {$level} pour cent.",
-    },
     "temperature-to": {
       patterns: [
+        "(chauffe | chauffez | chauffer | refroidis) $target (à | jusqu'à) $degrees",
+        "(mets | mettez | mettre | règle | régler | monte | baisse) [la] température [de | du | des | d' | dans | à | au] $target à $degrees",
+        "température [de | du | des | d' | dans | à | au] $target à $degrees",
+        "$target température [à] $degrees",
         `(${set} | chauffe | chauffez | refroidis) $target ${to} $degrees`,
         `${set} [la] (température | consigne) ${of} $target ${to} $degrees`,
         `$target ${to} $degrees`,
@@ -424,7 +671,10 @@ export const french: LanguagePack = {
       reply: "{$target} à {$degrees} degrés.",
     },
     warmer: {
+      states: ["[[de | d'] $amount] plus (chaud | chaude)", "[de | d'] $amount de plus"],
       patterns: [
+        "(chauffe | réchauffe | chauffer | réchauffer) [$amount] $target [[de | d'] $amount] [de] [plus]",
+        "(monte | augmente | monter | augmenter) [la] température [de | du | des | d' | dans | à | au] $target [[de | d'] $amount]",
         `${turnUp} [la température ${of}] $target [${by}]`,
         `[rends | rendez | chauffe] $target [${by}] plus (chaud | chaude)`,
         "[$amount] plus chaud (dans | à | au) $target",
@@ -433,7 +683,12 @@ export const french: LanguagePack = {
       reply: "{$target} : plus chaud.",
     },
     cooler: {
+      states: [
+        "[[de | d'] $amount] (plus (froid | froide | frais | fraîche) | moins (chaud | chaude))",
+        "[de | d'] $amount de moins",
+      ],
       patterns: [
+        "(baisse | diminue | baisser | diminuer) [la] température [de | du | des | d' | dans | à | au] $target [[de | d'] $amount]",
         `${turnDown} [la température ${of}] $target [${by}]`,
         `[rends | rendez] $target [${by}] (plus (froid | froide | frais | fraîche) | moins (chaud | chaude))`,
         "[$amount] (plus frais | moins chaud) (dans | à | au) $target",
@@ -458,23 +713,31 @@ export const french: LanguagePack = {
       reply: "{$target} : {$preset}.",
     },
     open: {
+      states: [
+        "[complètement | tout | grand] (ouvert | ouverte | ouverts | ouvertes | levé | levés | relevé | en haut)",
+      ],
       patterns: [
+        "(ouvre | ouvrez | ouvrir | lève | levez | lever | relève | remonte | remonter | monte) [complètement | entièrement | en grand] $target [complètement | entièrement | en grand | jusqu'en haut | à fond]",
         `${open} $target [complètement | entièrement | en grand]`,
-        `${open} $target (dans | à | au | de | du) $place`,
         "$target (ouvert | ouverte | ouverts | levé | levés)",
       ],
       reply: "{$target} s'ouvre.",
     },
     close: {
+      states: [
+        "[complètement | tout] (fermé | fermée | fermés | fermées | baissé | baissés | en bas)",
+      ],
       patterns: [
+        "(ferme | fermez | fermer | baisse | baissez | baisser | descends | descendre | referme) [complètement | entièrement] $target [complètement | entièrement | jusqu'en bas | à fond]",
         `${close} $target [complètement | entièrement]`,
-        `${close} $target (dans | à | au | de | du) $place`,
         "$target (fermé | fermée | fermés | baissé | baissés)",
       ],
       reply: "{$target} se ferme.",
     },
     "position-to": {
+      states: ["[à] $level (ouvert | ouverte | ouverts)", "ouvert [à] $level"],
       patterns: [
+        "(ouvre | ouvrez | ouvrir | lève | lever | remonte) $target [à] $level",
         `(${set} | ${open} | ${close}) $target ${to} $level`,
         `${set} [la] position ${of} $target ${to} $level`,
         `$target ${to} $level`,
@@ -483,6 +746,7 @@ export const french: LanguagePack = {
       reply: "{$target} à {$level} pour cent.",
     },
     "tilt-to": {
+      states: ["(incliné | inclinée) [à] $level"],
       patterns: [
         `(incline | inclinez | incliner) $target ${to} $level`,
         `${set} [l'] inclinaison ${of} $target ${to} $level`,
@@ -491,19 +755,39 @@ export const french: LanguagePack = {
       reply: "{$target} incliné à {$level} pour cent.",
     },
     "stop-moving": {
-      patterns: [`${stop} $target`, "$target (stop | arrêt)"],
+      patterns: [
+        "(arrête | arrêtez | arrêter | stoppe | stopper | bloque) $target",
+        `${stop} $target`,
+        "$target (stop | arrêt)",
+      ],
       reply: "{$target} arrêté.",
     },
     "flow-on": {
-      patterns: [`(${on} | ouvre | ouvrez | ouvrir) $target`, "$target (ouvert | ouverte)"],
+      states: ["(ouvert | ouverte)"],
+      patterns: [
+        "(ouvre | ouvrir | ouvrez) $target",
+        `(${on} | ouvre | ouvrez | ouvrir) $target`,
+        "$target (ouvert | ouverte)",
+      ],
       reply: "{$target} : ouvert.",
     },
     "flow-off": {
-      patterns: [`(${off} | ferme | fermez | fermer) $target`, "$target (fermé | fermée)"],
+      states: ["(fermé | fermée)"],
+      patterns: [
+        "(ferme | fermer | fermez | coupe | couper) $target",
+        `(${off} | ferme | fermez | fermer) $target`,
+        "$target (fermé | fermée)",
+      ],
       reply: "{$target} : fermé.",
     },
     lock: {
+      states: [
+        "(verrouillé | verrouillée | verrouillés | verrouillées | fermé à clé | fermée à clé | fermées à clé)",
+      ],
       patterns: [
+        "(verrouille | verrouillez | verrouiller) $target",
+        "(ferme | fermez | fermer) à (clé | clef) $target",
+        "(ferme | fermez | fermer) $target à (clé | clef)",
         "(verrouille | verrouillez | verrouiller) $target",
         "(ferme | fermez | fermer) $target à clé",
         "$target (verrouillé | verrouillée)",
@@ -511,14 +795,20 @@ export const french: LanguagePack = {
       reply: "{$target} : verrouillé.",
     },
     unlock: {
+      states: ["(déverrouillé | déverrouillée | déverrouillées)"],
       patterns: [
+        "(déverrouille | déverrouillez | déverrouiller) $target",
+        "(ouvre | ouvrir) [le verrou de] $target avec la clé",
         "(déverrouille | déverrouillez | déverrouiller) $target",
         "$target (déverrouillé | déverrouillée)",
       ],
       reply: "{$target} : déverrouillé.",
     },
     arm: {
+      states: ["(armé | armée | activé | activée) [en mode] [$mode]", "[en | sur] [mode] $mode"],
       patterns: [
+        "(mets | mettez | mettre) $target en (marche | route)",
+        "(arme | armez | armer | active | activez | activer | mets | allume) $target [en | pour] [mode] [la] [$mode]",
         "(arme | armez | armer | active | activez) $target [en [mode]] [$mode]",
         `${set} $target (en | sur) [mode] $mode`,
         "$target (armée | armé | [en] [mode] $mode)",
@@ -526,14 +816,20 @@ export const french: LanguagePack = {
       reply: "{$target} : armée.",
     },
     disarm: {
+      states: ["(désarmé | désarmée | désactivé | désactivée)"],
       patterns: [
+        "(désarme | désarmez | désarmer | désactive | désactivez | désactiver | coupe | couper | éteins | éteindre | arrête) $target",
         `(désarme | désarmez | désarmer | ${off}) $target`,
         "$target (désarmée | désarmé)",
       ],
       reply: "{$target} : désarmée.",
     },
     record: {
+      states: ["en train d'enregistrer"],
       patterns: [
+        "(enregistre | enregistrez | enregistrer | filme | filmer) avec $target",
+        "(démarre | lance | commence | démarrer | lancer) l' enregistrement [avec | de | du | des | d' | sur] $target",
+        "(fais | faire) enregistrer $target",
         "(enregistre | enregistrez | filme | filmez) avec $target",
         `(${start} | ${on}) [l'] enregistrement (de | du | des | d' | sur) $target`,
         "(fais enregistrer | faites enregistrer) $target",
@@ -548,7 +844,11 @@ export const french: LanguagePack = {
       reply: "{$target} n'enregistre plus.",
     },
     play: {
+      states: ["en lecture"],
       patterns: [
+        "(mets | mettez | mettre) $target en (marche | route)",
+        "(joue | jouer | reprends | reprendre | relance | relancer | lance | lancer | démarre) $target",
+        "(mets | mettre | lance | relance | reprends) la (musique | lecture) [sur | de | du | des | d' | dans | à] $target",
         `(${start} | reprends | reprenez) [la] (lecture | musique) (sur | de | du | des | d' | dans) $target`,
         "(joue | jouez | reprends | reprenez) $target",
         "$target lecture",
@@ -556,7 +856,10 @@ export const french: LanguagePack = {
       reply: "{$target} : lecture.",
     },
     pause: {
+      states: ["en pause"],
       patterns: [
+        "(mets | mettez | mettre) en pause $target",
+        "(mets | mettre) la (musique | lecture) [sur | de | du | dans] $target en pause",
         `${set} $target en pause`,
         "pause (sur | de | du | des | d') $target",
         "$target [en] pause",
@@ -564,7 +867,9 @@ export const french: LanguagePack = {
       reply: "{$target} en pause.",
     },
     "stop-playing": {
+      states: ["(arrêté | arrêtée)"],
       patterns: [
+        "(arrête | arrêter | coupe | stoppe) la (musique | lecture) [sur | de | du | des | d' | dans | à] $target",
         `${stop} $target`,
         `${stop} [la] (lecture | musique) (sur | de | du | des | d' | dans) $target`,
         "$target (stop | arrêt)",
@@ -573,6 +878,10 @@ export const french: LanguagePack = {
     },
     next: {
       patterns: [
+        "(passe | passez | passer) [à] [la | au] (chanson | morceau | titre | piste) (suivant | suivante) [sur | de | du | dans | à] $target",
+        "(chanson | morceau | titre | piste) (suivant | suivante) [sur | de | du | dans | à] $target",
+        "(passe | saute) cette chanson [sur | de | du | dans | à] $target",
+        "(joue | mets | lance) la chanson suivante [sur | de | du | dans | à] $target",
         "[le] (titre | morceau | piste) suivant (sur | de | du | dans) $target",
         "$target [titre | morceau] suivant",
         "suivant (sur | dans) $target",
@@ -587,7 +896,7 @@ export const french: LanguagePack = {
       reply: "Titre précédent sur {$target}.",
     },
     "play-what": {
-      patterns: ["(joue | jouez | mets | mettez | lance) $what (sur | dans) $target"],
+      patterns: ["(joue | jouez | lance) $what (sur | dans) $target"],
       reply: "{$what} sur {$target}.",
     },
     "volume-to": {
@@ -600,6 +909,7 @@ export const french: LanguagePack = {
       reply: "{$target} au volume {$level}.",
     },
     louder: {
+      states: ["[[de | d'] $amount] plus fort"],
       patterns: [
         `${turnUp} [le (volume | son) ${of}] $target [${by}]`,
         `$target [${by}] plus fort`,
@@ -607,6 +917,7 @@ export const french: LanguagePack = {
       reply: "{$target} : plus fort.",
     },
     quieter: {
+      states: ["[[de | d'] $amount] (moins fort | plus bas | plus doucement)"],
       patterns: [
         `${turnDown} [le (volume | son) ${of}] $target [${by}]`,
         `$target [${by}] (moins fort | plus bas)`,
@@ -614,7 +925,12 @@ export const french: LanguagePack = {
       reply: "{$target} : moins fort.",
     },
     mute: {
+      states: ["(muet | muette | en sourdine | en silence | sans son)"],
       patterns: [
+        "(coupe | coupez | couper) le son [de | du | des | d' | sur] $target",
+        "(mets | mettre) $target en (sourdine | silence)",
+        "(mets | mettre) en sourdine $target",
+        "(fais | faire) taire $target",
         `(${off} | coupe | coupez) [le] son (de | du | des | d') $target`,
         `${set} $target en (sourdine | muet)`,
         "$target (muet | muette | en sourdine)",
@@ -630,6 +946,7 @@ export const french: LanguagePack = {
     },
     "source-to": {
       patterns: [
+        "(joue | mets | lance) $source sur $target",
         `${set} $target sur $source`,
         `${set} [la] (source | entrée) ${of} $target sur $source`,
         "$target [sur] $source",
@@ -637,11 +954,21 @@ export const french: LanguagePack = {
       reply: "{$target} sur {$source}.",
     },
     press: {
-      patterns: ["(appuie | appuyez | appuyer) sur $target", "(presse | pressez) $target"],
+      patterns: [
+        "(appuie | appuyez | appuyer) sur $target",
+        "(fais | faire) (sonner | retentir) $target",
+        "(sonne | sonner) [à] $target",
+        "(appuie | appuyez | appuyer) sur $target",
+        "(presse | pressez) $target",
+      ],
       reply: "{$target} pressé.",
     },
     start: {
+      states: ["(en marche | démarré | lancé)"],
       patterns: [
+        "(mets | mettez | mettre | remets | remettre) $target en (marche | route)",
+        "(démarre | démarrez | démarrer | lance | lancez | lancer | envoie | fais partir) $target",
+        "(fais | faites | faire) (tourner | marcher | partir | démarrer) $target",
         `${start} $target`,
         "$target (démarre | marche)",
         "(fais | faites) tourner $target",
@@ -649,15 +976,24 @@ export const french: LanguagePack = {
       reply: "{$target} démarre.",
     },
     stop: {
-      patterns: [`${stop} $target`, "$target (stop | arrêt)"],
+      states: ["(arrêté | arrêtée)"],
+      patterns: [
+        "(arrête | arrêtez | arrêter | stoppe | stopper | termine) $target",
+        `${stop} $target`,
+        "$target (stop | arrêt)",
+      ],
       reply: "{$target} arrêté.",
     },
     "pause-work": {
+      states: ["en pause"],
       patterns: [`${set} $target en pause`, "$target [en] pause"],
       reply: "{$target} en pause.",
     },
     dock: {
+      states: ["(à | sur) [sa] base"],
       patterns: [
+        "(renvoie | renvoyez | renvoyer | ramène | ramener | rentre) $target (à | sur) [sa | la] (base | station | maison)",
+        "(renvoie | rentre | range | renvoyer) $target",
         "(renvoie | renvoyez | ramène) $target (à | sur) [sa] base",
         "$target [retourne | rentre] à [la | sa] base",
         "(recharge | rechargez) $target",
@@ -666,6 +1002,7 @@ export const french: LanguagePack = {
     },
     "program-to": {
       patterns: [
+        "(choisis | choisir | sélectionne | prends | mets) [le] programme $program (sur | de | du | pour | au) $target",
         `${set} $target (sur | en) [programme] $program`,
         `${start} $target (en | avec | sur) [programme] $program`,
         "$target [programme | sur | en] $program",
@@ -674,6 +1011,8 @@ export const french: LanguagePack = {
     },
     find: {
       patterns: [
+        "(retrouve | retrouver | trouver | chercher) $target",
+        "où (j'ai mis | ai je laissé | se trouve | se trouvent) $target",
         "où (est | sont | ai je mis) $target",
         "(trouve | trouvez | cherche | cherchez) $target",
         "(fais sonner | faites sonner) $target",
@@ -690,6 +1029,11 @@ export const french: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(quel | quelle) est $measure $target",
+        "c'est quoi $measure [de | du | des | d' | dans | à | au | sur] $target",
+        "(quel | quelle) $measure (a | est | fait il) [de | du | des | d' | dans | à | au | sur] $target",
+        "de (quel | quelle) $measure est $target",
+        "(à | sur) (quel | quelle) $measure est [réglé | réglée] $target",
         "quel est [le | la] $measure [de | du | des | d' | dans | à | au | sur] $target",
         "quelle est [le | la] $measure [de | du | des | d' | dans | à | au | sur] $target",
         "(donne | dis) moi [le | la] $measure [de | du | des | d' | dans | à | au] $target",
@@ -707,6 +1051,13 @@ export const french: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "est ce que j'ai laissé $target $state",
+        "ai je laissé $target $state",
+        "j'ai laissé $target $state",
+        "est ce que $target (est | sont) [encore | toujours | bien] $state",
+        "$target (est | sont) [t] (il | elle | ils | elles) [encore | toujours | bien] $state",
+        "est ce que $target (a | ont) $state",
+        "(regarde | vérifie | dis moi) si $target (est | sont) [encore | toujours | bien] $state",
         "est ce que $target (est | sont) [encore] $state",
         "$target (est | sont) (il | elle | ils | elles) [encore] $state",
         "(est | sont) ce que $target $state",
@@ -716,14 +1067,21 @@ export const french: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "(quel | quels | quelle | quelles) (est | sont) $target [encore | toujours] $state",
+        "(quel | quels | quelle | quelles) $target (est | sont) [encore | toujours | restés | restées] $state",
+        "combien de $target (est | sont) [encore | toujours] $state",
+        "combien [y a] [t] [il] de $target $state",
         "(quel | quels | quelle | quelles) $target (est | sont) [encore] $state",
-        "(quel | quels | quelle | quelles) $target (est | sont) [encore] $state (dans | à | au) $place",
         "qu'est ce qui est [encore] $state (dans | à | au) $target",
       ],
       reply: "",
     },
     "ask-any": {
       patterns: [
+        "(est ce qu'il y a | y a t il | il y a) [encore] (un | une | des) $target [encore] $state",
+        "est ce qu'il reste (un | une | des | quelque chose) [de | d'] $target $state",
+        "(est ce que | est ce qu'il y a) quelque chose [est] [encore] [d'] $state [dans | à | au | en] $target",
+        "(est ce qu'il y a | y a t il | reste t il) [encore] quelque chose (de | d') $state [dans | à | au | en] $target",
         "y a t il (encore | un | une | des) $target [encore] $state",
         "est ce qu'il y a (un | une | des) $target [encore] $state",
         "est ce qu'il y a quelque chose $state (dans | à | au) $target",
@@ -776,6 +1134,7 @@ export const french: LanguagePack = {
     cannot: "Ce n'est pas possible.",
     act: "C'est fait.",
     confirm: "Vraiment ?",
+    offer: "Vous voulez dire : {$reply} ?",
     code: "Quel est le code ?",
     failed: "{$names} : pas de réponse.",
     partly: "{$reply} {$names} : pas de réponse.",

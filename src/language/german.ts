@@ -7,6 +7,51 @@ const to = "(auf | zu)";
 const open = "(fahre | fahr | ziehe | zieh | mache | mach | rolle | roll | lasse | lass)";
 const by = "[um] $amount";
 
+const turn =
+  "schalte | schalt | mache | mach | stelle | stell | knipse | knips | drehe | dreh | tu";
+const bring =
+  "mach | mache | schalt | schalte | stell | stelle | dreh | drehe | setz | setze | fahr | fahre | tu | lass | lasse | bring | bringe | krieg | färb | färbe";
+const bringing =
+  "machen | schalten | stellen | drehen | setzen | fahren | haben | lassen | bringen | kriegen | bekommen | halten | färben";
+const adjust =
+  "stell | stelle | setz | setze | dreh | drehe | mach | mache | bring | bringe | regel | regle | fahr | fahre | änder | ändere | schalt | schalte | dimm | dimme";
+const adjusting =
+  "stellen | setzen | drehen | machen | bringen | regeln | fahren | ändern | schalten | dimmen";
+const of = "[von | vom | für | im | in | am | an | bei | beim]";
+const upward = "höher | hoch | rauf | herauf | hinauf";
+const downward = "niedriger | runter | herunter | hinunter | tiefer";
+const should =
+  "soll | sollte | sollen | sollten | muss | müssen | müsste | müssten | darf | dürfen | kann | können | könnte | könnten";
+
+/** What is put before "… zu …". */
+const mind =
+  "(würde es dir etwas ausmachen | macht es dir etwas aus | würde es Ihnen etwas ausmachen | wärst du so nett | wärst du so lieb | wie wäre es)";
+
+/** A verb and what goes with it, as an order, as "du kannst …", and as "… zu …". */
+function order(imperative: string, infinitive: string, rest: string): string[] {
+  return [`(${imperative}) ${rest}`, `${rest} (${infinitive})`];
+}
+
+/** A verb whose first part stands last: "schalte … ein", "… einschalten", "… einzuschalten". */
+function apart(
+  imperative: string,
+  particle: string,
+  infinitive: string,
+  rest = "$target",
+): string[] {
+  const withTo = particle.split(" | ").flatMap((part) =>
+    infinitive
+      .split(" | ")
+      .filter((verb) => verb.startsWith(part))
+      .map((verb) => `${part}zu${verb.slice(part.length)}`),
+  );
+  return [
+    `(${imperative}) ${rest} [wieder] (${particle})`,
+    `${rest} [wieder] (${infinitive})`,
+    ...(withTo.length > 0 ? [`${mind} ${rest} [wieder] (${withTo.join(" | ")})`] : []),
+  ];
+}
+
 export const german: LanguagePack = {
   language: "de",
   name: "Deutsch",
@@ -34,7 +79,10 @@ export const german: LanguagePack = {
     point: ["komma"],
     decimalSign: ",",
     fractions: [
-      { value: 0.5, said: ["halb", "halbe", "die hälfte", "hälfte", "ein halb", "einhalb"] },
+      {
+        value: 0.5,
+        said: ["halb", "halbe", "die hälfte", "hälfte", "zur hälfte", "ein halb", "einhalb"],
+      },
       { value: 0.25, said: ["viertel", "ein viertel", "einviertel"] },
       { value: 0.75, said: ["dreiviertel", "drei viertel"] },
       { value: 1.5, said: ["anderthalb"] },
@@ -71,10 +119,12 @@ export const german: LanguagePack = {
     ],
     moments: { "00:00": ["Mitternacht"], "12:00": ["Mittag", "zwölf Uhr mittags"] },
     morning: [
+      "(früh | morgens | vormittags | am Morgen | am Vormittag) um $time",
       "$time (morgens | früh | vormittags | am Morgen | am Vormittag)",
       "(morgens | vormittags) um $time",
     ],
     afternoon: [
+      "(Abend | Nachmittag | abends | nachmittags | am Abend | am Nachmittag) um $time",
       "$time (nachmittags | abends | am Nachmittag | am Abend)",
       "(nachmittags | abends) um $time",
     ],
@@ -88,7 +138,17 @@ export const german: LanguagePack = {
       for: ["für [die nächsten | die nächste] $duration", "$duration lang"],
       until: ["bis [um] $time [$date]", "bis $date um $time"],
     },
-    then: ["und", "dann", "und dann", "danach", "und danach", "anschließend"],
+    then: [
+      "und",
+      "dann",
+      "und dann",
+      "danach",
+      "und danach",
+      "anschließend",
+      "aber",
+      "und zwar",
+      "sowie",
+    ],
   },
   units: {
     percent: ["Prozent", "%"],
@@ -96,25 +156,20 @@ export const german: LanguagePack = {
     kelvin: ["Kelvin", "k"],
   },
   elisions: [],
+  links: ["", "n", "s", "en", "es"],
   // "Mach bitte mal das Licht an": in German these stand within the phrase.
-  small: [
-    "bitte",
-    "mal",
-    "der",
-    "die",
-    "das",
-    "den",
-    "dem",
-    "des",
-    "mein",
-    "meine",
-    "meinen",
-    "unser",
-    "unsere",
-  ],
+  small: ["der", "die", "das", "den", "dem", "des", "mein", "meine", "meinen", "unser", "unsere"],
   courtesies: {
-    opening: ["bitte | (kannst | könntest | würdest) du [bitte] | ich möchte [bitte] dass du"],
-    closing: ["bitte | danke | dankeschön | für mich [bitte]"],
+    opening: [
+      "(kannst | könntest | würdest | magst | willst) du [so nett sein und] | (können | könnten | würden) Sie",
+      "ich (möchte | will | hätte | brauche | bräuchte) [gern | gerne] [dass du] | wir (möchten | wollen | hätten | brauchen) [gern | gerne]",
+      "(sei so gut | sei so lieb | sei so nett | tu mir den Gefallen) [und] | (kann | könnte) ich [gern | gerne] | (können | könnten) wir [gern | gerne]",
+      "(würde es dir etwas ausmachen | macht es dir etwas aus | wärst du so nett | wärst du so lieb | es wäre schön | es wäre nett) [wenn du]",
+      "(sorg | sorge) dafür | (achte | schau) darauf | stell sicher | (ich möchte | ich will) dass | wie wäre es [wenn du] | lass uns | (geh | geh bitte) und",
+    ],
+    closing: [
+      "danke | dankeschön | für (mich | uns) | (kannst | könntest | würdest | magst) du | ja | (jetzt | nun) [gleich | sofort] | sofort | gleich | schnell | wenn du kannst | wenn es geht | (wenn du Zeit hast) | haben | sein | gern | gerne | wieder | machst | machen | könntest du",
+    ],
   },
   targets: {
     all: ["alle", "sämtliche", "jede", "jeden", "jedes", "beide"],
@@ -122,6 +177,11 @@ export const german: LanguagePack = {
     here: ["hier", "hier drin", "in diesem raum", "in diesem zimmer"],
     it: ["es", "sie", "ihn", "ihnen", "dieses", "diese", "diesen"],
     there: ["dort", "dort drin", "da drin", "dem raum dort", "jenem raum"],
+    outside: ["draußen", "im Freien"],
+    inside: ["drinnen"],
+    everywhere: ["überall", "im ganzen Haus", "ganzes Haus", "ganzen Haus"],
+    one: ["die", "der", "das"],
+    ones: ["die"],
     inPlace: ["in", "im", "am", "an", "auf", "vom", "von"],
     and: ["und", "&", "sowie"],
     except: ["außer", "bis auf", "aber nicht", "ausgenommen", "ohne"],
@@ -143,7 +203,7 @@ export const german: LanguagePack = {
     },
     gate: { one: ["tor"], many: ["tore"] },
     valve: { one: ["ventil"], many: ["ventile"] },
-    lock: { one: ["schloss"], many: ["schlösser"] },
+    lock: { one: ["schloss", "tür"], many: ["schlösser", "türen"] },
     alarm: { one: ["alarm", "alarmanlage"], many: ["alarmanlagen"] },
     camera: { one: ["kamera"], many: ["kameras"] },
     sensor: { one: ["sensor", "fühler"], many: ["sensoren", "fühler"] },
@@ -286,7 +346,14 @@ export const german: LanguagePack = {
     6500: ["eisweiß", "kalt"],
   },
   amounts: {
-    small: ["etwas", "ein bisschen", "ein wenig", "bisschen", "leicht"],
+    small: [
+      "etwas",
+      "[ein] [klein] (bisschen | wenig)",
+      "leicht",
+      "ein klein wenig",
+      "eine Spur",
+      "einen Tick",
+    ],
     large: ["viel", "deutlich", "sehr viel"],
   },
   levels: {
@@ -294,13 +361,317 @@ export const german: LanguagePack = {
     low: ["niedrig", "langsam", "kleine stufe", "stufe eins"],
     medium: ["mittel", "mittlere stufe", "stufe zwei"],
     high: ["hoch", "schnell", "hohe stufe", "stufe drei"],
-    full: ["voll", "maximum", "das maximum", "volle stufe", "volle leistung", "höchste stufe"],
+    full: [
+      "voll",
+      "maximum",
+      "das maximum",
+      "volle stufe",
+      "volle leistung",
+      "höchste stufe",
+      "ganz (hoch | auf | rauf)",
+      "voll (auf | hoch)",
+      "so (hell | hoch | weit) wie [es] (möglich | geht)",
+      "volle Helligkeit",
+      "volle Pulle",
+      "ganz hell",
+    ],
+  },
+  fillers: [
+    "bitte",
+    "mal",
+    "äh",
+    "ähm",
+    "hm",
+    "also",
+    "nun",
+    "na",
+    "ja",
+    "eben",
+    "doch",
+    "gerade",
+    "einfach",
+    "okay",
+    "ok",
+    "hey",
+    "vielleicht",
+    "kurz",
+    "noch",
+    "jetzt",
+    "nun",
+    "nur",
+    "mir",
+    "uns",
+    "bloß",
+  ],
+  hedges: [
+    ..."nicht kein keine keinen keinem keiner keines nie niemals niemand nichts nirgends ohne weder noch stopp statt anstatt lieber fast beinahe".split(
+      " ",
+    ),
+    ..."wenn falls ob sobald solange während bevor nachdem bis als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
+      " ",
+    ),
+    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte denkt dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat habe hast haben hatte hatten war waren wurde wurden gestern schon bereits eben".split(
+      " ",
+    ),
+    ..."angemacht ausgemacht eingeschaltet ausgeschaltet angeschaltet aufgemacht zugemacht geöffnet geschlossen gestellt gedreht gestartet".split(
+      " ",
+    ),
+  ],
+  clauses: "ich mir mich mein meine wir uns du er sie es ihr ist sind bin seid hab".split(" "),
+  reasons: ["weil", "denn", "da", "damit"],
+  adjectives: {
+    brightness: ["hell"],
+    illuminance: ["hell", "dunkel"],
+    speed: ["schnell"],
+    temperature: ["warm", "heiß", "kalt", "kühl"],
+    humidity: ["feucht", "trocken"],
+    moisture: ["nass", "feucht", "trocken"],
+    volume: ["laut"],
+    position: ["weit offen", "weit auf", "weit"],
+    battery: ["voll", "geladen"],
+    level: ["voll"],
+  },
+  frames: {
+    besides: ["mit", "auf", "bei", "in"],
+    state: [
+      "$target [wieder | ganz] $state",
+      `(${bring}) $target [wieder | ganz] $state`,
+      `$target [wieder | ganz] $state (${bringing})`,
+      `$target (${should}) [wieder | ganz] $state [sein | werden | bleiben | gehen]`,
+      `(${should}) $target [wieder | ganz] $state (sein | werden | bleiben)`,
+      "dass $target [wieder | ganz] $state (ist | sind | bleibt | bleiben | wird | werden)",
+      "$target [wieder | ganz] $state (haben | bleiben)",
+      `${mind} $target [wieder | ganz] $state zu (machen | schalten | stellen | drehen | lassen)`,
+    ],
+    sorts: {
+      switched: {
+        on: {
+          states: ["an", "(angeschaltet | eingeschaltet | angemacht)", "$property (an | ein)"],
+          commands: [
+            ...apart("schalte | schalt | knipse | knips", "ein", "einschalten"),
+            ...apart(
+              turn,
+              "an",
+              "anschalten | einschalten | anmachen | anstellen | anknipsen | andrehen",
+            ),
+            ...apart("schalte | schalt | knipse | knips", "ein", "einschalten"),
+            ...apart(turn, "an", "anschalten | einschalten | anmachen", `$property ${of} $target`),
+            ...apart("schalte | schalt | knipse | knips", "ein", "einschalten"),
+            ...apart(turn, "an", "anschalten | einschalten | anmachen", "$target $property"),
+          ],
+        },
+        off: {
+          states: ["(aus | ab)", "(ausgeschaltet | abgeschaltet | ausgemacht)", "$property aus"],
+          commands: [
+            ...apart(
+              turn,
+              "aus | ab",
+              "ausschalten | abschalten | ausmachen | abstellen | ausknipsen | abdrehen",
+            ),
+            ...apart(
+              turn,
+              "aus | ab",
+              "ausschalten | abschalten | ausmachen",
+              `$property ${of} $target`,
+            ),
+            ...apart(turn, "aus | ab", "ausschalten | abschalten | ausmachen", "$target $property"),
+          ],
+        },
+      },
+      level: {
+        to: {
+          states: [
+            "[auf | bei | zu | mit] $value",
+            "[auf | bei | mit] $value $property",
+            "$property [auf | von | bei] $value",
+            "mit $property $value",
+          ],
+          commands: [
+            ...order(adjust, adjusting, `$target [${upward} | ${downward}] (auf | bis) $value`),
+            ...order(adjust, adjusting, `$target auf $value (${upward} | ${downward})`),
+            ...order(
+              `${adjust} | erhöh | erhöhe | senk | senke`,
+              `${adjusting} | erhöhen | senken`,
+              `$property ${of} $target [${upward} | ${downward}] auf $value`,
+            ),
+            ...order(
+              `${adjust} | erhöh | erhöhe | senk | senke`,
+              `${adjusting} | erhöhen | senken`,
+              "$target $property auf $value",
+            ),
+            ...order(
+              "erhöh | erhöhe | senk | senke | reduzier | reduziere",
+              "erhöhen | senken | reduzieren",
+              "$target auf $value",
+            ),
+            `$property ${of} $target [auf | bei] $value`,
+            `$value $property ${of} $target`,
+            `$target auf $value (hochdrehen | runterdrehen | herunterdrehen | hochstellen | runterstellen | hochfahren | runterfahren)`,
+          ],
+        },
+        up: {
+          states: [
+            `[um] $amount (${upward})`,
+            `(${upward}) [um $amount]`,
+            `$property [[um] $amount] (${upward})`,
+            "[$amount] mehr $property",
+          ],
+          commands: [
+            ...order(
+              "erhöh | erhöhe | steiger | steigere",
+              "erhöhen | steigern",
+              "$target [um $amount]",
+            ),
+            ...order(
+              "erhöh | erhöhe | steiger | steigere",
+              "erhöhen | steigern",
+              `$property ${of} $target [[um] $amount]`,
+            ),
+            ...order(
+              "erhöh | erhöhe | steiger | steigere",
+              "erhöhen | steigern",
+              "$target $property [um $amount]",
+            ),
+            ...order(adjust, adjusting, `$property ${of} $target [[um] $amount] (${upward})`),
+            "$target [[um] $amount] (hochdrehen | aufdrehen | hochstellen | raufdrehen)",
+            `(dreh | drehe) $target [[um] $amount] auf`,
+            `[$amount] mehr $property ${of} $target`,
+          ],
+        },
+        down: {
+          states: [
+            `[um] $amount (${downward})`,
+            `(${downward}) [um $amount]`,
+            `$property [[um] $amount] (${downward})`,
+            "[$amount] weniger $property",
+          ],
+          commands: [
+            ...order(
+              "senk | senke | verringer | verringere | reduzier | reduziere",
+              "senken | verringern | reduzieren",
+              "$target [um $amount]",
+            ),
+            ...order(
+              "senk | senke | verringer | verringere | reduzier | reduziere",
+              "senken | verringern | reduzieren",
+              `$property ${of} $target [[um] $amount]`,
+            ),
+            ...order(
+              "senk | senke | verringer | verringere | reduzier | reduziere",
+              "senken | verringern | reduzieren",
+              "$target $property [um $amount]",
+            ),
+            ...order(adjust, adjusting, `$property ${of} $target [[um] $amount] (${downward})`),
+            "$target [[um] $amount] (runterdrehen | herunterdrehen | runterstellen | zurückdrehen)",
+            `[$amount] weniger $property ${of} $target`,
+          ],
+        },
+      },
+      choice: {
+        to: {
+          states: [
+            "[auf | in | im | mit] $value",
+            "[auf | in | im] $value $property",
+            "[auf | in | im] $property $value",
+            "$property [auf | in] $value",
+          ],
+          commands: [
+            ...order(adjust, adjusting, `$property ${of} $target auf $value`),
+            ...order(adjust, adjusting, "$target $property auf $value"),
+            ...order(
+              "schalt | schalte | stell | stelle",
+              "umschalten | umstellen",
+              "$target auf $value",
+            ),
+            "(schalt | schalte | stell | stelle) $target auf $value um",
+            ...order("wähl | wähle | nimm", "wählen | nehmen", `$property $value ${of} $target`),
+            `$property ${of} $target [auf] $value`,
+          ],
+        },
+      },
+      colour: {
+        to: {
+          states: ["[auf | in] $value", "$property [auf] $value"],
+          commands: [
+            ...order(adjust, adjusting, `$property ${of} $target [auf] $value`),
+            ...order(adjust, adjusting, "$target $property [auf] $value"),
+            `$property ${of} $target [auf] $value`,
+          ],
+        },
+      },
+      text: {
+        to: {
+          states: ["$property auf $value", "$property $value"],
+          commands: [...order(adjust, adjusting, `$property ${of} $target auf $value`)],
+        },
+      },
+      action: {
+        call: { states: [], commands: ["$verb $target", "$target $verb", "lass $target $verb"] },
+      },
+    },
   },
   vocabulary: {
-    "power-on": {
+    "mode-on": {
+      reply: "{$target}: an.",
+    },
+    "mode-off": {
+      reply: "{$target}: aus.",
+    },
+    "position-short": {
+      states: ["$level (zu | geschlossen | unten | runter | herunter)"],
       patterns: [
+        "(schließ | schließe | mach | mache | fahr | fahre | lass | zieh) $target [zu] $level (zu | runter | herunter | herab)",
+        "(schließ | schließe) $target [zu] $level",
+        "$target [zu] $level (schließen | zumachen | runterfahren | herunterfahren | runterlassen)",
+      ],
+      reply: "{$target} geht zu.",
+    },
+    "program-start": {
+      patterns: [
+        "(starte | start) $target (mit | auf | im) [dem] [Programm] $program",
+        "(starte | start) [das] [Programm] $program [Programm] (am | im | in | auf | bei | beim | an) $target",
+        "$target (mit | im) [Programm] $program (starten | laufen lassen)",
+        "(lass | lasse) $target (mit | im) [Programm] $program laufen",
+      ],
+      reply: "{$target} startet mit {$program}.",
+    },
+    "power-start": {
+      patterns: [
+        "(starte | start) $target",
+        "$target (starten | laufen lassen)",
+        "(lass | lasse) $target laufen",
+      ],
+      reply: "{$target}: an.",
+    },
+    "power-stop": {
+      patterns: ["(stopp | stoppe | halt | halte) $target [an]", "$target (stoppen | anhalten)"],
+      reply: "{$target}: aus.",
+    },
+    "ask-how": {
+      patterns: [
+        "wie $measure (ist | sind | läuft | steht) [es | denn] [von | vom | im | in | am | auf | bei] $target [eingestellt | gerade | offen]",
+        "wie $measure $target (ist | sind)",
+      ],
+      reply: "",
+    },
+    "ask-setting": {
+      patterns: [
+        "(auf was | worauf | wie) (ist | sind | steht) $target [gestellt | eingestellt]",
+        "auf wie viel (ist | steht) $target [gestellt | eingestellt]",
+      ],
+      reply: "",
+    },
+    "ask-doing": {
+      patterns: ["was macht $target [gerade]", "was tut $target [gerade]"],
+      reply: "",
+    },
+    "power-on": {
+      states: ["(am laufen | in Betrieb)"],
+      patterns: [
+        "(zünd | zünde) $target an",
+
+        "$target (aktivieren | anzünden)",
         `${flick} $target [wieder] (an | ein)`,
-        `${flick} [in | im] $place $target (an | ein)`,
         "$target (an | ein)",
         "(aktiviere | aktivier) $target",
         "$target (anschalten | einschalten | anmachen | anstellen)",
@@ -310,8 +681,9 @@ export const german: LanguagePack = {
     },
     "power-off": {
       patterns: [
+        "(lösch | lösche | kill) $target",
+        "$target (löschen | deaktivieren)",
         `${flick} $target [wieder] (aus | ab)`,
-        `${flick} [in | im] $place $target (aus | ab)`,
         "$target (aus | ab)",
         "(deaktiviere | deaktivier | lösche | lösch) $target",
         "$target (ausschalten | abschalten | ausmachen | abstellen)",
@@ -321,10 +693,11 @@ export const german: LanguagePack = {
     },
     "brightness-to": {
       patterns: [
+        "$target auf $level (runterdimmen | herunterdimmen | hochdimmen | abdimmen)",
+        "(dimm | dimme) $target [runter | herunter | hoch] auf $level",
         `(${set} | dimme | dimm) $target ${to} $level [Helligkeit]`,
         `${set} [die] Helligkeit (von | vom | der | des | im | in) $target ${to} $level`,
         `$target ${to} $level [Helligkeit]`,
-        `[${set} | dimme | dimm] [in | im] $place $target ${to} $level`,
         "$target $level [Helligkeit | hell]",
         `$target ${to} $level (dimmen | stellen | setzen)`,
         "(dimme | dimm) $target $level",
@@ -332,7 +705,11 @@ export const german: LanguagePack = {
       reply: "{$target} auf {$level} Prozent.",
     },
     brighter: {
+      states: ["[[um] $amount] heller", "heller um $amount"],
       patterns: [
+        "$target [[um] $amount] (heller | aufhellen)",
+        "$target heller machen um $amount",
+        "[$amount] mehr Licht [von | vom | im | in | am] $target",
         `${set} $target [${by}] heller`,
         `$target [${by}] heller [machen | stellen]`,
         `${set} $target heller [${by}]`,
@@ -343,7 +720,11 @@ export const german: LanguagePack = {
       reply: "{$target} heller.",
     },
     dimmer: {
+      states: ["[[um] $amount] dunkler", "dunkler um $amount"],
       patterns: [
+        "$target [[um] $amount] (dimmen | abdunkeln | runterdimmen | herunterdimmen)",
+        "(dimm | dimme) $target [[um] $amount] [runter | herunter | ab]",
+        "[$amount] weniger Licht [von | vom | im | in | am] $target",
         `${set} $target [${by}] dunkler`,
         `$target [${by}] dunkler [machen | stellen]`,
         `${set} $target dunkler [${by}]`,
@@ -356,6 +737,8 @@ export const german: LanguagePack = {
     },
     "speed-to": {
       patterns: [
+        "(lass | lasse) $target [auf | mit] $level laufen",
+        "$target (auf | mit) $level laufen lassen",
         `(${set} | schalte | schalt) $target ${to} $level`,
         `${set} [die] (Geschwindigkeit | Drehzahl) (von | vom | der | des) $target ${to} $level`,
         `$target ${to} $level`,
@@ -366,6 +749,7 @@ export const german: LanguagePack = {
       reply: "{$target} auf {$level} Prozent.",
     },
     faster: {
+      states: ["[[um] $amount] schneller"],
       patterns: [
         `${set} $target [${by}] schneller`,
         `$target [${by}] schneller [machen | stellen]`,
@@ -377,18 +761,21 @@ export const german: LanguagePack = {
       reply: "{$target} schneller.",
     },
     slower: {
+      states: ["[[um] $amount] langsamer"],
       patterns: [
         `${set} $target [${by}] langsamer`,
         `$target [${by}] langsamer [machen | stellen]`,
         `${set} $target langsamer [${by}]`,
-        `(drehe | dreh) $target [${by}] (runter | herunter | ab)`,
+        `(drehe | dreh) $target [${by}] (runter | herunter)`,
         `(verringere | verringer | senke | senk) [die] (Geschwindigkeit | Drehzahl) (von | vom | der | des) $target [${by}]`,
         "lass $target langsamer laufen",
       ],
       reply: "{$target} langsamer.",
     },
     "oscillate-on": {
+      states: ["am schwenken"],
       patterns: [
+        "$target schwenken lassen",
         "lass $target schwenken",
         `${flick} [das] Schwenken (von | vom) $target (an | ein)`,
         "$target schwenken",
@@ -409,17 +796,9 @@ export const german: LanguagePack = {
         `(${flick} | färbe | färb) $target [auf | in] $colour`,
         `${set} [die] Farbe (von | vom | der | des) $target auf $colour`,
         "$target [auf | in] $colour",
-        `${flick} [in | im] $place $target $colour`,
         "$target [auf] $colour (machen | stellen | setzen)",
       ],
       reply: "{$target} in {$colour}.",
-    },
-    "colour-and-brightness": {
-      patterns: [
-        `[${flick}] $target [auf | in] $colour [und] [auf | mit] $level [Helligkeit]`,
-        `[${flick}] $target [auf | mit] $level [Helligkeit] [und] [in] $colour`,
-      ],
-      reply: "{$target} in {$colour} auf {$level} Prozent.",
     },
     "warmth-to": {
       patterns: [
@@ -430,15 +809,14 @@ export const german: LanguagePack = {
       ],
       reply: "{$target} auf {$warmth} Kelvin.",
     },
-    "warmth-and-brightness": {
-      patterns: [
-        `[${flick}] $target [auf] $warmth [und] [auf | mit] $level [Helligkeit]`,
-        `[${flick}] $target [auf | mit] $level [Helligkeit] [und] $warmth`,
-      ],
-      reply: "{$target} auf {$warmth} Kelvin und {$level} Prozent.",
-    },
     "temperature-to": {
       patterns: [
+        "(heiz | heize | kühl | kühle) $target auf $degrees [auf | hoch | runter | ab]",
+        "$target auf $degrees (heizen | aufheizen | hochdrehen | runterdrehen | kühlen)",
+        "(stell | stelle | dreh | drehe | setz | setze | mach | mache | bring) [die] Temperatur [von | vom | im | in | am | für | bei] $target [hoch | runter] auf $degrees",
+        "[die] Temperatur [von | vom | im | in | am | für | bei] $target auf $degrees [stellen | setzen]",
+        "$target Temperatur [auf] $degrees",
+        "(stell | stelle | setz | setze) $target Temperatur auf $degrees",
         `(${set} | heize | heiz | kühle | kühl) $target ${to} $degrees`,
         `${set} [die] (Temperatur | Solltemperatur) (von | vom | der | des | im | in) $target ${to} $degrees`,
         `$target ${to} $degrees`,
@@ -450,7 +828,11 @@ export const german: LanguagePack = {
       reply: "{$target} auf {$degrees} Grad.",
     },
     warmer: {
+      states: ["[[um] $amount] (wärmer | heißer)", "[[um] $amount] (mehr | wärmer)"],
       patterns: [
+        "(erhöh | erhöhe) [die] Temperatur [von | vom | im | in | am | bei] $target [um $amount]",
+        "[die] Temperatur [von | vom | im | in | am | bei] $target [um $amount] erhöhen",
+        "$target um $amount (hochdrehen | hochstellen | aufdrehen)",
         `${set} $target [${by}] (wärmer | heißer)`,
         `$target [${by}] (wärmer | heißer) [machen | stellen]`,
         `${set} $target (wärmer | heißer) [${by}]`,
@@ -461,11 +843,14 @@ export const german: LanguagePack = {
       reply: "{$target} wärmer.",
     },
     cooler: {
+      states: ["[[um] $amount] (kühler | kälter)"],
       patterns: [
+        "[die] Temperatur [von | vom | im | in | am | bei] $target [um $amount] senken",
+        "$target um $amount (runterdrehen | herunterdrehen | runterstellen)",
         `${set} $target [${by}] (kühler | kälter)`,
         `$target [${by}] (kühler | kälter) [machen | stellen]`,
         `${set} $target (kühler | kälter) [${by}]`,
-        `(drehe | dreh) $target [${by}] (runter | herunter | ab)`,
+        `(drehe | dreh) $target [${by}] (runter | herunter)`,
         `(senke | senk | verringere | verringer) [die] Temperatur (von | vom | der | des | im | in) $target [${by}]`,
         `(mache | mach) es [${by}] kühler (in | im | am) $target`,
       ],
@@ -490,7 +875,10 @@ export const german: LanguagePack = {
       reply: "{$target}: {$preset}.",
     },
     open: {
+      states: ["[ganz | komplett] (auf | offen | geöffnet | oben | hoch | rauf | nach oben)"],
       patterns: [
+        "(öffne | öffn | öffnen Sie) $target [ganz | komplett]",
+        "$target [ganz | komplett | wieder] (öffnen | aufmachen | hochfahren | hochziehen | aufziehen)",
         "(öffne | öffn) $target [ganz | komplett]",
         `${open} $target [ganz] (auf | hoch | rauf | nach oben)`,
         "$target [ganz] (auf | hoch | öffnen | aufmachen | hochfahren)",
@@ -499,7 +887,11 @@ export const german: LanguagePack = {
       reply: "{$target} geht auf.",
     },
     close: {
+      states: ["[ganz | komplett] (zu | geschlossen | unten | runter | herunter | nach unten)"],
       patterns: [
+        "(schließe | schließ | schließen Sie) $target [ganz | komplett]",
+        "$target [ganz | komplett | wieder] (schließen | zumachen | herunterfahren | runterfahren | runterlassen | herunterlassen)",
+        "(lass | lasse) $target (runter | herunter)",
         "(schließe | schließ) $target [ganz | komplett]",
         `${open} $target [ganz] (zu | runter | herunter | nach unten)`,
         "$target [ganz] (zu | runter | schließen | zumachen | herunterfahren | runterfahren)",
@@ -508,7 +900,10 @@ export const german: LanguagePack = {
       reply: "{$target} geht zu.",
     },
     "position-to": {
+      states: ["[auf | zu] $level (offen | auf | geöffnet | hoch | oben)"],
       patterns: [
+        "(öffne | mach | mache | fahr | fahre | zieh | ziehe) $target [zu | auf] $level [weit] [auf | hoch | rauf | offen]",
+        "$target [zu | auf] $level (öffnen | aufmachen | hochfahren | hochziehen)",
         `(${set} | fahre | fahr | öffne | schließe | schließ) $target ${to} $level`,
         "(öffne | mach) $target $level [auf]",
         `${set} [die] (Position | Stellung) (von | vom | der | des) $target auf $level`,
@@ -519,7 +914,10 @@ export const german: LanguagePack = {
       reply: "{$target} auf {$level} Prozent.",
     },
     "tilt-to": {
+      states: ["[auf] $level (gekippt | geneigt)"],
       patterns: [
+        "(kipp | kippe | neig | neige) $target auf $level",
+        "$target auf $level (kippen | neigen)",
         "(kippe | kipp | neige | neig) $target [auf] $level",
         `${set} [die] Neigung (von | vom | der | des) $target auf $level`,
         "$target Neigung [auf] $level",
@@ -529,13 +927,17 @@ export const german: LanguagePack = {
     },
     "stop-moving": {
       patterns: [
+        "(stopp | stoppe | halt | halte) $target [an]",
+        "$target (anhalten | stoppen)",
         "(stoppe | stopp | halte | halt) $target [an]",
         "$target (stopp | stoppen | anhalten)",
       ],
       reply: "{$target} angehalten.",
     },
     "flow-on": {
+      states: ["(offen | auf | geöffnet)"],
       patterns: [
+        "$target (aufmachen | aufdrehen | öffnen)",
         `${flick} $target (an | ein | auf)`,
         "$target (an | ein | auf)",
         "(öffne | öffn) $target",
@@ -545,7 +947,9 @@ export const german: LanguagePack = {
       reply: "{$target} offen.",
     },
     "flow-off": {
+      states: ["(zu | geschlossen)"],
       patterns: [
+        "$target (zumachen | zudrehen | schließen | abdrehen)",
         `${flick} $target (aus | ab | zu)`,
         "$target (aus | ab | zu)",
         "(schließe | schließ) $target",
@@ -555,7 +959,10 @@ export const german: LanguagePack = {
       reply: "{$target} zu.",
     },
     lock: {
+      states: ["(abgeschlossen | verriegelt | zugesperrt | zu | verschlossen)"],
       patterns: [
+        "(schließ | schließe | sperr | sperre) $target [wieder] (ab | zu)",
+        "$target [wieder] (abschließen | zusperren | verriegeln | absperren | zuschließen)",
         "(schließe | schließ | sperre | sperr) $target (ab | zu)",
         "(verriegle | verriegele | verriegel | sichere | sicher) $target",
         "$target (abschließen | zusperren | verriegeln | absperren)",
@@ -563,7 +970,10 @@ export const german: LanguagePack = {
       reply: "{$target} abgeschlossen.",
     },
     unlock: {
+      states: ["(aufgeschlossen | entriegelt | aufgesperrt | unverschlossen)"],
       patterns: [
+        "(schließ | schließe | sperr | sperre) $target [wieder] auf",
+        "$target [wieder] (aufschließen | aufsperren | entriegeln)",
         "(schließe | schließ | sperre | sperr) $target auf",
         "(entriegle | entriegele | entriegel) $target",
         "$target (aufschließen | aufsperren | entriegeln)",
@@ -571,7 +981,11 @@ export const german: LanguagePack = {
       reply: "{$target} aufgeschlossen.",
     },
     arm: {
+      states: ["(scharf | aktiv | an | ein) [auf | für] [$mode]", "[auf | in] $mode"],
       patterns: [
+        "$target (scharfschalten | scharf schalten | scharf stellen | scharfstellen | aktivieren) [für | auf] [$mode]",
+        "(aktivier | aktiviere) $target [für | auf | im] [$mode]",
+        "(schalt | schalte | stell | stelle | mach | mache) $target [für | auf] [die] $mode scharf",
         `${flick} $target scharf [auf] [$mode]`,
         `${flick} $target [auf] $mode [scharf]`,
         "$target (scharf | scharf schalten) [$mode]",
@@ -581,7 +995,10 @@ export const german: LanguagePack = {
       reply: "{$target} ist scharf.",
     },
     disarm: {
+      states: ["(unscharf | aus)"],
       patterns: [
+        "$target (entschärfen | unscharf schalten | deaktivieren | ausschalten | ausmachen)",
+        "(deaktivier | deaktiviere) $target",
         `${flick} $target (unscharf | aus | ab)`,
         "$target (unscharf | unscharf schalten | aus | ausschalten)",
         "(entschärfe | entschärf) $target",
@@ -589,7 +1006,12 @@ export const german: LanguagePack = {
       reply: "{$target} ist unscharf.",
     },
     record: {
+      states: ["am aufnehmen"],
       patterns: [
+        "(lass | lasse) $target aufnehmen",
+        "(starte | start | beginn | beginne) [mit der] Aufnahme [mit | auf | von | vom | der] $target",
+        "[mit] $target aufnehmen",
+        "(nimm | nehm) [mit] $target auf",
         "(nimm | nehme) mit $target auf",
         "(starte | start) [die] Aufnahme (mit | auf | von | vom) $target",
         "$target (aufnehmen | Aufnahme starten | Aufnahme an)",
@@ -606,7 +1028,10 @@ export const german: LanguagePack = {
       reply: "{$target} nimmt nicht mehr auf.",
     },
     play: {
+      states: ["am spielen"],
       patterns: [
+        "$target (abspielen | spielen | weiterspielen | laufen lassen)",
+        "(spiel | spiele | starte | start) [die] (Musik | Wiedergabe) [im | in | auf | am | vom] $target [ab | weiter]",
         "(spiele | spiel) $target [ab | weiter]",
         "$target (abspielen | weiterspielen | weiter)",
         "(starte | start) [die] Wiedergabe (auf | von | vom) $target",
@@ -615,7 +1040,10 @@ export const german: LanguagePack = {
       reply: "{$target} spielt.",
     },
     pause: {
+      states: ["(pausiert | auf Pause | angehalten)"],
       patterns: [
+        "$target (pausieren | anhalten)",
+        "(pausier | pausiere) [die] (Musik | Wiedergabe) [im | in | auf | am | vom] $target",
         "(pausiere | pausier) $target",
         "$target (Pause | pausieren | anhalten)",
         "(halte | halt) $target an",
@@ -623,6 +1051,7 @@ export const german: LanguagePack = {
       reply: "{$target} pausiert.",
     },
     "stop-playing": {
+      states: ["gestoppt"],
       patterns: [
         "(stoppe | stopp) $target",
         "$target (stopp | stoppen)",
@@ -632,6 +1061,10 @@ export const german: LanguagePack = {
     },
     next: {
       patterns: [
+        "(nächstes | nächster | nächsten) (Lied | Titel | Stück) [auf | am | im | in | beim] $target",
+        "(spiel | spiele | geh | gehe) [zum | das | den] (nächsten | nächste) (Lied | Titel | Stück) [auf | am | im | in | beim] $target",
+        "(überspring | überspringe) [das | den | dieses | diesen] (Lied | Titel | Stück) [auf | am | im | in | beim] $target",
+        "[das | den] (nächste | nächsten) (Lied | Titel | Stück) [auf | am | im | in | beim] $target (spielen | abspielen)",
         "(nächster | nächstes | nächsten) (Titel | Lied | Stück) (auf | am | im) $target",
         "$target (weiter | nächster Titel | nächstes Lied | überspringen)",
         "(überspringe | überspring) [den] (Titel | Lied) auf $target",
@@ -663,6 +1096,7 @@ export const german: LanguagePack = {
       reply: "{$target} auf Lautstärke {$level}.",
     },
     louder: {
+      states: ["[[um] $amount] lauter"],
       patterns: [
         `${set} $target [${by}] lauter`,
         `$target [${by}] lauter [machen | stellen]`,
@@ -673,20 +1107,27 @@ export const german: LanguagePack = {
       reply: "{$target} lauter.",
     },
     quieter: {
+      states: ["[[um] $amount] leiser"],
       patterns: [
         `${set} $target [${by}] leiser`,
         `$target [${by}] leiser [machen | stellen]`,
         `${set} $target leiser [${by}]`,
-        `(drehe | dreh) $target [${by}] (runter | herunter | ab)`,
+        `(drehe | dreh) $target [${by}] (runter | herunter)`,
         `(senke | senk | verringere | verringer) [die] Lautstärke (von | vom | der | des | am) $target [${by}]`,
       ],
       reply: "{$target} leiser.",
     },
     mute: {
-      patterns: [`${flick} $target stumm`, "$target (stumm | stummschalten | stumm schalten)"],
+      states: ["(stumm | still | stummgeschaltet)"],
+      patterns: [
+        "$target (stummschalten | stumm schalten | stumm machen)",
+        `${flick} $target stumm`,
+        "$target (stumm | stummschalten | stumm schalten)",
+      ],
       reply: "{$target} stumm.",
     },
     unmute: {
+      states: ["(laut | nicht mehr stumm)"],
       patterns: [
         `${flick} $target (laut | nicht [mehr] stumm)`,
         "$target (laut schalten | nicht [mehr] stumm)",
@@ -696,6 +1137,7 @@ export const german: LanguagePack = {
     },
     "source-to": {
       patterns: [
+        "(spiel | spiele) $source [auf | am | über] $target",
         `(${set} | schalte | schalt) $target [um] auf $source [um]`,
         `${set} [die] (Quelle | Eingang) (von | vom | der | des | am) $target auf $source`,
         "(spiele | spiel) $source auf $target",
@@ -705,13 +1147,20 @@ export const german: LanguagePack = {
     },
     press: {
       patterns: [
+        "(drück | drücke | läut | läute | betätige) [auf] $target",
+        "$target (drücken | läuten | betätigen)",
+        "(klingel | klingle) [mit] $target",
         "(drücke | drück | betätige | betätig) [auf] $target",
         "$target (drücken | betätigen)",
       ],
       reply: "{$target} gedrückt.",
     },
     start: {
+      states: ["(am laufen | am saugen | gestartet)"],
       patterns: [
+        "$target (starten | loslegen | laufen lassen | losschicken)",
+        "(schick | schicke) $target los",
+        "(lass | lasse) $target (laufen | saugen | loslegen | putzen | fegen)",
         "(starte | start) $target",
         "$target (start | starten | loslegen | los)",
         "lass $target (laufen | saugen | loslegen)",
@@ -720,10 +1169,17 @@ export const german: LanguagePack = {
       reply: "{$target} gestartet.",
     },
     stop: {
-      patterns: ["(stoppe | stopp | beende) $target", "$target (stopp | stoppen | beenden)"],
+      states: ["(gestoppt | beendet)"],
+      patterns: [
+        "$target (stoppen | beenden | anhalten)",
+        "(halt | halte) $target an",
+        "(stoppe | stopp | beende) $target",
+        "$target (stopp | stoppen | beenden)",
+      ],
       reply: "{$target} gestoppt.",
     },
     "pause-work": {
+      states: ["(pausiert | auf Pause | angehalten)"],
       patterns: [
         "(pausiere | pausier) $target",
         "$target (Pause | pausieren | anhalten)",
@@ -732,7 +1188,10 @@ export const german: LanguagePack = {
       reply: "{$target} angehalten.",
     },
     dock: {
+      states: ["(zurück | in der Station | nach Hause)"],
       patterns: [
+        "(schick | schicke | bring | bringe) $target (nach Hause | zurück | heim | zur Station | in die Station | zur Ladestation | auf die Ladestation)",
+        "$target (nach Hause | zurück | heim | zur Station | zur Ladestation) (schicken | bringen | fahren lassen)",
         "(schicke | schick) $target (nach Hause | zurück | zur Station | in die Station)",
         "$target (zurück | nach Hause | zur Station | andocken | laden)",
         "(docke | dock) $target an",
@@ -741,8 +1200,9 @@ export const german: LanguagePack = {
     },
     "program-to": {
       patterns: [
+        "(wähl | wähle | nimm | stell | stelle) [das] Programm $program (am | im | für | bei | beim | an) $target [ein]",
+        "[das] Programm [von | vom | am] $target auf $program (stellen | setzen)",
         `(${set} | schalte | schalt) $target [auf] $program`,
-        "(starte | start) $target (mit | auf) $program",
         "(wähle | wähl) [das] [Programm] $program (am | im | für) $target",
         "$target [auf | mit] [Programm] $program",
       ],
@@ -768,6 +1228,12 @@ export const german: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "was (zeigt | misst) $target [an]",
+        "(wie | was) (ist | sind) $measure $target",
+        "auf welche [r | m] $measure (ist | steht) $target [gestellt | eingestellt]",
+        "welche $measure hat [es in] $target",
+        "welche $measure (ist | herrscht) [von | vom | im | in | am | auf | bei] $target",
+        "was (ist | sind) [bei | an | von | vom | im | in] $target $measure",
         "(wie | was) ist [die | der | das] $measure [von | vom | der | des | im | in | am] $target",
         "wie hoch ist $measure [von | vom | der | des | im | in | am] $target",
         "(sag | sage | nenn | nenne) mir $measure [von | vom | der | des | im | in | am] $target",
@@ -785,18 +1251,23 @@ export const german: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(habe | hab) ich $target [noch] $state (gelassen | vergessen)",
+        "(hat | haben) $target $state",
+        "(ist | sind) $target [noch | gerade | alle | schon] $state [gerade]",
+        "(schau | guck | sag mir | prüf) [mal] ob $target [noch] $state (ist | sind)",
+        "(brennt | läuft) $target [noch]",
         "(ist | sind) $target [noch | gerade | alle] $state",
         "(ist | sind) $target $state oder nicht",
-        "(ist | sind) $target [in | im | am] $place [noch] $state",
         "(prüfe | prüf | schau) ob $target $state (ist | sind)",
       ],
       reply: "",
     },
     "ask-which": {
       patterns: [
+        "welche [von] $target (ist | sind) [noch | gerade | alle] $state",
+        "wie viele [von] $target (ist | sind) [noch | gerade] $state",
+        "wie viele [von] $target (habe | hab) ich [noch] $state gelassen",
         "welche [von] $target (ist | sind) [noch | gerade] $state",
-        "welche $target [in | im | am] $place (ist | sind) [noch] $state",
-        "welche [von] $target (ist | sind) [in | im | am] $place [noch] $state",
         "was ist [noch] $state (in | im | am) $target",
         "was ist (in | im | am) $target [noch] $state",
       ],
@@ -804,8 +1275,12 @@ export const german: LanguagePack = {
     },
     "ask-any": {
       patterns: [
+        "(ist | sind) [noch] (irgendein | irgendeine | irgendwelche) [von] $target [noch] $state",
+        "ist $target [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state",
+        "ist [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state [in | im | am | auf] $target",
+        "ist [noch] (etwas | was | irgendwas | irgendetwas) [in | im | am | auf] $target [noch] $state",
+        "(habe | hab) ich [irgendein | irgendeine | irgendwelche | noch] $target $state gelassen",
         "(ist | sind) [noch] (irgendeine | irgendwelche | irgendein | noch) [von] $target [noch] $state",
-        "(ist | sind) (irgendeine | irgendwelche | irgendein) $target [in | im | am] $place [noch] $state",
         "(ist | steht) (in | im | am) $target [noch] etwas $state",
       ],
       reply: "",
@@ -853,6 +1328,7 @@ export const german: LanguagePack = {
     cannot: "Das geht leider nicht.",
     act: "Erledigt.",
     confirm: "Wirklich?",
+    offer: "Meinst du: {$reply}?",
     code: "Wie lautet der Code?",
     failed: "{$names}: keine Antwort.",
     partly: "{$reply} {$names}: keine Antwort.",

@@ -17,6 +17,18 @@ const of =
 const in_ = "(in | nel | nella | nello | nell' | a | al | alla)";
 const by = "[di] $amount";
 
+const di =
+  "[di | del | della | dello | dell' | dei | delle | degli | in | nel | nella | nell' | su | sul | sulla | a | al | alla | all' | per]";
+const a = "a | al | allo | alla | all' | su | sul | sullo | in";
+const put =
+  "cambia | cambiare | metti | metta | mettere | imposta | imposti | impostare | lascia | lasci | lasciare | tieni | tenere | fai | fare | rendi | rendere | rimetti | rimettere | porta | portare | vorrei | avere";
+const adjust =
+  "metti | metta | mettere | imposta | imposti | impostare | porta | porti | portare | regola | regoli | regolare | cambia | cambi | cambiare | alza | alzi | alzare | abbassa | abbassi | abbassare | fissa | lascia";
+const raise = "alza | alzi | alzare | aumenta | aumenti | aumentare | incrementa";
+const lower =
+  "abbassa | abbassi | abbassare | riduci | riduca | ridurre | diminuisci | diminuisca | diminuire";
+const should = "deve | devono | dovrebbe | dovrebbero | può | possono | potrebbe | potrebbero";
+
 export const italian: LanguagePack = {
   language: "it",
   name: "Italiano",
@@ -37,7 +49,7 @@ export const italian: LanguagePack = {
     point: ["virgola"],
     decimalSign: ",",
     fractions: [
-      { value: 0.5, said: ["mezzo", "mezza", "metà", "la metà"] },
+      { value: 0.5, said: ["mezzo", "mezza", "metà", "la metà", "a metà", "a mezz'altezza"] },
       { value: 0.25, said: ["quarto", "un quarto"] },
       { value: 0.75, said: ["tre quarti"] },
     ],
@@ -70,9 +82,15 @@ export const italian: LanguagePack = {
       { said: ["[ore | le] $hour meno $minute"], before: true },
     ],
     moments: { "00:00": ["mezzanotte"], "12:00": ["mezzogiorno"] },
-    morning: ["$time (di mattina | del mattino | stamattina)"],
-    afternoon: ["$time (di sera | della sera | del pomeriggio | stasera)"],
-    night: ["$time (di notte | stanotte)"],
+    morning: [
+      "(mattina | stamattina | di mattina) (alle | all' | a) $time",
+      "$time (di mattina | del mattino | stamattina)",
+    ],
+    afternoon: [
+      "(stasera | sera | questa sera | di sera | pomeriggio) (alle | all' | a) $time",
+      "$time (di sera | della sera | del pomeriggio | stasera)",
+    ],
+    night: ["(stanotte | notte) (alle | all' | a) $time", "$time (di notte | stanotte)"],
     days: { 0: ["oggi"], 1: ["domani"], 2: ["dopodomani"] },
     weekday: ["[il | questo] [prossimo] $weekday [prossimo]"],
     date: ["[il | l'] $day $month [$year]"],
@@ -82,7 +100,7 @@ export const italian: LanguagePack = {
       for: ["per [i prossimi] $duration", "per la durata di $duration"],
       until: ["fino (alle | all' | a) $time [$date]", "fino a $date (alle | a) $time"],
     },
-    then: ["e", "poi", "e poi", "dopo", "e dopo", "quindi"],
+    then: ["e", "poi", "e poi", "dopo", "e dopo", "quindi", "ma", "però", "e anche"],
   },
   units: {
     percent: ["per cento", "percento", "%"],
@@ -107,16 +125,34 @@ export const italian: LanguagePack = {
   small: ["il", "lo", "la", "i", "gli", "le", "l", "un", "uno", "una", "mio", "mia"],
   courtesies: {
     opening: [
-      "per favore | per piacere | (puoi | potresti | può | potrebbe) [per favore] | (vorrei | voglio) [che]",
+      "per favore | per piacere | (puoi | potresti | può | potrebbe | vuoi | vorresti | riesci a) [per favore] | (vorrei | voglio | vogliamo | vorremmo | desidero | mi piacerebbe | ho bisogno di | mi serve) [avere]",
+      "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | (posso | possiamo | potremmo | potrei) avere | dai | vai e | è ora di",
     ],
-    closing: ["per favore | per piacere | grazie | per me"],
+    closing: [
+      "per favore | per piacere | grazie | per me | (puoi | vuoi | potresti) | adesso | subito | ora | appena puoi | se puoi | quando puoi | se non ti dispiace | di nuovo | va bene | dai",
+    ],
   },
   targets: {
-    all: ["tutti", "tutte", "ogni", "entrambi", "entrambe"],
-    everything: ["tutto", "tutti i dispositivi", "tutta la casa"],
+    all: [
+      "tutti e due",
+      "tutte e due",
+      "le due",
+      "i due",
+      "tutti",
+      "tutte",
+      "ogni",
+      "entrambi",
+      "entrambe",
+    ],
+    everything: ["tutto", "tutti i dispositivi"],
     here: ["qui", "in questa stanza", "qua"],
     it: ["lo", "la", "li", "le", "quello", "quella", "quelli", "quelle"],
     there: ["lì", "là", "lì dentro", "quella stanza"],
+    outside: ["fuori", "all'esterno", "all'aperto"],
+    inside: ["dentro", "all'interno"],
+    everywhere: ["ovunque", "dappertutto", "tutta la casa", "di casa", "della casa"],
+    one: ["quello", "quella"],
+    ones: ["quelli", "quelle"],
     inPlace: [
       "in",
       "nel",
@@ -140,7 +176,7 @@ export const italian: LanguagePack = {
     except: ["tranne", "eccetto", "ma non", "a parte", "escluso", "esclusa"],
   },
   kinds: {
-    light: { one: ["lampada", "luce"], many: ["lampade", "luci", "illuminazione"] },
+    light: { one: ["lampada"], many: ["lampade", "luce", "luci", "illuminazione"] },
     plug: { one: ["presa"], many: ["prese"] },
     pump: { one: ["pompa"], many: ["pompe"] },
     fan: { one: ["ventilatore", "ventola"], many: ["ventilatori", "ventole"] },
@@ -152,7 +188,7 @@ export const italian: LanguagePack = {
     },
     gate: { one: ["cancello"], many: ["cancelli"] },
     valve: { one: ["valvola"], many: ["valvole"] },
-    lock: { one: ["serratura"], many: ["serrature"] },
+    lock: { one: ["serratura", "porta"], many: ["serrature", "porte"] },
     alarm: { one: ["allarme"], many: ["allarmi"] },
     camera: { one: ["telecamera"], many: ["telecamere"] },
     sensor: { one: ["sensore"], many: ["sensori"] },
@@ -239,7 +275,7 @@ export const italian: LanguagePack = {
     closed: ["chiuso", "chiusa", "chiusi", "chiuse", "abbassata"],
     locked: ["chiuso a chiave", "chiusa a chiave", "bloccato", "bloccata"],
     unlocked: ["sbloccato", "sbloccata"],
-    armed: ["inserito", "inserita"],
+    armed: ["inserito", "inserita", "attivo", "attiva", "attivato"],
     disarmed: ["disinserito", "disinserita"],
     recording: ["in registrazione"],
     playing: ["in riproduzione"],
@@ -295,7 +331,7 @@ export const italian: LanguagePack = {
     6500: ["bianco ghiaccio", "freddo", "fredda"],
   },
   amounts: {
-    small: ["un po'", "un pochino", "un poco", "leggermente", "poco"],
+    small: ["[un] (po' | pochino | poco | pelo | tantino)", "leggermente"],
     large: ["molto", "parecchio", "tanto"],
   },
   levels: {
@@ -303,39 +339,258 @@ export const italian: LanguagePack = {
     low: ["basso", "bassa", "lento", "bassa velocità"],
     medium: ["medio", "media", "media velocità"],
     high: ["alto", "alta", "veloce", "alta velocità"],
-    full: ["massimo", "il massimo", "piena potenza", "massima potenza"],
+    full: ["[il] massimo", "piena potenza", "massima potenza", "al massimo", "[a] manetta"],
+  },
+  enclitics: ["lo", "la", "li", "le", "mi", "melo", "mela", "meli", "mele"],
+  fillers: [
+    "ehm",
+    "eh",
+    "uhm",
+    "allora",
+    "dunque",
+    "beh",
+    "senti",
+    "scusa",
+    "okay",
+    "ok",
+    "ecco",
+    "solo",
+    "soltanto",
+    "un attimo",
+    "adesso",
+    "ora",
+    "pure",
+    "mi",
+    "ci",
+    "dai",
+    "magari",
+  ],
+  hedges: [
+    ..."non no mai nessuno niente nulla né senza neanche quasi".split(" "),
+    ..."se quando prima dopo mentre finché fosse fossero avesse immagina supponi supponiamo magari spero vorrei ricorda ricordati ricordo dimentica dimenticare dimenticato pensa".split(
+      " ",
+    ),
+    ..."dice detto disse dire digli dille ha ho hai abbiamo hanno aveva chiede chiesto crede credo sentito letto chi perché cosa quale come già ieri".split(
+      " ",
+    ),
+    ..."acceso accesi spento spenti aperto aperti chiuso chiusi messo lasciato".split(" "),
+  ],
+  clauses: "io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto".split(" "),
+  reasons: ["perché", "poiché", "siccome", "che"],
+  adjectives: {
+    brightness: ["(luminoso | luminosa | luminose | forte)"],
+    illuminance: ["(luminoso | buio | chiaro)"],
+    speed: ["veloce"],
+    temperature: ["(caldo | calda | freddo | fredda | fresco)"],
+    humidity: ["(umido | umida | secco)"],
+    moisture: ["(umido | umida | secco | bagnato)"],
+    volume: ["(alto | alta | forte)"],
+    position: ["(aperto | aperta)"],
+    battery: ["(carico | carica)"],
+    level: ["(pieno | piena)"],
+  },
+  frames: {
+    besides: ["con", "a", "al", "in", "su"],
+    state: [
+      "$target [di nuovo] $state",
+      `(${put}) $target [di nuovo] $state`,
+      `(${put}) $state $target`,
+      `$target (${should}) [essere | stare | restare] $state`,
+      "che $target (sia | siano | resti | restino | è | sono | stia) $state",
+    ],
+    sorts: {
+      switched: {
+        on: {
+          states: [
+            "(acceso | accesa | accesi | accese | attivo | attiva)",
+            "$property (acceso | accesa | attivo | attiva)",
+          ],
+          commands: [`${on} $property ${di} $target`, `${on} $target`],
+        },
+        off: {
+          states: [
+            "(spento | spenta | spenti | spente | disattivato | disattivata)",
+            "$property (spento | spenta | disattivato | disattivata)",
+          ],
+          commands: [`${off} $property ${di} $target`, `${off} $target`],
+        },
+      },
+      level: {
+        to: {
+          states: [
+            `[${a}] $value`,
+            `[${a}] $value di $property`,
+            `$property [${a} | di] $value`,
+            `con $property (${a} | di) $value`,
+            `con [un | una] $property (${a} | di) $value`,
+          ],
+          commands: [
+            `(${adjust} | ${raise} | ${lower}) $target (${a} | fino a | fino al) $value`,
+            `(${adjust} | ${raise} | ${lower}) $property ${di} $target (${a} | fino a | fino al) $value`,
+            `$property ${di} $target [${a}] $value`,
+            `$value di $property ${di} $target`,
+          ],
+        },
+        up: {
+          states: [
+            "[di] $amount (più alto | più alta | in più)",
+            "più (alto | alta)",
+            "$property [[di | del | dell'] $amount] più (alto | alta)",
+            "[$amount] più $property",
+            "$amount di $property in più",
+          ],
+          commands: [
+            `(${raise}) [$amount] $target`,
+            `(${raise}) $target [[di | del | dell'] $amount]`,
+            `(${raise}) [di] [$amount] $property ${di} $target [[di | del | dell'] $amount]`,
+            `[$amount] più $property ${di} $target`,
+          ],
+        },
+        down: {
+          states: [
+            "[di] $amount (più basso | più bassa | in meno)",
+            "più (basso | bassa)",
+            "$property [[di | del | dell'] $amount] più (basso | bassa)",
+            "[$amount] meno $property",
+          ],
+          commands: [
+            `(${lower}) [$amount] $target`,
+            `(${lower}) $target [[di | del | dell'] $amount]`,
+            `(${lower}) [di] [$amount] $property ${di} $target [[di | del | dell'] $amount]`,
+            `[$amount] meno $property ${di} $target`,
+          ],
+        },
+      },
+      choice: {
+        to: {
+          states: [
+            `[${a}] [modalità | modo] $value`,
+            `[${a}] $property $value`,
+            `$property [${a}] $value`,
+          ],
+          commands: [
+            `(${adjust}) $property ${di} $target (${a}) $value`,
+            `(scegli | scelga | scegliere | seleziona | selezionare | imposta) $property $value ${di} $target`,
+            `$property ${di} $target [${a}] $value`,
+            `$property $value ${di} $target`,
+          ],
+        },
+      },
+      colour: {
+        to: {
+          states: [`[${a} | di] [colore] $value`, `$property [${a}] $value`],
+          commands: [
+            `(${adjust}) $property ${di} $target (${a}) $value`,
+            `$property ${di} $target [${a}] $value`,
+            "(colora | colorare | tingi) $target [di] $value",
+          ],
+        },
+      },
+      text: {
+        to: {
+          states: [`$property (${a}) $value`, "$property $value"],
+          commands: [`(${adjust}) $property ${di} $target (${a}) $value`],
+        },
+      },
+      action: {
+        call: { states: [], commands: ["$verb $target", "$target $verb", "fai $verb $target"] },
+      },
+    },
   },
   vocabulary: {
+    "mode-on": {
+      reply: "{$target}: acceso.",
+    },
+    "mode-off": {
+      reply: "{$target}: spento.",
+    },
+    "position-short": {
+      states: [
+        "[a | al | alla | per] $level (chiuso | chiusa)",
+        "(chiuso | chiusa) [a | al | alla | per] $level",
+      ],
+      patterns: [
+        "(chiudi | chiuda | chiudere | abbassa | abbassare) $target [a | al | alla | per | fino a] $level",
+      ],
+      reply: "{$target} si chiude.",
+    },
+    "program-start": {
+      patterns: [
+        "(avvia | avviare | fai partire | inizia) $target (con | in | su) [il] [programma | modalità] $program",
+        "(avvia | avviare | fai partire | inizia) il programma $program (su | sul | sulla | di | del | della | nella) $target",
+        "(avvia | avviare) [il] [programma] $program (su | sulla | della | nella) $target",
+      ],
+      reply: "{$target} parte: {$program}.",
+    },
+    "power-start": {
+      states: ["in funzione"],
+      patterns: [
+        "(avvia | avvii | avviare | fai partire | fai andare) $target",
+        "(metti | mettere) in (funzione | moto) $target",
+      ],
+      reply: "{$target}: acceso.",
+    },
+    "power-stop": {
+      patterns: ["(ferma | fermi | fermare | arresta) $target"],
+      reply: "{$target}: spento.",
+    },
+    "ask-how": {
+      patterns: [
+        "quanto (è | sono | fa) $measure $target",
+        "(è | fa) $measure [in | nel | nella] $target",
+        "quanto $measure (è | fa | c'è) [in | nel | nella] $target",
+        "com'è $measure $target",
+      ],
+      reply: "",
+    },
+    "ask-setting": {
+      patterns: [
+        "(a quanto | a quanti gradi | su cosa | come) (è | sono) (impostato | impostata | regolato | messo) $target",
+        "(a quanto | a quanti gradi | su cosa) (è | sono) $target [impostato | impostata]",
+      ],
+      reply: "",
+    },
+    "ask-doing": {
+      patterns: ["(cosa | che cosa) (fa | sta facendo) $target"],
+      reply: "",
+    },
     "power-on": {
       patterns: [
+        "(riaccendi | riaccenda | riaccendere) $target",
+        "(fai | fare) (andare | funzionare) $target",
         `${on} $target`,
-        `${on} $target ${in_} $place`,
         "$target (acceso | accesa | accesi | accese)",
-        `${set} in funzione $target`,
         "voglio $target (acceso | accesa | accese)",
       ],
       reply: "{$target}: acceso.",
     },
     "power-off": {
       patterns: [
+        "(togli | stacca | staccare) $target",
+        "(chiudi | chiudere) la luce [di | del | della | in]  $target",
         `${off} $target`,
-        `${off} $target ${in_} $place`,
         "$target (spento | spenta | spenti | spente)",
       ],
       reply: "{$target}: spento.",
     },
     "brightness-to": {
       patterns: [
+        "(attenua | attenui | attenuare) $target (a | al | fino a) $level",
         `(${set} | ${turnUp} | ${turnDown}) $target ${to} $level [di luminosità]`,
         `${set} [la] luminosità ${of} $target ${to} $level`,
         `$target ${to} $level [di luminosità]`,
         "$target $level",
-        `${set} $target ${in_} $place ${to} $level`,
       ],
       reply: "{$target} al {$level} per cento.",
     },
     brighter: {
+      states: [
+        "[[di | del | dell'] $amount] più (luminoso | luminosa | luminosi | luminose | chiaro | chiara | forte | forti)",
+      ],
       patterns: [
+        "(schiarisci | illumina | illuminare) [di più] $target [di più] [[di | del | dell'] $amount]",
+        "[$amount] più luce [in | nel | nella | su | di | del | della] $target",
+        "(alza | aumenta | alzare) [$amount] la luce [in | nel | nella | di | del | della] $target",
         `${turnUp} [la luminosità ${of}] $target [${by}]`,
         `[rendi] $target [${by}] più (chiaro | chiara | luminoso | luminosa | luminose | forte)`,
         `più luce ${in_} $target`,
@@ -344,7 +599,12 @@ export const italian: LanguagePack = {
       reply: "{$target}: più luce.",
     },
     dimmer: {
+      states: [
+        "[[di | del | dell'] $amount] (più (scuro | scura | scuri | scure | soffuso | soffusa | soffuse | bassa | basse | tenue) | meno (luminoso | luminosa | forte | forti))",
+      ],
       patterns: [
+        "(attenua | attenui | attenuare | oscura) [$amount] $target [[di | del | dell'] $amount]",
+        "[$amount] meno luce [in | nel | nella | su | di | del | della] $target",
         `${turnDown} [la luminosità ${of}] $target [${by}]`,
         `[rendi] $target [${by}] (più (scuro | scura | tenue) | meno (luminoso | luminosa | forte))`,
         `meno luce ${in_} $target`,
@@ -354,6 +614,7 @@ export const italian: LanguagePack = {
     },
     "speed-to": {
       patterns: [
+        "(fai | fare) (andare | girare) $target (a | al) $level",
         `${set} $target ${to} $level`,
         `${set} [la] velocità ${of} $target ${to} $level`,
         `$target ${to} $level`,
@@ -362,7 +623,10 @@ export const italian: LanguagePack = {
       reply: "{$target} al {$level} per cento.",
     },
     faster: {
+      states: ["[[di | del | dell'] $amount] più (veloce | forte | velocemente)"],
       patterns: [
+        "(accelera | acceleri | accelerare | velocizza) [$amount] $target [[di | del | dell'] $amount]",
+        "(fai | fare) (andare | girare) $target [$amount] più veloce",
         `(accelera | acceleri) $target [${by}]`,
         `${turnUp} [la velocità ${of}] $target [${by}]`,
         `$target [${by}] più (veloce | forte)`,
@@ -371,7 +635,12 @@ export const italian: LanguagePack = {
       reply: "{$target}: più veloce.",
     },
     slower: {
+      states: [
+        "[[di | del | dell'] $amount] (più (lento | lenta | piano | lentamente) | meno (veloce | forte))",
+      ],
       patterns: [
+        "(rallenta | rallenti | rallentare) [$amount] $target [[di | del | dell'] $amount]",
+        "(fai | fare) (andare | girare) $target [$amount] più (lento | piano)",
         `(rallenta | rallenti) $target [${by}]`,
         `${turnDown} [la velocità ${of}] $target [${by}]`,
         `$target [${by}] (più (lento | lenta | piano) | meno forte)`,
@@ -380,7 +649,10 @@ export const italian: LanguagePack = {
       reply: "{$target}: più lento.",
     },
     "oscillate-on": {
+      states: ["(in oscillazione | che oscilla)"],
       patterns: [
+        "(fai | faccia | fare) oscillare $target",
+        "(attiva | accendi | attivare) l' oscillazione [di | del | della | dell'] $target",
         "fai oscillare $target",
         `${on} [l'] oscillazione ${of} $target`,
         "$target (oscilla | in oscillazione)",
@@ -403,13 +675,6 @@ export const italian: LanguagePack = {
       ],
       reply: "{$target} in {$colour}.",
     },
-    "colour-and-brightness": {
-      patterns: [
-        `[${set}] $target [in] $colour [e] [a | al] $level [di luminosità]`,
-        `[${set}] $target [a | al] $level [di luminosità] [e] [in] $colour`,
-      ],
-      reply: "{$target} in {$colour} al {$level} per cento.",
-    },
     "warmth-to": {
       patterns: [
         `${set} $target [in | su | a] $warmth`,
@@ -418,15 +683,12 @@ export const italian: LanguagePack = {
       ],
       reply: "{$target} a {$warmth} kelvin.",
     },
-    "warmth-and-brightness": {
-      patterns: [
-        `[${set}] $target [in] $warmth [e] [a | al] $level [di luminosità]`,
-        `[${set}] $target [a | al] $level [di luminosità] [e] [in] $warmth`,
-      ],
-      reply: "{$target} a {$warmth} kelvin e {$level} per cento.",
-    },
     "temperature-to": {
       patterns: [
+        "(scalda | scaldi | scaldare | riscalda | riscaldare | raffredda) $target (a | fino a) $degrees",
+        "(metti | mettere | imposta | impostare | alza | alzare | abbassa | porta | regola) la temperatura [di | del | della | dell' | in | nel | nella] $target (a | su | fino a) $degrees",
+        "temperatura [di | del | della | dell' | in | nel | nella] $target a $degrees",
+        "$target temperatura [a] $degrees",
         `(${set} | scalda | riscalda | raffredda | ${turnUp} | ${turnDown}) $target ${to} $degrees`,
         `${set} [la] temperatura ${of} $target ${to} $degrees`,
         `$target ${to} $degrees`,
@@ -436,7 +698,13 @@ export const italian: LanguagePack = {
       reply: "{$target} a {$degrees} gradi.",
     },
     warmer: {
+      states: [
+        "[[di | del | dell'] $amount] più (caldo | calda | alto | alta)",
+        "[di] $amount in più",
+      ],
       patterns: [
+        "(scalda | scaldare | riscalda | riscaldare) [di più] [[di | del | dell'] $amount] $target [[di | del | dell'] $amount] [di più | in più]",
+        "(alza | alzare | aumenta | aumentare) [di] [$amount] la temperatura [di | del | della | dell' | in | nel | nella] $target [[di | del | dell'] $amount]",
         `${turnUp} [la temperatura ${of}] $target [${by}]`,
         `[rendi] $target [${by}] più (caldo | calda)`,
         `[$amount] più caldo ${in_} $target`,
@@ -445,7 +713,13 @@ export const italian: LanguagePack = {
       reply: "{$target}: più caldo.",
     },
     cooler: {
+      states: [
+        "[[di | del | dell'] $amount] (più (freddo | fredda | fresco | fresca | basso | bassa) | meno (caldo | calda))",
+        "[di] $amount in meno",
+      ],
       patterns: [
+        "(raffredda | rinfresca | raffreddare) [[di | del | dell'] $amount] $target [[di | del | dell'] $amount]",
+        "(abbassa | abbassare | riduci | diminuisci) [di] [$amount] la temperatura [di | del | della | dell' | in | nel | nella] $target [[di | del | dell'] $amount]",
         `${turnDown} [la temperatura ${of}] $target [${by}]`,
         `[rendi] $target [${by}] (più (freddo | fredda | fresco) | meno (caldo | calda))`,
         `[$amount] (più fresco | meno caldo) ${in_} $target`,
@@ -470,25 +744,40 @@ export const italian: LanguagePack = {
       reply: "{$target}: {$preset}.",
     },
     open: {
+      states: [
+        "[tutto | tutta | completamente | del tutto] (aperto | aperta | aperti | aperte | su | alzato | alzata)",
+      ],
       patterns: [
+        "(apri | apra | aprire | alza | alzi | alzare | solleva | tira su) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in cima]",
+        "(tira | tiri | tirare | manda) su $target",
+        "(tira | tirare) $target su",
         `${open} $target [del tutto | completamente]`,
-        `${open} $target ${in_} $place`,
         "$target (aperto | aperta | su)",
         "tira su $target",
       ],
       reply: "{$target}: in apertura.",
     },
     close: {
+      states: [
+        "[tutto | tutta | completamente | del tutto] (chiuso | chiusa | chiusi | chiuse | giù | abbassato | abbassata)",
+      ],
       patterns: [
+        "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in fondo]",
+        "(tira | tirare | manda | cala) giù $target",
+        "(tira | tirare) $target giù",
         `${close} $target [del tutto | completamente]`,
-        `${close} $target ${in_} $place`,
         "$target (chiuso | chiusa | giù)",
         "tira giù $target",
       ],
       reply: "{$target}: in chiusura.",
     },
     "position-to": {
+      states: [
+        "[a | al | alla | per] $level (aperto | aperta)",
+        "(aperto | aperta) [a | al | alla | per] $level",
+      ],
       patterns: [
+        "(apri | apra | aprire | alza | alzare) $target [a | al | alla | per | fino a] $level",
         `(${set} | ${open} | ${close}) $target ${to} $level`,
         `${set} [la] posizione ${of} $target ${to} $level`,
         `$target ${to} $level`,
@@ -497,6 +786,7 @@ export const italian: LanguagePack = {
       reply: "{$target} al {$level} per cento.",
     },
     "tilt-to": {
+      states: ["(inclinato | inclinata) [a | al] $level"],
       patterns: [
         `(inclina | inclini) $target ${to} $level`,
         `${set} [l'] inclinazione ${of} $target ${to} $level`,
@@ -505,19 +795,37 @@ export const italian: LanguagePack = {
       reply: "{$target} inclinato al {$level} per cento.",
     },
     "stop-moving": {
-      patterns: [`${stop} $target`, "$target (fermo | ferma | stop)"],
+      patterns: [
+        "(ferma | fermi | fermare | blocca | arresta) $target",
+        `${stop} $target`,
+        "$target (fermo | ferma | stop)",
+      ],
       reply: "{$target} fermo.",
     },
     "flow-on": {
-      patterns: [`(${on} | apri | apra | aprire) $target`, "$target (aperto | aperta)"],
+      states: ["(aperto | aperta)"],
+      patterns: [
+        "(apri | apra | aprire) $target",
+        `(${on} | apri | apra | aprire) $target`,
+        "$target (aperto | aperta)",
+      ],
       reply: "{$target}: aperto.",
     },
     "flow-off": {
-      patterns: [`(${off} | chiudi | chiuda | chiudere) $target`, "$target (chiuso | chiusa)"],
+      states: ["(chiuso | chiusa)"],
+      patterns: [
+        "(chiudi | chiuda | chiudere) $target",
+        `(${off} | chiudi | chiuda | chiudere) $target`,
+        "$target (chiuso | chiusa)",
+      ],
       reply: "{$target}: chiuso.",
     },
     lock: {
+      states: ["(chiuso | chiusa | chiusi | chiuse) a chiave", "(bloccato | bloccata)"],
       patterns: [
+        "(chiudi | chiuda | chiudere) [a chiave] $target a chiave",
+        "(chiudi | chiuda | chiudere) a chiave $target",
+        "(blocca | blocchi | bloccare | serra) $target",
         "(chiudi | chiuda | chiudere) $target a chiave",
         "(blocca | blocchi | bloccare) $target",
         "$target (a chiave | bloccato | bloccata)",
@@ -525,11 +833,22 @@ export const italian: LanguagePack = {
       reply: "{$target}: chiuso a chiave.",
     },
     unlock: {
-      patterns: ["(sblocca | sblocchi | sbloccare) $target", "$target (sbloccato | sbloccata)"],
+      states: ["(sbloccato | sbloccata)"],
+      patterns: [
+        "(sblocca | sblocchi | sbloccare) $target",
+        "(apri | aprire) con la chiave $target",
+        "(sblocca | sblocchi | sbloccare) $target",
+        "$target (sbloccato | sbloccata)",
+      ],
       reply: "{$target}: sbloccato.",
     },
     arm: {
+      states: [
+        "(inserito | inserita | attivo | attiva | attivato) [in] [modalità] [$mode]",
+        "[in | su] [modalità] $mode",
+      ],
       patterns: [
+        "(inserisci | inserisca | inserire | attiva | attivi | attivare | accendi | accendere | metti) $target [per | in | su] [modalità] [la] [$mode]",
         "(inserisci | inserisca | attiva | attivi) $target [in] [modalità] [$mode]",
         `${set} $target [in | su] [modalità] $mode`,
         "$target (inserito | inserita | [in] [modalità] $mode)",
@@ -537,14 +856,21 @@ export const italian: LanguagePack = {
       reply: "{$target}: inserito.",
     },
     disarm: {
+      states: ["(disinserito | disinserita | disattivato | disattivata)"],
       patterns: [
+        "(disinserisci | disinserire | disattiva | disattivi | disattivare | spegni | spegnere | togli) $target",
         `(disinserisci | disinserisca | ${off}) $target`,
         "$target (disinserito | disinserita)",
       ],
       reply: "{$target}: disinserito.",
     },
     record: {
+      states: ["(in registrazione | che registra)"],
       patterns: [
+        "(registra | registri | registrare) con $target",
+        "(inizia | comincia | iniziare) a registrare con $target",
+        "(avvia | inizia | avviare | fai partire) la registrazione [con | di | del | della | su] $target",
+        "(fai | fare) registrare $target",
         "(registra | registri | riprendi) con $target",
         `(${start} | ${on}) [la] registrazione (con | ${of} | su) $target`,
         "$target registra",
@@ -559,7 +885,11 @@ export const italian: LanguagePack = {
       reply: "{$target} non registra più.",
     },
     play: {
+      states: ["in riproduzione"],
       patterns: [
+        "(riproduci | riprendi | riprendere | continua | suona | fai partire) $target",
+        "(metti | mettere | riproduci | riprendi | fai partire) la musica [in | nel | nella | su | sul | del | della] $target",
+        "(fai | fare) suonare $target",
         "(riproduci | riprendi | continua) $target",
         `(${start} | riprendi) [la] (riproduzione | musica) (su | ${of} | sul | sulla | sull') $target`,
         "$target (riproduci | suona)",
@@ -567,11 +897,20 @@ export const italian: LanguagePack = {
       reply: "{$target} suona.",
     },
     pause: {
-      patterns: [`${set} $target in pausa`, `${set} in pausa $target`, "$target [in] pausa"],
+      states: ["in pausa"],
+      patterns: [
+        "(metti | metta | mettere) in pausa $target",
+        "(metti | mettere) in pausa la musica [in | nel | nella | su | del] $target",
+        `${set} $target in pausa`,
+        `${set} in pausa $target`,
+        "$target [in] pausa",
+      ],
       reply: "{$target} in pausa.",
     },
     "stop-playing": {
+      states: ["(fermo | ferma)"],
       patterns: [
+        "(ferma | fermare | togli | interrompi) la musica [in | nel | nella | su | del | della] $target",
         `${stop} $target`,
         `${stop} [la] (riproduzione | musica) (su | ${of} | sul | sulla | sull') $target`,
         "$target (stop | fermo)",
@@ -580,6 +919,12 @@ export const italian: LanguagePack = {
     },
     next: {
       patterns: [
+        "(prossima | prossimo | successiva | successivo) (canzone | brano | traccia) [su | sul | sulla | di | del | in | nel] $target",
+        "(canzone | brano | traccia) (successiva | successivo) [su | sul | sulla | di | del | in | nel] $target",
+        "(passa | passi | passare | vai) (alla | al) (prossima | prossimo) (canzone | brano) [su | sul | sulla | di | del | in] $target",
+        "(passa | vai) (alla | al) (canzone | brano) (successiva | successivo) [su | sul | sulla | di | del | in] $target",
+        "(salta | saltare) questa canzone [su | sul | sulla | di | del | in] $target",
+        "(metti | mettere) la prossima canzone [su | sul | sulla | di | del | in] $target",
         "[il] (brano | pezzo) successivo (su | sul | sulla | sull' | di) $target",
         "$target [brano] (successivo | avanti)",
         "prossimo brano (su | sul | sulla | sull') $target",
@@ -607,6 +952,7 @@ export const italian: LanguagePack = {
       reply: "{$target} a volume {$level}.",
     },
     louder: {
+      states: ["[[di | del | dell'] $amount] più (forte | alto | alta)"],
       patterns: [
         `${turnUp} [il volume ${of}] $target [${by}]`,
         `$target [${by}] più (alto | alta | forte)`,
@@ -614,6 +960,9 @@ export const italian: LanguagePack = {
       reply: "{$target}: più forte.",
     },
     quieter: {
+      states: [
+        "[[di | del | dell'] $amount] (più (piano | basso | bassa) | meno (forte | alto | alta))",
+      ],
       patterns: [
         `${turnDown} [il volume ${of}] $target [${by}]`,
         `$target [${by}] (più (basso | bassa | piano) | meno forte)`,
@@ -621,7 +970,11 @@ export const italian: LanguagePack = {
       reply: "{$target}: più piano.",
     },
     mute: {
+      states: ["(muto | muta | in silenzio | silenzioso | senza audio)"],
       patterns: [
+        "(silenzia | silenziare | zittisci | ammutolisci) $target",
+        "(togli | togliere) [l' audio | il volume | il suono] (a | al | alla | di | del | della) $target",
+        "(metti | mettere) in silenzio $target",
         "(silenzia | silenzi | ammutolisci) $target",
         `(togli | tolga) l'audio ${of} $target`,
         "$target (muto | muta)",
@@ -634,6 +987,7 @@ export const italian: LanguagePack = {
     },
     "source-to": {
       patterns: [
+        "(metti | mettere | riproduci) $source (su | sul | sulla | in) $target",
         `(${set} | passa) $target (su | a | alla | sulla | al) $source`,
         `(${set} | passa) [la] (sorgente | ingresso) ${of} $target (su | a) $source`,
         "$target [su] $source",
@@ -641,11 +995,20 @@ export const italian: LanguagePack = {
       reply: "{$target} su {$source}.",
     },
     press: {
-      patterns: ["(premi | prema | premere | schiaccia) $target"],
+      patterns: [
+        "(premi | prema | premere | schiaccia | suona | suonare) $target",
+        "(fai | fare) suonare $target",
+        "(premi | prema | premere | schiaccia) $target",
+      ],
       reply: "{$target} premuto.",
     },
     start: {
+      states: ["(in funzione | in moto | avviato | avviata)"],
       patterns: [
+        "(avvia | avvii | avviare | fai partire | inizia | manda | fai andare | fai funzionare) $target",
+        "(metti | mettere) in (funzione | moto) $target",
+        "(metti | mettere) $target a (pulire | spazzare | lavare)",
+        "(manda | fai uscire) $target a pulire",
         `${start} $target`,
         `${set} in (moto | funzione) $target`,
         "$target (parti | parta | avvio)",
@@ -653,15 +1016,24 @@ export const italian: LanguagePack = {
       reply: "{$target} avviato.",
     },
     stop: {
-      patterns: [`${stop} $target`, "$target (stop | ferma | fermo)"],
+      states: ["(fermo | ferma | fermato)"],
+      patterns: [
+        "(ferma | fermi | fermare | arresta | interrompi | finisci) $target",
+        `${stop} $target`,
+        "$target (stop | ferma | fermo)",
+      ],
       reply: "{$target} fermo.",
     },
     "pause-work": {
+      states: ["in pausa"],
       patterns: [`${set} $target in pausa`, `${set} in pausa $target`, "$target [in] pausa"],
       reply: "{$target} in pausa.",
     },
     dock: {
+      states: ["alla [sua] base"],
       patterns: [
+        "(manda | mandi | mandare | rimanda | riporta | porta) $target (a casa | alla [sua] base | in carica | indietro)",
+        "(fai | fare) tornare $target (a casa | alla [sua] base)",
         "(manda | rimanda | riporta) $target (alla base | a casa | in carica)",
         "$target (alla base | a casa | in carica)",
         "(ricarica | ricarichi) $target",
@@ -670,6 +1042,7 @@ export const italian: LanguagePack = {
     },
     "program-to": {
       patterns: [
+        "(scegli | scelga | scegliere | seleziona | imposta) il programma $program (su | sul | sulla | di | del | della | per | nella) $target",
         `(${set} | ${start}) $target (su | in | con) [programma] $program`,
         `(scegli | scelga) [il] programma $program (per | ${of}) $target`,
         "$target [su] [programma] $program",
@@ -678,6 +1051,10 @@ export const italian: LanguagePack = {
     },
     find: {
       patterns: [
+        "dove (sono | è | ho messo | ho lasciato) $target",
+        "(trova | trovare | cerca | cercare) $target",
+        "(fai | fare) (suonare | squillare) $target",
+        "non trovo $target",
         "(dov' è | dove è | dove sono | dove ho messo) $target",
         "(trova | cerca | localizza) $target",
         "fai (suonare | squillare) $target",
@@ -694,6 +1071,12 @@ export const italian: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(qual è | quanto è | quant'è | com'è | che) $measure [di | del | della | dell' | in | nel | nella] $target",
+        "che $measure (c'è | ha | fa) [in | nel | nella] $target",
+        "(dimmi | di) $measure [di | del | della | dell' | in | nel | nella] $target",
+        "(di | a) che $measure è $target",
+        "quanta $measure (c'è | ha) [in | nel | nella] $target",
+        "qual è $measure $target",
         `(qual è | quanto è | quale è) [il | la | l'] $measure [${of}] $target`,
         `(dimmi | leggi) [il | la | l'] $measure [${of}] $target`,
         `che $measure (c' è | ha | fa) [${in_}] $target`,
@@ -711,6 +1094,14 @@ export const italian: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(è | sono) $target [ancora] $state",
+        "(è | sono) [ancora] $state $target",
+        "$target (è | sono) [ancora] $state",
+        "(ho lasciato | abbiamo lasciato) $target $state",
+        "(ho lasciato | abbiamo lasciato) $state $target",
+        "(guarda | dimmi | controlla) se $target (è | sono) [ancora] $state",
+        "(guarda | dimmi | controlla) se (è | sono) [ancora] $state $target",
+        "ha $state $target",
         "$target (è | sono) [ancora] $state",
         "(è | sono) [ancora] $state $target",
         "(controlla | dimmi | guarda) se $target (è | sono) [ancora] $state",
@@ -719,14 +1110,19 @@ export const italian: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "(quali | che) $target (sono | è) [ancora] $state",
+        "quali sono $target [ancora] $state",
+        "(quante | quanti) $target (sono | ci sono) [ancora] $state",
+        "(quante | quanti) $target $state ci sono",
         "(quale | quali) [di] $target (è | sono) [ancora] $state",
-        `(quale | quali) $target ${in_} $place (è | sono) [ancora] $state`,
         `(cosa | che cosa) è [ancora] $state ${in_} $target`,
       ],
       reply: "",
     },
     "ask-any": {
       patterns: [
+        "(c'è | ci sono) [ancora] (qualche | una | un | delle | dei) $target [ancora] $state",
+        "(c'è | è rimasto) [ancora] qualcosa [di | d'] [ancora] $state [in | nel | nella] $target",
         "(c' è | ci sono) (qualche | alcune | alcuni | ancora) [di] $target [ancora] $state",
         `c' è qualcosa [di] $state ${in_} $target`,
       ],
@@ -775,6 +1171,7 @@ export const italian: LanguagePack = {
     cannot: "Non è possibile.",
     act: "Fatto.",
     confirm: "Sicuro?",
+    offer: "Intendi: {$reply}?",
     code: "Qual è il codice?",
     failed: "{$names}: nessuna risposta.",
     partly: "{$reply} {$names}: nessuna risposta.",

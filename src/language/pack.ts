@@ -1,3 +1,4 @@
+import type { Frames } from "./frames.ts";
 import type { TimeWords } from "./times.ts";
 import type {
   AnswerReplies,
@@ -40,6 +41,9 @@ export interface LanguagePack {
   amounts: { small: Said; large: Said };
   /** Named levels of brightness and speed. */
   levels: { least: Said; low: Said; medium: Said; high: Said; full: Said };
+  /** What is said of any property of a sort. */
+  frames: Frames;
+  /** What is peculiar to each intent. */
   vocabulary: Readonly<Record<VocabularyId, VocabularyEntry>>;
   /** Patterns of what is said in answer, or about what was done before. */
   conversation: { yes: Said; no: Said; cancel: Said; again: Said; undo: Said };
@@ -49,8 +53,30 @@ export interface LanguagePack {
    * apostrophe: `l` for "l'atelier".
    */
   elisions: readonly string[];
+  /** Pronouns that are written as the end of a verb: `la` of "enciéndela". */
+  enclitics?: Said;
+  /**
+   * What stands between two nouns that are written as one: "n" in "Küchenlicht". Left out for a
+   * language that writes them apart.
+   */
+  links?: readonly string[];
+  /** Endings of names that are passed over: `'s` of "the lamp's". */
+  endings?: Said;
   /** Words that mean nothing on their own and may be said or left out anywhere: articles. */
   small: Said;
+  /** Words of hesitation and the like, which may stand anywhere and are passed over. */
+  fillers: Said;
+  /** What asks how much of something there is, by property: "bright" for "how bright is it". */
+  adjectives: Readonly<Record<string, Said>>;
+  /**
+   * Words that a remark beside a command does not have: of negation, condition, report, memory,
+   * supposition, and of what was done before. With one of them words are never passed over.
+   */
+  hedges: Said;
+  /** Words that make others a clause, which is no thing of the home: "I", "is". */
+  clauses: Said;
+  /** Words that begin a reason for a command: "because". */
+  reasons: Said;
   /** Patterns of politeness that may open or close any phrase. */
   courtesies: { opening: readonly string[]; closing: readonly string[] };
   /** Replies for the outcomes that do not come from an intent. */
@@ -74,11 +100,17 @@ export const packKeys = [
   "warmths",
   "amounts",
   "levels",
+  "frames",
   "vocabulary",
   "conversation",
   "answers",
   "elisions",
   "small",
+  "fillers",
+  "adjectives",
+  "hedges",
+  "clauses",
+  "reasons",
   "courtesies",
   "replies",
   "refusals",
@@ -167,6 +199,8 @@ export interface OutcomeReplies {
   act: string;
   /** It will be done once somebody says yes. */
   confirm: string;
+  /** It is not sure that `$reply` was meant. */
+  offer: string;
   /** It will be done once somebody says the code. */
   code: string;
   /** Nothing of it was done, or only a part; `$names` did not answer, `$reply` is for the rest. */

@@ -15,6 +15,17 @@ const to = "(a | al | en)";
 const of = "(de | del | en | a | al)";
 const by = "[un] $amount";
 
+const de = "[de | del | en | a | al | para]";
+const put =
+  "pon | ponga | poner | ponme | deja | deje | dejar | ajusta | ajuste | ajustar | mantén | mantener | haz | coloca | cambia | cambiar | vuelve a poner | tener | tenga";
+const adjust =
+  "pon | ponga | poner | ajusta | ajuste | ajustar | fija | fije | fijar | deja | dejar | coloca | cambia | cambie | cambiar | sube | suba | subir | baja | baje | bajar | regula | regular | lleva";
+const raise = "sube | suba | subir | aumenta | aumente | aumentar | incrementa | incrementar";
+const lower =
+  "baja | baje | bajar | reduce | reduzca | reducir | disminuye | disminuya | disminuir";
+const should =
+  "debe | deben | debería | deberían | puede | pueden | tiene que | tienen que | podría | podrían";
+
 export const spanish: LanguagePack = {
   language: "es",
   name: "Español",
@@ -45,7 +56,10 @@ export const spanish: LanguagePack = {
     point: ["coma", "punto"],
     decimalSign: ",",
     fractions: [
-      { value: 0.5, said: ["medio", "media", "la mitad", "mitad"] },
+      {
+        value: 0.5,
+        said: ["medio", "media", "la mitad", "mitad", "a medias", "a media altura"],
+      },
       { value: 0.25, said: ["cuarto", "un cuarto"] },
       { value: 0.75, said: ["tres cuartos"] },
     ],
@@ -77,9 +91,9 @@ export const spanish: LanguagePack = {
       { said: ["[la | las] $hour menos $minute"], before: true },
     ],
     moments: { "00:00": ["medianoche"], "12:00": ["mediodía"] },
-    morning: ["$time de la (mañana | madrugada)"],
-    afternoon: ["$time de la tarde", "$time esta tarde"],
-    night: ["$time de la noche", "$time esta noche"],
+    morning: ["por la mañana (a las | a la) $time", "$time de la (mañana | madrugada)"],
+    afternoon: ["(esta | por la) tarde a $time", "$time de la tarde", "$time esta tarde"],
+    night: ["(esta | por la) noche a $time", "$time de la noche", "$time esta noche"],
     days: { 0: ["hoy"], 1: ["mañana"], 2: ["pasado mañana"] },
     weekday: ["[el | este] [próximo] $weekday [que viene]"],
     date: ["[el] [día] $day de $month [de $year]"],
@@ -89,7 +103,7 @@ export const spanish: LanguagePack = {
       for: ["durante [los próximos] $duration", "por $duration"],
       until: ["hasta [el] $time [$date]", "hasta $date a $time"],
     },
-    then: ["y", "luego", "y luego", "después", "y después", "y entonces"],
+    then: ["y", "luego", "y luego", "después", "y después", "y entonces", "pero", "y también"],
   },
   units: {
     percent: ["por ciento", "porciento", "%"],
@@ -100,22 +114,30 @@ export const spanish: LanguagePack = {
   small: ["el", "la", "los", "las", "un", "una", "mi", "mis", "nuestro", "nuestra"],
   courtesies: {
     opening: [
-      "por favor | (puedes | podrías | puede | podría) [por favor] | (quiero | quisiera | me gustaría) [que]",
+      "por favor | (puedes | podrías | puede | podría | quieres | querrías) [por favor] | (quiero | quisiera | querría | queremos | me gustaría | necesito | desearía) [tener]",
+      "(te | le) (importa | importaría) | serías tan amable de | haz el favor de | hazme el favor de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo | podríamos | podemos) tener | que",
     ],
-    closing: ["por favor | gracias | para mí"],
+    closing: [
+      "por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | vale | otra vez | de nuevo",
+    ],
   },
   targets: {
-    all: ["todos", "todas", "cada", "ambos", "ambas"],
-    everything: ["todo", "todos los aparatos", "toda la casa"],
+    all: ["los dos", "las dos", "todos", "todas", "cada", "ambos", "ambas"],
+    everything: ["todo", "todos los aparatos"],
     here: ["aquí", "en esta habitación", "acá"],
     it: ["lo", "la", "los", "las", "eso", "ese", "esa"],
     there: ["allí", "allá", "ahí", "esa habitación"],
+    outside: ["fuera", "afuera", "en el exterior"],
+    inside: ["dentro", "adentro", "en el interior"],
+    everywhere: ["en todas partes", "toda la casa", "de la casa", "de casa"],
+    one: ["el", "la"],
+    ones: ["los", "las"],
     inPlace: ["en", "de", "del", "a", "al", "desde"],
     and: ["y", "e", "&", "junto con"],
     except: ["excepto", "salvo", "menos", "pero no", "a excepción de"],
   },
   kinds: {
-    light: { one: ["lámpara", "luz"], many: ["lámparas", "luces", "iluminación"] },
+    light: { one: ["lámpara"], many: ["lámparas", "luz", "luces", "iluminación"] },
     plug: { one: ["enchufe"], many: ["enchufes"] },
     pump: { one: ["bomba"], many: ["bombas"] },
     fan: { one: ["ventilador"], many: ["ventiladores"] },
@@ -127,7 +149,7 @@ export const spanish: LanguagePack = {
     },
     gate: { one: ["portón", "verja"], many: ["portones", "verjas"] },
     valve: { one: ["válvula"], many: ["válvulas"] },
-    lock: { one: ["cerradura"], many: ["cerraduras"] },
+    lock: { one: ["cerradura", "puerta"], many: ["cerraduras", "puertas"] },
     alarm: { one: ["alarma"], many: ["alarmas"] },
     camera: { one: ["cámara"], many: ["cámaras"] },
     sensor: { one: ["sensor"], many: ["sensores"] },
@@ -214,8 +236,8 @@ export const spanish: LanguagePack = {
     closed: ["cerrado", "cerrada", "cerrados", "cerradas", "bajada"],
     locked: ["cerrada con llave", "cerrado con llave", "bloqueada", "bloqueado"],
     unlocked: ["sin llave", "desbloqueada", "desbloqueado"],
-    armed: ["armada", "armado"],
-    disarmed: ["desarmada", "desarmado"],
+    armed: ["armada", "armado", "activada", "activado", "conectada"],
+    disarmed: ["desarmada", "desarmado", "desactivada", "desconectada"],
     recording: ["grabando"],
     playing: ["sonando", "reproduciendo"],
     paused: ["en pausa"],
@@ -270,7 +292,7 @@ export const spanish: LanguagePack = {
     6500: ["blanco helado", "frío", "fría"],
   },
   amounts: {
-    small: ["un poco", "un poquito", "ligeramente", "algo", "poco"],
+    small: ["[un] (poco | poquito)", "ligeramente", "algo", "[una] pizca"],
     large: ["mucho", "bastante"],
   },
   levels: {
@@ -278,13 +300,229 @@ export const spanish: LanguagePack = {
     low: ["bajo", "baja", "lento", "velocidad baja"],
     medium: ["medio", "media", "velocidad media"],
     high: ["alto", "alta", "rápido", "velocidad alta"],
-    full: ["máximo", "el máximo", "tope", "plena potencia", "máxima potencia"],
+    full: [
+      "[el] máximo",
+      "[a] tope",
+      "plena potencia",
+      "máxima potencia",
+      "al máximo",
+      "todo lo que (dé | pueda)",
+    ],
+  },
+  enclitics: ["lo", "la", "los", "las", "me", "melo", "mela", "melos", "melas"],
+  fillers: [
+    "eh",
+    "em",
+    "pues",
+    "bueno",
+    "oye",
+    "vale",
+    "entonces",
+    "solo",
+    "simplemente",
+    "ya",
+    "ahora",
+    "mismo",
+    "venga",
+    "mejor",
+    "me",
+    "nos",
+    "a ver",
+  ],
+  hedges: [
+    ..."no nunca nadie nada ni ningún ninguna sin jamás tampoco casi".split(" "),
+    ..."si cuando antes después mientras hasta hubiera hubiese fuera fuese estuviera estuviese imagina supón supongamos ojalá espero deseo acuérdate recuerda recuerdo olvidé olvides olvidado piensa".split(
+      " ",
+    ),
+    ..."dijo dice dicho dije decir dile diles ha he has han hemos había pregunta preguntó cree creo oído leído quién quien por qué porqué cuál cómo ya ayer".split(
+      " ",
+    ),
+    ..."encendí encendió encendimos apagué apagó apagamos abrió abrimos cerró cerramos puso puse".split(
+      " ",
+    ),
+  ],
+  clauses: "yo mi me tengo tenemos nos está están es son soy estoy hay se él ella".split(" "),
+  reasons: ["porque", "que", "pues"],
+  adjectives: {
+    brightness: ["(brillante | brillantes | fuerte)"],
+    illuminance: ["(claro | oscuro | luminoso)"],
+    speed: ["rápido"],
+    temperature: ["(caliente | frío | fría | cálido | calor)"],
+    humidity: ["(húmedo | húmeda | seco)"],
+    moisture: ["(húmedo | húmeda | seco | mojado)"],
+    volume: ["(alto | alta | fuerte)"],
+    position: ["(abierto | abierta)"],
+    battery: ["(cargado | cargada | llena)"],
+    level: ["(lleno | llena)"],
+  },
+  frames: {
+    besides: ["con", "a", "al", "en"],
+    state: [
+      "$target [otra vez | de nuevo] $state",
+      `(${put}) $target $state`,
+      `(${put}) $state $target`,
+      `$target (${should}) [estar | quedar | quedarse | ponerse] $state`,
+      "que $target (esté | estén | quede | queden | está | están | se quede) $state",
+    ],
+    sorts: {
+      switched: {
+        on: {
+          states: [
+            "(encendido | encendida | encendidos | encendidas | prendido | prendida | activado | activada)",
+            "$property (encendido | encendida | activado | activada)",
+          ],
+          commands: [`${on} $property ${de} $target`, `${on} $target`],
+        },
+        off: {
+          states: [
+            "(apagado | apagada | apagados | apagadas | desactivado | desactivada)",
+            "$property (apagado | apagada | desactivado | desactivada)",
+          ],
+          commands: [`${off} $property ${de} $target`, `${off} $target`],
+        },
+      },
+      level: {
+        to: {
+          states: [
+            "[a | al | en | hasta] $value",
+            "[a | al | en] $value de $property",
+            "$property [a | al | en | de] $value",
+            "con $property (a | al | de) $value",
+            "con [un | una] $property (a | al | de) $value",
+          ],
+          commands: [
+            `(${adjust} | ${raise} | ${lower}) $target (a | al | en | hasta) $value`,
+            `(${adjust} | ${raise} | ${lower}) $property ${de} $target (a | al | en | hasta) $value`,
+            `$property ${de} $target [a | al | en] $value`,
+            `$value de $property ${de} $target`,
+          ],
+        },
+        up: {
+          states: [
+            "$amount más (alto | alta | altos | altas)",
+            "más (alto | alta)",
+            "$amount más",
+            "$property $amount más (alto | alta)",
+            "[$amount] más [de] $property",
+          ],
+          commands: [
+            `(${raise}) [$amount] $target`,
+            `(${raise}) $target [en] [$amount] [más]`,
+            `(${raise}) [$amount] $property ${de} $target [en] [$amount]`,
+            `[$amount] más [de] $property ${de} $target`,
+          ],
+        },
+        down: {
+          states: [
+            "$amount más (bajo | baja | bajos | bajas)",
+            "más (bajo | baja)",
+            "$amount menos",
+            "$property $amount más (bajo | baja)",
+            "[$amount] menos [de] $property",
+          ],
+          commands: [
+            `(${lower}) [$amount] $target`,
+            `(${lower}) $target [en] [$amount] [más]`,
+            `(${lower}) [$amount] $property ${de} $target [en] [$amount]`,
+            `[$amount] menos [de] $property ${de} $target`,
+          ],
+        },
+      },
+      choice: {
+        to: {
+          states: [
+            "[en | a] [modo] $value",
+            "[en | a] $property $value",
+            "$property [en | a] $value",
+          ],
+          commands: [
+            `(${adjust}) $property ${de} $target (en | a) $value`,
+            `(elige | elija | elegir | selecciona | seleccionar | pon) $property $value ${de} $target`,
+            `$property ${de} $target [en | a] $value`,
+            `$property $value ${de} $target`,
+          ],
+        },
+      },
+      colour: {
+        to: {
+          states: ["[en | a | de] [color] $value", "$property [en | a] $value"],
+          commands: [
+            `(${adjust}) $property ${de} $target (en | a) $value`,
+            `$property ${de} $target [en | a] $value`,
+          ],
+        },
+      },
+      text: {
+        to: {
+          states: ["$property a $value", "$property $value"],
+          commands: [`(${adjust}) $property ${de} $target (en | a) $value`],
+        },
+      },
+      action: {
+        call: { states: [], commands: ["$verb $target", "$target $verb", "haz que $target $verb"] },
+      },
+    },
   },
   vocabulary: {
+    "mode-on": {
+      patterns: ["(pon | poner | ponga) [en marcha] $target"],
+      reply: "{$target}: en marcha.",
+    },
+    "mode-off": {
+      patterns: ["(quita | quite | quitar) $target"],
+      reply: "{$target}: apagado.",
+    },
+    "position-short": {
+      states: ["[a | al] $level (cerrado | cerrada)", "(cerrado | cerrada) [a | al] $level"],
+      patterns: ["(cierra | cierre | cerrar | baja | bajar) $target [a | al | hasta] $level"],
+      reply: "{$target} se cierra.",
+    },
+    "program-start": {
+      patterns: [
+        "(inicia | arranca | empieza | pon en marcha | poner en marcha | iniciar) $target (con | en) [el] [programa | modo] $program",
+        "(inicia | arranca | empieza | iniciar) [el] [programa] $program (en | de | del) $target",
+      ],
+      reply: "{$target} empieza: {$program}.",
+    },
+    "power-start": {
+      states: ["en marcha"],
+      patterns: [
+        "(pon | poner | ponga) en marcha $target",
+        "(pon | poner | ponga) $target en marcha",
+        "(arranca | arrancar | inicia | iniciar) $target",
+      ],
+      reply: "{$target}: encendido.",
+    },
+    "power-stop": {
+      patterns: ["(para | pare | parar | detén | detener) $target"],
+      reply: "{$target}: apagado.",
+    },
+    "ask-how": {
+      patterns: [
+        "(cómo de | qué tan) $measure (está | es | están) $target",
+        "hace $measure [en] $target",
+        "cuánto (de $measure | $measure) (hace | está) [en] $target",
+        "qué $measure (hace | está) [en] $target",
+      ],
+      reply: "",
+    },
+    "ask-setting": {
+      patterns: [
+        "(a cuánto | a qué | en qué | en cuánto | cómo) está (puesto | puesta | ajustado | ajustada)  $target",
+        "(a cuánto | en cuánto | a qué) está $target",
+      ],
+      reply: "",
+    },
+    "ask-doing": {
+      patterns: ["qué (hace | está haciendo) $target", "qué hace ahora $target"],
+      reply: "",
+    },
     "power-on": {
       patterns: [
+        "(vuelve a | volver a) encender $target",
+        "(haz | hacer) funcionar $target",
+        "(pon | poner | ponga) $target",
         `${on} $target`,
-        `${on} $target (en | de | del) $place`,
         `${set} $target en marcha`,
         "$target (encendido | encendida | encendidos | encendidas)",
         "quiero $target (encendido | encendida | encendidas)",
@@ -293,8 +531,8 @@ export const spanish: LanguagePack = {
     },
     "power-off": {
       patterns: [
+        "(quita | quite | quitar | corta | cortar) $target",
         `${off} $target`,
-        `${off} $target (en | de | del) $place`,
         "$target (apagado | apagada | apagados | apagadas)",
         "(corta | corte) la corriente de $target",
       ],
@@ -302,16 +540,22 @@ export const spanish: LanguagePack = {
     },
     "brightness-to": {
       patterns: [
+        "(atenúa | atenúe | atenuar | regula) $target (a | al | hasta) $level",
         `(${set} | ${turnUp} | ${turnDown} | atenúa) $target ${to} $level [de brillo]`,
         `${set} [el] (brillo | intensidad) ${of} $target ${to} $level`,
         `$target ${to} $level [de brillo]`,
         "$target $level",
-        `${set} $target ${of} $place ${to} $level`,
       ],
       reply: "{$target} al {$level} por ciento.",
     },
     brighter: {
+      states: [
+        "[$amount] más (brillante | brillantes | claro | clara | claros | claras | fuerte | fuertes | luminoso | luminosa)",
+      ],
       patterns: [
+        "(ilumina | iluminar | aclara) [más] $target [más] [$amount]",
+        "(sube | subir | aumenta) [$amount] la luz [de | del | en] $target",
+        "[$amount] más luz [en | de | del] $target",
         `${turnUp} [el brillo ${of}] $target [${by}]`,
         `$target [${by}] más (claro | clara | brillante | fuerte)`,
         `${set} $target [${by}] más (claro | clara | brillante | fuerte)`,
@@ -320,7 +564,12 @@ export const spanish: LanguagePack = {
       reply: "{$target}: más luz.",
     },
     dimmer: {
+      states: [
+        "[$amount] (más (tenue | tenues | oscuro | oscura | oscuros | oscuras | suave | suaves) | menos (brillante | brillantes | fuerte | fuertes))",
+      ],
       patterns: [
+        "(atenúa | atenúe | atenuar | oscurece | oscurecer) [$amount] $target [en] [$amount]",
+        "[$amount] menos luz [en | de | del] $target",
         `${turnDown} [el brillo ${of}] $target [${by}]`,
         `(atenúa | atenúe | atenuar) $target [${by}]`,
         `$target [${by}] (más (oscuro | oscura | tenue) | menos brillante)`,
@@ -331,6 +580,7 @@ export const spanish: LanguagePack = {
     },
     "speed-to": {
       patterns: [
+        "(haz | hacer) (funcionar | girar) $target (a | al) $level",
         `${set} $target ${to} $level`,
         `${set} [la] velocidad ${of} $target ${to} $level`,
         `$target ${to} $level`,
@@ -339,7 +589,10 @@ export const spanish: LanguagePack = {
       reply: "{$target} al {$level} por ciento.",
     },
     faster: {
+      states: ["[$amount] más (rápido | rápida | fuerte | deprisa)"],
       patterns: [
+        "(acelera | acelere | acelerar) [$amount] $target [en] [$amount]",
+        "(haz | hacer) que $target (gire | vaya) [$amount] más rápido",
         `(acelera | acelere | acelerar) $target [${by}]`,
         `${turnUp} [la velocidad ${of}] $target [${by}]`,
         `$target [${by}] más (rápido | fuerte | deprisa)`,
@@ -348,7 +601,12 @@ export const spanish: LanguagePack = {
       reply: "{$target}: más rápido.",
     },
     slower: {
+      states: [
+        "[$amount] (más (lento | lenta | despacio | suave) | menos (rápido | rápida | fuerte))",
+      ],
       patterns: [
+        "(ralentiza | frena | desacelera | ralentizar) [$amount] $target [en] [$amount]",
+        "(haz | hacer) que $target (gire | vaya) [$amount] más (lento | despacio)",
         `(frena | frene | ralentiza) $target [${by}]`,
         `${turnDown} [la velocidad ${of}] $target [${by}]`,
         `$target [${by}] más (lento | despacio | suave)`,
@@ -357,7 +615,11 @@ export const spanish: LanguagePack = {
       reply: "{$target}: más lento.",
     },
     "oscillate-on": {
+      states: ["(oscilando | girando | en oscilación)"],
       patterns: [
+        "(haz | hacer) que $target (oscile | gire)",
+        "(haz | hacer) (oscilar | girar) $target",
+        "(activa | enciende | activar | pon) la oscilación [de | del] $target",
         "haz (oscilar a $target | oscilar $target | que $target oscile)",
         `${on} [la] oscilación (de | del) $target`,
         "$target (oscila | oscilando)",
@@ -377,13 +639,6 @@ export const spanish: LanguagePack = {
       ],
       reply: "{$target} en {$colour}.",
     },
-    "colour-and-brightness": {
-      patterns: [
-        `[${set}] $target [en] $colour [y] [al] $level [de brillo]`,
-        `[${set}] $target [al] $level [de brillo] [y] [en] $colour`,
-      ],
-      reply: "{$target} en {$colour} al {$level} por ciento.",
-    },
     "warmth-to": {
       patterns: [
         `${set} $target [en | a] $warmth`,
@@ -392,15 +647,12 @@ export const spanish: LanguagePack = {
       ],
       reply: "{$target} a {$warmth} kelvin.",
     },
-    "warmth-and-brightness": {
-      patterns: [
-        `[${set}] $target [en] $warmth [y] [al] $level [de brillo]`,
-        `[${set}] $target [al] $level [de brillo] [y] [en] $warmth`,
-      ],
-      reply: "{$target} a {$warmth} kelvin y {$level} por ciento.",
-    },
     "temperature-to": {
       patterns: [
+        "(calienta | caliente | calentar | enfría) $target (a | hasta) $degrees",
+        "(pon | ponga | poner | sube | subir | baja | bajar | ajusta) la temperatura [de | del | en] $target (a | en | hasta) $degrees",
+        "temperatura [de | del | en] $target a $degrees",
+        "$target temperatura [a] $degrees",
         `(${set} | calienta | enfría | ${turnUp} | ${turnDown}) $target ${to} $degrees`,
         `${set} [la] temperatura ${of} $target ${to} $degrees`,
         `$target ${to} $degrees`,
@@ -410,7 +662,10 @@ export const spanish: LanguagePack = {
       reply: "{$target} a {$degrees} grados.",
     },
     warmer: {
+      states: ["[$amount] más (caliente | cálido | cálida | calor | alto | alta)"],
       patterns: [
+        "(calienta | calentar) [$amount] [más] $target [$amount] [más]",
+        "(sube | subir | aumenta) [$amount] la temperatura [de | del | en] $target [en] [$amount]",
         `${turnUp} [la temperatura ${of}] $target [${by}]`,
         `$target [${by}] más (caliente | cálido | cálida | calor)`,
         `${set} $target [${by}] más caliente`,
@@ -419,7 +674,12 @@ export const spanish: LanguagePack = {
       reply: "{$target}: más calor.",
     },
     cooler: {
+      states: [
+        "[$amount] (más (frío | fría | fresco | fresca | bajo | baja) | menos (caliente | calor))",
+      ],
       patterns: [
+        "(enfría | enfriar) [$amount] $target [$amount] [más]",
+        "(baja | bajar | reduce) [$amount] la temperatura [de | del | en] $target [en] [$amount]",
         `${turnDown} [la temperatura ${of}] $target [${by}]`,
         `$target [${by}] (más (frío | fría | fresco) | menos calor)`,
         `${set} $target [${by}] más (frío | fría | fresco)`,
@@ -444,23 +704,31 @@ export const spanish: LanguagePack = {
       reply: "{$target}: {$preset}.",
     },
     open: {
+      states: [
+        "[del todo | completamente] (abierto | abierta | abiertos | abiertas | arriba | subido | subida | levantado)",
+      ],
       patterns: [
+        "(abre | abra | abrir | sube | suba | subir | levanta | levante | levantar) [del todo | completamente] $target [del todo | completamente | entero | hasta arriba]",
         `${open} $target [del todo | completamente | por completo]`,
-        `${open} $target (en | de | del) $place`,
         "$target (abierto | abierta | arriba)",
       ],
       reply: "{$target}: abriendo.",
     },
     close: {
+      states: [
+        "[del todo | completamente] (cerrado | cerrada | cerrados | cerradas | abajo | bajado | bajada)",
+      ],
       patterns: [
+        "(cierra | cierre | cerrar | baja | baje | bajar) [del todo | completamente] $target [del todo | completamente | entero | hasta abajo]",
         `${close} $target [del todo | completamente | por completo]`,
-        `${close} $target (en | de | del) $place`,
         "$target (cerrado | cerrada | abajo)",
       ],
       reply: "{$target}: cerrando.",
     },
     "position-to": {
+      states: ["[a | al] $level (abierto | abierta)", "(abierto | abierta) [a | al] $level"],
       patterns: [
+        "(abre | abra | abrir | sube | subir) $target [a | al | hasta] $level",
         `(${set} | ${open} | ${close}) $target ${to} $level`,
         `${open} $target $level`,
         `${set} [la] posición ${of} $target ${to} $level`,
@@ -470,6 +738,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} al {$level} por ciento.",
     },
     "tilt-to": {
+      states: ["(inclinado | inclinada) [a | al] $level"],
       patterns: [
         `(inclina | incline | inclinar) $target ${to} $level`,
         `${set} [la] inclinación ${of} $target ${to} $level`,
@@ -478,19 +747,40 @@ export const spanish: LanguagePack = {
       reply: "{$target} inclinado al {$level} por ciento.",
     },
     "stop-moving": {
-      patterns: [`${stop} $target`, "$target (alto | quieto | quieta)"],
+      patterns: [
+        "(para | pare | parar | detén | detenga | detener) $target",
+        `${stop} $target`,
+        "$target (alto | quieto | quieta)",
+      ],
       reply: "{$target} detenido.",
     },
     "flow-on": {
-      patterns: [`(${on} | abre | abra | abrir) $target`, "$target (abierto | abierta)"],
+      states: ["(abierto | abierta)"],
+      patterns: [
+        "(abre | abra | abrir) $target",
+        `(${on} | abre | abra | abrir) $target`,
+        "$target (abierto | abierta)",
+      ],
       reply: "{$target}: abierto.",
     },
     "flow-off": {
-      patterns: [`(${off} | cierra | cierre | cerrar) $target`, "$target (cerrado | cerrada)"],
+      states: ["(cerrado | cerrada)"],
+      patterns: [
+        "(cierra | cierre | cerrar | corta) $target",
+        `(${off} | cierra | cierre | cerrar) $target`,
+        "$target (cerrado | cerrada)",
+      ],
       reply: "{$target}: cerrado.",
     },
     lock: {
+      states: [
+        "(cerrado | cerrada | cerrados | cerradas) con llave",
+        "(bloqueado | bloqueada | bloqueadas | con llave)",
+      ],
       patterns: [
+        "(cierra | cierre | cerrar) [con llave] $target con llave",
+        "(cierra | cierre | cerrar) con llave $target",
+        "(bloquea | bloquee | bloquear | echa la llave a | echa el cerrojo a) $target",
         "(cierra | cierre | cerrar) $target con llave",
         "(bloquea | bloquee | bloquear) $target",
         "$target (con llave | bloqueada | bloqueado)",
@@ -498,7 +788,11 @@ export const spanish: LanguagePack = {
       reply: "{$target}: cerrado con llave.",
     },
     unlock: {
+      states: ["(desbloqueado | desbloqueada | sin llave)"],
       patterns: [
+        "(desbloquea | desbloquee | desbloquear) $target",
+        "(abre | abrir) con llave $target",
+        "(quita | quitar) (la llave | el cerrojo) (a | de) $target",
         "(desbloquea | desbloquee | desbloquear) $target",
         "(quita | quite) la llave (a | de | del | al) $target",
         "$target (sin llave | desbloqueada | desbloqueado)",
@@ -506,7 +800,12 @@ export const spanish: LanguagePack = {
       reply: "{$target}: sin llave.",
     },
     arm: {
+      states: [
+        "(armado | armada | activado | activada | conectada) [en modo] [$mode]",
+        "[en] [modo] $mode",
+      ],
       patterns: [
+        "(arma | arme | armar | activa | active | activar | conecta | conectar | enciende | encender | pon) $target [en | para] [modo] [la] [$mode]",
         "(arma | arme | armar | activa | active) $target [en] [modo] [$mode]",
         `${set} $target [en] [modo] $mode`,
         "$target (armada | armado | [en] [modo] $mode)",
@@ -514,14 +813,22 @@ export const spanish: LanguagePack = {
       reply: "{$target}: armada.",
     },
     disarm: {
+      states: ["(desarmado | desarmada | desactivado | desactivada | desconectada)"],
       patterns: [
+        "(desarma | desarme | desarmar | desactiva | desactive | desactivar | desconecta | desconectar | apaga | apagar | quita) $target",
         `(desarma | desarme | desarmar | ${off}) $target`,
         "$target (desarmada | desarmado)",
       ],
       reply: "{$target}: desarmada.",
     },
     record: {
+      states: ["grabando"],
       patterns: [
+        "(graba | grabe | grabar) con $target",
+        "(empieza | empezar | comienza | inicia) a grabar con $target",
+        "(empieza | inicia | pon en marcha) la grabación [con | de | del | en] $target",
+        "(haz | pon) a grabar $target",
+        "(haz | hacer) que $target grabe",
         "(graba | grabe | grabar) con $target",
         `(${start} | ${on}) [la] grabación (de | del | con | en) $target`,
         "$target (graba | grabando)",
@@ -536,7 +843,12 @@ export const spanish: LanguagePack = {
       reply: "{$target} ya no graba.",
     },
     play: {
+      states: ["(sonando | reproduciendo | en marcha)"],
       patterns: [
+        "(pon | poner | ponga) en marcha $target",
+        "(reproduce | reproducir | reanuda | reanudar | continúa) $target",
+        "(pon | poner | reproduce | reanuda | sigue con) la música [en | de | del] $target",
+        "(pon | haz) a sonar $target",
         "(reproduce | reanuda | continúa) $target",
         `(${start} | reanuda | ${on}) [la] (reproducción | música) (en | de | del) $target`,
         "$target (reproduce | suena)",
@@ -544,7 +856,11 @@ export const spanish: LanguagePack = {
       reply: "{$target} suena.",
     },
     pause: {
+      states: ["(en pausa | pausado | pausada)"],
       patterns: [
+        "(pausa | pause | pausar) $target",
+        "(pon | poner) en pausa $target",
+        "(pausa | pausar) la música [en | de | del] $target",
         "(pausa | pause | pausar) $target",
         `${set} $target en pausa`,
         "$target [en] pausa",
@@ -552,7 +868,9 @@ export const spanish: LanguagePack = {
       reply: "{$target} en pausa.",
     },
     "stop-playing": {
+      states: ["(parado | parada | detenido | detenida)"],
       patterns: [
+        "(para | parar | detén | quita) la música [en | de | del] $target",
         `${stop} $target`,
         `${stop} [la] (reproducción | música) (en | de | del) $target`,
         "$target (alto | parado)",
@@ -561,6 +879,11 @@ export const spanish: LanguagePack = {
     },
     next: {
       patterns: [
+        "(siguiente | próxima) (canción | pista | tema) [en | de | del] $target",
+        "(pasa | pase | pasar) a la (siguiente | próxima) (canción | pista) [en | de | del] $target",
+        "(salta | saltar) esta canción [en | de | del] $target",
+        "(pon | poner) la (siguiente | próxima) (canción | pista) [en | de | del] $target",
+        "canción siguiente [en | de | del] $target",
         "[la] [pista | canción] siguiente (en | de | del) $target",
         "siguiente (pista | canción) (en | de | del) $target",
         "$target siguiente [pista | canción]",
@@ -588,6 +911,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} a volumen {$level}.",
     },
     louder: {
+      states: ["[$amount] más (alto | alta | fuerte)"],
       patterns: [
         `${turnUp} [el volumen ${of}] $target [${by}]`,
         `$target [${by}] más (alto | fuerte)`,
@@ -596,6 +920,9 @@ export const spanish: LanguagePack = {
       reply: "{$target}: más alto.",
     },
     quieter: {
+      states: [
+        "[$amount] (más (bajo | baja | bajito | flojo | suave) | menos (alto | alta | fuerte))",
+      ],
       patterns: [
         `${turnDown} [el volumen ${of}] $target [${by}]`,
         `$target [${by}] más (bajo | suave)`,
@@ -604,7 +931,11 @@ export const spanish: LanguagePack = {
       reply: "{$target}: más bajo.",
     },
     mute: {
+      states: ["(en silencio | silenciado | silenciada | mudo | muda | sin sonido)"],
       patterns: [
+        "(silencia | silencie | silenciar | calla | enmudece) $target",
+        "(quita | quitar) el (sonido | volumen) (a | de | del | al) $target",
+        "(pon | poner) en silencio $target",
         "(silencia | silencie | silenciar | calla) $target",
         "(quita | quite) el sonido (a | de | del | al) $target",
         "$target en silencio",
@@ -620,6 +951,7 @@ export const spanish: LanguagePack = {
     },
     "source-to": {
       patterns: [
+        "(pon | poner | reproduce) $source en $target",
         `(${set} | cambia) $target (en | a) $source`,
         `(${set} | cambia) [la] (fuente | entrada) ${of} $target (a | en) $source`,
         "$target [en] $source",
@@ -627,11 +959,20 @@ export const spanish: LanguagePack = {
       reply: "{$target} en {$source}.",
     },
     press: {
-      patterns: ["(pulsa | pulse | pulsar | aprieta | presiona) $target"],
+      patterns: [
+        "(pulsa | pulse | pulsar | presiona | aprieta | toca | tocar) $target",
+        "(haz | hacer) sonar $target",
+        "(pulsa | pulse | pulsar | aprieta | presiona) $target",
+      ],
       reply: "{$target} pulsado.",
     },
     start: {
+      states: ["(en marcha | funcionando | limpiando)"],
       patterns: [
+        "(inicia | inicie | iniciar | arranca | arrancar | empieza | lanza | pon en marcha | poner en marcha) $target",
+        "(pon | poner) a (limpiar | funcionar | barrer) $target",
+        "(pon | poner) $target a (limpiar | funcionar | barrer)",
+        "(manda | envía) $target a limpiar",
         `${start} $target`,
         `${set} $target (en marcha | a funcionar)`,
         "$target (empieza | en marcha)",
@@ -639,15 +980,24 @@ export const spanish: LanguagePack = {
       reply: "{$target} en marcha.",
     },
     stop: {
-      patterns: [`${stop} $target`, "$target (alto | para)"],
+      states: ["(parado | parada | detenido | detenida)"],
+      patterns: [
+        "(para | pare | parar | detén | detener | termina) $target",
+        `${stop} $target`,
+        "$target (alto | para)",
+      ],
       reply: "{$target} parado.",
     },
     "pause-work": {
+      states: ["en pausa"],
       patterns: ["(pausa | pause | pausar) $target", "$target [en] pausa"],
       reply: "{$target} en pausa.",
     },
     dock: {
+      states: ["en [su | la] base"],
       patterns: [
+        "(manda | mande | mandar | envía | envíe | enviar | lleva | devuelve) $target (a casa | a [su | la] base | a cargar | de vuelta)",
+        "que $target vuelva a [su | la] base",
         "(manda | envía | devuelve | lleva) $target a [su | la] (base | casa)",
         "$target a [su | la] (base | casa)",
         "(recarga | carga) $target",
@@ -656,6 +1006,7 @@ export const spanish: LanguagePack = {
     },
     "program-to": {
       patterns: [
+        "(elige | elegir | selecciona | pon) [el] programa $program (en | de | del | para) $target",
         `(${set} | ${start}) $target (en | con) [programa] $program`,
         "(elige | escoge) [el] programa $program (en | de | para) $target",
         "$target [en] [programa] $program",
@@ -664,6 +1015,10 @@ export const spanish: LanguagePack = {
     },
     find: {
       patterns: [
+        "dónde (están | está | he dejado | dejé | puse) $target",
+        "(encuentra | encontrar | busca | buscar) $target",
+        "(haz | hacer) (sonar | pitar) $target",
+        "no encuentro $target",
         "dónde (está | están | he dejado) $target",
         "(busca | busque | encuentra | localiza) $target",
         "haz sonar $target",
@@ -680,6 +1035,13 @@ export const spanish: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(cuál | qué) es $measure [de | del | en] $target",
+        "qué $measure (tiene | hace | hay) [en] $target",
+        "(dime | di) $measure [de | del | en] $target",
+        "de qué $measure (es | está) $target",
+        "a qué $measure está $target",
+        "cuánta $measure (hay | hace | tiene) [en] $target",
+        "qué $measure (hay | hace) [en] $target",
         "(cuál | qué) (es | tiene) [el | la] $measure [de | del | en] $target",
         "(dime | di) [el | la] $measure [de | del | en] $target",
         "qué $measure (hay en | tiene) $target",
@@ -697,8 +1059,16 @@ export const spanish: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(está | están) $target [todavía | aún | aun] $state",
+        "(está | están) [todavía | aún] $state $target",
+        "(he dejado | dejé | me he dejado) $target $state",
+        "(he dejado | dejé | me he dejado) $state $target",
+        "(sigue | siguen) $state $target",
+        "(sigue | siguen) $target $state",
+        "(mira | dime | comprueba) si $target (está | están | sigue | siguen) $state",
+        "(mira | dime | comprueba) si (está | están) $state $target",
+        "ha $state $target",
         "(está | están) $target [todavía | aún] $state",
-        "(está | están) $target (en | de) $place [todavía | aún] $state",
         "(mira | comprueba | dime) si $target (está | están) $state",
         "$target (está | están) $state",
       ],
@@ -706,14 +1076,19 @@ export const spanish: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "(qué | cuáles) $target (está | están | siguen) [todavía | aún] $state",
+        "(cuántas | cuántos) $target (están | siguen | hay) [todavía | aún] $state",
+        "qué $target hay $state",
         "(qué | cuáles) [de] $target (está | están) [todavía | aún] $state",
-        "(qué | cuáles) $target (en | de | del) $place (está | están) [todavía | aún] $state",
         "qué está [todavía | aún] $state en $target",
       ],
       reply: "",
     },
     "ask-any": {
       patterns: [
+        "(hay | queda | sigue) [todavía | aún] (algún | alguna | algo de) $target [todavía | aún] $state",
+        "(hay | queda) [todavía | aún] algo $state [en] $target",
+        "(está | sigue) algo $state [en] $target",
         "(hay | queda | quedan) (alguno | alguna | algún) [de] $target [todavía | aún] $state",
         "hay algo $state en $target",
       ],
@@ -762,6 +1137,7 @@ export const spanish: LanguagePack = {
     cannot: "Eso no puede ser.",
     act: "Hecho.",
     confirm: "¿Seguro?",
+    offer: "¿Quieres decir: {$reply}?",
     code: "¿Cuál es el código?",
     failed: "{$names}: sin respuesta.",
     partly: "{$reply} {$names}: sin respuesta.",

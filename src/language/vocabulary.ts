@@ -14,17 +14,18 @@ export const vocabularyIds = [
   "oscillate-on",
   "oscillate-off",
   "colour-to",
-  "colour-and-brightness",
   "warmth-to",
-  "warmth-and-brightness",
   "temperature-to",
   "warmer",
   "cooler",
+  "mode-on",
+  "mode-off",
   "mode-to",
   "preset-to",
   "open",
   "close",
   "position-to",
+  "position-short",
   "tilt-to",
   "stop-moving",
   "flow-on",
@@ -53,10 +54,16 @@ export const vocabularyIds = [
   "pause-work",
   "dock",
   "program-to",
+  "program-start",
+  "power-start",
+  "power-stop",
   "find",
   "run-routine",
   "ask-value",
   "ask-temperature",
+  "ask-how",
+  "ask-setting",
+  "ask-doing",
   "ask-whether",
   "ask-which",
   "ask-any",
@@ -95,6 +102,14 @@ export interface TargetWords {
   it: Said;
   /** Where what was spoken of last is: "there", "that room". */
   there: Said;
+  /** Rooms under the sky, and those under a roof. */
+  outside: Said;
+  inside: Said;
+  /** All of the home, as a place. */
+  everywhere: Said;
+  /** Things of a kind that was named before: "the one", "the ones". */
+  one: Said;
+  ones: Said;
   /** Between a thing and its place: "in", "im". */
   inPlace: Said;
   and: Said;
@@ -107,6 +122,11 @@ export const targetWords = [
   "here",
   "it",
   "there",
+  "outside",
+  "inside",
+  "everywhere",
+  "one",
+  "ones",
   "inPlace",
   "and",
   "except",
@@ -118,9 +138,14 @@ export interface KindNouns {
   many: Said;
 }
 
-/** How one intent of the vocabulary is said, and answered. */
+/**
+ * How one intent of the vocabulary is said, beside what the frames of its sort say, and answered.
+ */
 export interface VocabularyEntry {
-  patterns: readonly string[];
+  /** Whole commands. */
+  patterns?: readonly string[];
+  /** What a thing shall be, which is put into each frame for states. */
+  states?: readonly string[];
   reply: string;
 }
 

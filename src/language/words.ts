@@ -99,7 +99,8 @@ export function splitWords(text: string, { language, elisions = [] }: WordRules)
     if (sort === "letter") {
       at = endOfLetters(text, at);
       const run = text.slice(start, at);
-      const cut = elisions.length === 0 ? -1 : run.search(/['’]/u);
+      const hasMark = run.includes("'") || run.includes("’");
+      const cut = hasMark && elisions.length > 0 ? run.search(/['’]/u) : -1;
       if (cut > 0 && elisions.includes(fold(run.slice(0, cut), language))) {
         add(start, start + cut);
         at = start + cut + 1;

@@ -4,6 +4,8 @@
  * thousand.
  */
 export interface Trie<T> {
+  /** The words that sequences begin with. */
+  firsts: () => Iterable<number>;
   insert: (words: readonly number[], value: T) => void;
   /** Calls back for every sequence that starts at `from`, shortest first. */
   match: (
@@ -22,6 +24,7 @@ export function createTrie<T>(): Trie<T> {
   // Three integers an edge: the node it leaves, its word, the node it enters.
   let table = new Int32Array(capacity * 3).fill(free);
   const values = new Map<number, T[]>();
+  const first = new Set<number>();
 
   const slotOf = (node: number, word: number): number => {
     let slot = (Math.imul(node, 0x9e3779b1) ^ Math.imul(word, 0x85ebca6b)) >>> 0;
@@ -52,8 +55,10 @@ export function createTrie<T>(): Trie<T> {
   };
 
   return {
+    firsts: () => first,
     insert(words, value) {
       let node = 0;
+      if (words[0] !== undefined) first.add(words[0]);
       for (const word of words) {
         if ((edges + 1) * 2 > capacity) grow();
         const slot = slotOf(node, word);

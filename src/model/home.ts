@@ -32,6 +32,8 @@ export interface Location {
 
 export interface Room extends Named {
   type: "room";
+  /** Whether it is under the sky. */
+  outside?: true;
 }
 
 export interface Zone extends Named {

@@ -31,7 +31,7 @@ export type TellStep = {
   target: TargetReference;
   at: Position;
 } & (
-  | { form: "value"; property: string | { slot: string } }
+  | { form: "value"; property: string | readonly string[] | { slot: string } }
   /** Asks about a state word, such as "open" or "on". */
   | { form: "whether" | "which" | "any"; state: StateWord | { slot: string } }
 );
@@ -136,6 +136,8 @@ export type ValueReference =
   | { refer: "value"; value: Value }
   | { refer: "slot"; slot: string }
   | { refer: "state"; device: string; property: string }
+  /** The first of these that a device can have. */
+  | { refer: "first"; values: readonly [Value, ...Value[]] }
   | { refer: "sum"; operator: Operator; left: ValueReference; right: ValueReference };
 
 export const operators = ["plus", "minus", "times", "at least", "at most"] as const;

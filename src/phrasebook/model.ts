@@ -31,6 +31,8 @@ export interface Phrasebook {
   slotTypes: readonly OwnSlotType[];
   /** Patterns that may come before any phrase. */
   address: readonly SpokenPattern[];
+  /** Whether a command beside words that mean nothing is said back as a question. */
+  offers: boolean;
   rooms: ReadonlyMap<string, Room>;
   zones: ReadonlyMap<string, Zone>;
   voicepoints: ReadonlyMap<string, Voicepoint>;

@@ -1,6 +1,7 @@
 import type { Cursor } from "../document/cursor.ts";
 import { readNames } from "../document/said.ts";
 import type { Device, Group, Room, Voicepoint, Zone } from "../model/home.ts";
+import { given } from "../source/given.ts";
 import type { Position } from "../source/position.ts";
 import { type Nest, openNests } from "./nesting.ts";
 import type { PhrasebookDefinition } from "./definition/phrasebook.ts";
@@ -12,7 +13,14 @@ export function readRooms(tops: Tops): Map<string, Room> {
   return mapOf(
     looseSection(tops, (top) => top.given("rooms"), {}),
     (entry): Room => {
-      return { type: "room", id: entry.id, names: readNames(entry), at: entry.keyAt };
+      const { outside } = entry.value;
+      return {
+        type: "room",
+        id: entry.id,
+        names: readNames(entry),
+        at: entry.keyAt,
+        ...given({ outside }),
+      };
     },
   );
 }

@@ -77,6 +77,7 @@ export function readSources(
     languages: context.languages,
     packs,
     slotTypes,
+    offers: tops.every((top) => top.value.vocabulary?.offers !== false),
     address: tops.flatMap((top) => readPatterns(top.given("address"))),
     ...home,
     voicepoints: readVoicepoints(tops, idsOf(files, "rooms")),

@@ -11,6 +11,9 @@ const stateForm = /^\$([\p{L}\p{N}_-]+)\.([\p{L}\p{N}_-]+)$/u;
 /** `$glaze-sensor.humidity plus 5`; of several operators the last one joins all before it. */
 const sumForm = /^(\$.+) (plus|minus|times|at least|at most) (\$[^ ]+|-?[\d.]+)$/;
 
+/** `$first(auto, heat)`: the first of these that a device can have. */
+const firstForm = /^\$first\((.+)\)$/u;
+
 /** `$level` names a slot; every other text is a value. */
 export function slotName(text: string): string | undefined {
   return /^\$([\p{L}\p{N}_-]+)$/u.exec(text)?.[1];
@@ -30,6 +33,11 @@ export function readValue(cursor: Cursor<Value>, scope: SlotScope): ValueReferen
     const [left, right] = [part(leftText), part(rightText)];
     const known = operators.find((each) => each === operator);
     return left && right && known ? { refer: "sum", operator: known, left, right } : undefined;
+  }
+  const [, first] = firstForm.exec(written) ?? [];
+  if (first !== undefined) {
+    const [value = "", ...others] = first.split(/\s*,\s*/u);
+    return { refer: "first", values: [value, ...others] };
   }
   const state = stateForm.exec(written);
   if (state) {

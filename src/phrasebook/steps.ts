@@ -152,7 +152,7 @@ function readTell(
       cursor.report("missing-key", '"property" is missing', "write a property");
       return undefined;
     }
-    const slot = slotName(property);
+    const slot = typeof property === "string" ? slotName(property) : undefined;
     return { ...base, form, property: slot === undefined ? property : { slot } };
   }
   const slot = slotName(state ?? "");

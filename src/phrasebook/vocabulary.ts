@@ -6,6 +6,7 @@ import { Cursor } from "../document/cursor.ts";
 import { readDocument } from "../document/document.ts";
 import { type Packs, packFor } from "../language/packs.ts";
 import type { SlotDefinition } from "../slot-types/definition.ts";
+import { type Framed, patternsOf } from "./frames.ts";
 import { readIntent } from "./intents.ts";
 import type { Intent } from "./model.ts";
 import type { IntentDefinition } from "./definition/intents.ts";
@@ -18,35 +19,69 @@ interface VocabularyIntent {
   needs: { property: string } | { action: string } | "state" | "routine";
   slots: Readonly<Record<string, SlotDefinition>>;
   do: NonNullable<IntentDefinition["do"]>;
+  /** The frames that it is said in beside what is peculiar to it. */
+  framed?: Framed;
 }
 
 const target: SlotDefinition = { type: "target" };
-/** "Turn the lights on in the shop": a place said apart from what it narrows. */
-const place: SlotDefinition = { type: "target", narrows: "target" };
 const percent: SlotDefinition = { type: "percent" };
+
+/** What a device is set to, the first that it has. */
+const settings = [
+  "target",
+  "brightness",
+  "speed",
+  "volume",
+  "position",
+  "program",
+  "mode",
+  "armed",
+  "source",
+  "power",
+];
 
 const setTo = (property: string, value: string | boolean | number): VocabularyIntent => ({
   needs: { property },
-  slots: { target, place },
+  slots: { target },
   do: { set: { $target: { [property]: value } } },
 });
 
 /** For what nobody means by "everything off". */
-const setNamed = (property: string, value: string): VocabularyIntent => ({
-  ...setTo(property, value),
-  slots: { target: { type: "target", named: true } },
+const named = (intent: VocabularyIntent): VocabularyIntent => ({
+  ...intent,
+  slots: { ...intent.slots, target: { type: "target", named: true } },
 });
 
-const level = (property: string, slot: SlotDefinition = percent): VocabularyIntent => ({
+/** Only for devices of these kinds. */
+const ofKinds = (kind: readonly string[], intent: VocabularyIntent): VocabularyIntent => ({
+  ...intent,
+  slots: { ...intent.slots, target: { type: "target", kind: [...kind] } },
+});
+
+/** Kinds that start when they have power. */
+const running = ["plug", "pump", "fan", "heater", "light", "camera"];
+
+/** Something that is on or off. */
+const switched = (property: string, to: "on" | "off", isForemost = false): VocabularyIntent => ({
+  ...setTo(property, to),
+  framed: { sort: "switched", form: to, property, isForemost },
+});
+
+const level = (
+  property: string,
+  { slot = percent, value = "level", isForemost = true } = {},
+): VocabularyIntent => ({
   needs: { property },
-  slots: { target, place, level: slot },
-  do: { set: { $target: { [property]: "$level" } } },
+  slots: { target, [value]: slot },
+  do: { set: { $target: { [property]: `$${value}` } } },
+  framed: { sort: "level", form: "to", property, value, isForemost },
 });
 
-const nudged = (property: string, sign: "" | "-", amount: SlotDefinition): VocabularyIntent => ({
+const nudged = (property: string, to: "up" | "down", amount: SlotDefinition): VocabularyIntent => ({
   needs: { property },
   slots: { target, amount },
-  do: { nudge: { $target: { [property]: `${sign}$amount` } } },
+  do: { nudge: { $target: { [property]: to === "up" ? "$amount" : "-$amount" } } },
+  framed: { sort: "level", form: to, property, isForemost: true },
 });
 
 const called = (action: string): VocabularyIntent => ({
@@ -55,15 +90,24 @@ const called = (action: string): VocabularyIntent => ({
   do: { call: { $target: action } },
 });
 
-const chosen = (property: string): VocabularyIntent => ({
+const chosen = (
+  property: string,
+  slot: SlotDefinition = { type: "value", property },
+): VocabularyIntent => ({
   needs: { property },
-  slots: { target, [property]: { type: "value", property } },
+  slots: { target, [property]: slot },
   do: { set: { $target: { [property]: `$${property}` } } },
+  framed: { sort: "choice", form: "to", property, value: property, isForemost: true },
+});
+
+const coloured = (property: string, slot: SlotDefinition): VocabularyIntent => ({
+  ...chosen(property, slot),
+  framed: { sort: "colour", form: "to", property, value: property, isForemost: true },
 });
 
 const asked = (form: "whether" | "which" | "any"): VocabularyIntent => ({
   needs: "state",
-  slots: { target, state: { type: "state" }, place },
+  slots: { target, state: { type: "state" } },
   do: { tell: { target: "$target", state: "$state", form } },
 });
 
@@ -104,53 +148,50 @@ function intents(packs: readonly LanguagePack[]): Record<VocabularyId, Vocabular
     measures[property] = said((pack) => pack.properties[property] ?? []);
   }
 
+  const adjectives: Record<string, Record<string, string[]>> = {};
+  for (const property of new Set(packs.flatMap((pack) => Object.keys(pack.adjectives)))) {
+    adjectives[property] = said((pack) => pack.adjectives[property] ?? []);
+  }
+  const volumes: SlotDefinition = { type: "percent", default: 10, values: { 5: small, 25: large } };
+
   return {
-    "power-on": setTo("power", "on"),
-    "power-off": setTo("power", "off"),
-    "brightness-to": level("brightness", brightness),
-    brighter: nudged("brightness", "", steps),
-    dimmer: nudged("brightness", "-", steps),
-    "speed-to": level("speed", speed),
-    faster: nudged("speed", "", steps),
-    slower: nudged("speed", "-", steps),
-    "oscillate-on": setTo("oscillate", "on"),
-    "oscillate-off": setTo("oscillate", "off"),
-    "colour-to": {
-      needs: { property: "colour" },
-      slots: { target, place, colour: { type: "colour" } },
-      do: { set: { $target: { colour: "$colour" } } },
+    "power-on": switched("power", "on", true),
+    "power-off": switched("power", "off", true),
+    "brightness-to": level("brightness", { slot: brightness }),
+    brighter: nudged("brightness", "up", steps),
+    dimmer: nudged("brightness", "down", steps),
+    "speed-to": level("speed", { slot: speed }),
+    faster: nudged("speed", "up", steps),
+    slower: nudged("speed", "down", steps),
+    "oscillate-on": switched("oscillate", "on"),
+    "oscillate-off": switched("oscillate", "off"),
+    "colour-to": coloured("colour", { type: "colour" }),
+    "warmth-to": coloured("warmth", warmth),
+    "temperature-to": level("target", { slot: { type: "temperature" }, value: "degrees" }),
+    warmer: nudged("target", "up", degrees),
+    cooler: nudged("target", "down", degrees),
+    "mode-on": {
+      ...named(setTo("mode", "$first(auto, heat, cool)")),
+      framed: { sort: "switched", form: "on", property: "mode", isForemost: true },
     },
-    "colour-and-brightness": {
-      needs: { property: "colour" },
-      slots: { target, colour: { type: "colour" }, level: brightness },
-      do: { set: { $target: { colour: "$colour", brightness: "$level" } } },
+    "mode-off": {
+      ...named(setTo("mode", "off")),
+      framed: { sort: "switched", form: "off", property: "mode", isForemost: true },
     },
-    "warmth-to": {
-      needs: { property: "warmth" },
-      slots: { target, warmth },
-      do: { set: { $target: { warmth: "$warmth" } } },
-    },
-    "warmth-and-brightness": {
-      needs: { property: "warmth" },
-      slots: { target, warmth, level: brightness },
-      do: { set: { $target: { warmth: "$warmth", brightness: "$level" } } },
-    },
-    "temperature-to": {
-      needs: { property: "target" },
-      slots: { target, degrees: { type: "temperature" } },
-      do: { set: { $target: { target: "$degrees" } } },
-    },
-    warmer: nudged("target", "", degrees),
-    cooler: nudged("target", "-", degrees),
     "mode-to": chosen("mode"),
     "preset-to": chosen("preset"),
     open: setTo("position", 100),
     close: setTo("position", 0),
     "position-to": level("position"),
-    "tilt-to": level("tilt"),
+    "position-short": {
+      needs: { property: "position" },
+      slots: { target, level: percent },
+      do: { set: { $target: { position: "$level times -1 plus 100" } } },
+    },
+    "tilt-to": level("tilt", { isForemost: false }),
     "stop-moving": { ...called("stop"), needs: { property: "position" } },
-    "flow-on": setNamed("flow", "on"),
-    "flow-off": setNamed("flow", "off"),
+    "flow-on": named(switched("flow", "on", true)),
+    "flow-off": named(switched("flow", "off", true)),
     lock: setTo("locked", true),
     unlock: setTo("locked", false),
     arm: {
@@ -161,9 +202,9 @@ function intents(packs: readonly LanguagePack[]): Record<VocabularyId, Vocabular
       },
       do: { set: { $target: { armed: "$mode" } } },
     },
-    disarm: setNamed("armed", "off"),
-    record: setTo("recording", "on"),
-    "stop-recording": setTo("recording", "off"),
+    disarm: named(setTo("armed", "off")),
+    record: switched("recording", "on"),
+    "stop-recording": switched("recording", "off"),
     play: setTo("playing", "play"),
     pause: setTo("playing", "pause"),
     "stop-playing": setTo("playing", "stop"),
@@ -175,12 +216,8 @@ function intents(packs: readonly LanguagePack[]): Record<VocabularyId, Vocabular
       do: { call: { $target: "play" }, with: "$what" },
     },
     "volume-to": level("volume"),
-    louder: nudged("volume", "", { type: "percent", default: 10, values: { 5: small, 25: large } }),
-    quieter: nudged("volume", "-", {
-      type: "percent",
-      default: 10,
-      values: { 5: small, 25: large },
-    }),
+    louder: nudged("volume", "up", volumes),
+    quieter: nudged("volume", "down", volumes),
     mute: setTo("muted", true),
     unmute: setTo("muted", false),
     "source-to": chosen("source"),
@@ -190,11 +227,33 @@ function intents(packs: readonly LanguagePack[]): Record<VocabularyId, Vocabular
     "pause-work": called("pause"),
     dock: called("dock"),
     "program-to": chosen("program"),
+    "program-start": {
+      needs: { property: "program" },
+      slots: { target, program: { type: "value", property: "program" } },
+      do: [{ set: { $target: { program: "$program" } } }, { call: { $target: "start" } }],
+    },
+    "power-start": ofKinds(running, setTo("power", "on")),
+    "power-stop": ofKinds(running, setTo("power", "off")),
     find: called("chime"),
     "ask-value": {
       needs: "state",
       slots: { target, measure: { type: "choice", values: measures } },
       do: { tell: { target: "$target", property: "$measure", form: "value" } },
+    },
+    "ask-how": {
+      needs: "state",
+      slots: { target, measure: { type: "choice", values: adjectives } },
+      do: { tell: { target: "$target", property: "$measure", form: "value" } },
+    },
+    "ask-setting": {
+      needs: "state",
+      slots: { target },
+      do: { tell: { target: "$target", property: settings, form: "value" } },
+    },
+    "ask-doing": {
+      needs: { property: "activity" },
+      slots: { target },
+      do: { tell: { target: "$target", property: "activity", form: "value" } },
     },
     "run-routine": {
       needs: "routine",
@@ -268,9 +327,9 @@ function vocabularyFor(
     const intent = all[id];
     if (without.has(id) || without.has("all") || !isNeeded(intent)) continue;
     const entries = packs.map((pack) => [pack.language, pack.vocabulary[id]] as const);
-    const patterns = entries.map(([language, entry]): [string, string[]] => [
-      language,
-      [...entry.patterns],
+    const patterns = packs.map((pack): [string, string[]] => [
+      pack.language,
+      patternsOf(pack, pack.vocabulary[id], intent.framed),
     ]);
     const replies = entries.map(([language, entry]): [string, string] => [language, entry.reply]);
     own[id] = {

@@ -184,6 +184,8 @@ function printValue(value: ValueReference): string {
       return `$${value.slot}`;
     case "state":
       return `$${value.device}.${value.property}`;
+    case "first":
+      return value.values.join(" or ");
     case "sum":
       return `${printValue(value.left)} ${value.operator} ${printValue(value.right)}`;
   }

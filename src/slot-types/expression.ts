@@ -16,6 +16,8 @@ export type TargetExpression =
       many: boolean;
       all: boolean;
       place?: PlaceExpression;
+      /** Words that it took, its place among them. */
+      words: number;
     }
   | { target: "everything"; place?: PlaceExpression }
   | { target: "here" | "there" }
@@ -26,5 +28,9 @@ export type TargetExpression =
   | { target: "list"; items: readonly TargetExpression[] }
   | { target: "except"; from: TargetExpression; without: TargetExpression };
 
-/** A place by its name, where the speaker stands, or where what was spoken of last is. */
-export type PlaceExpression = "here" | "there" | readonly Holder[];
+/**
+ * Places by their names, where the speaker stands, where what was spoken of last is, all of the home,
+ * or its rooms under the sky or under a roof.
+ */
+export type PlaceExpression =
+  "here" | "there" | "everywhere" | "outside" | "inside" | readonly Holder[];

@@ -12,7 +12,12 @@ export function createGround(spoken: Spoken, lexicon: Lexicon, refer: Rule["refe
   const { pack } = spoken;
   // A thousand number words take a while to spell out, and many homes are never told one.
   const reader = later(() => createNumberReader(pack));
-  const numbers: NumberReader = (words, from) => reader()(words, from);
+  // All sorts of value ask for the numbers at one place of one utterance.
+  let last: { words: readonly string[]; read: ReturnType<NumberReader>[] } | undefined;
+  const numbers: NumberReader = (words, from) => {
+    if (last?.words !== words) last = { words, read: [] };
+    return (last.read[from] ??= reader()(words, from));
+  };
   const ordinals = later(() => createOrdinalReader(pack, lexicon));
   return {
     ...spoken,

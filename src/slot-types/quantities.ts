@@ -1,5 +1,6 @@
 import * as z from "zod/mini";
-import type { Recognise } from "../automaton/chart.ts";
+import type { Match, Recognise } from "../automaton/chart.ts";
+import type { Utterance } from "../automaton/utterance.ts";
 import type { Cursor } from "../document/cursor.ts";
 import { positive, valuesSchema } from "../document/shapes.ts";
 import { splitWords } from "../language/words.ts";
@@ -93,7 +94,11 @@ export function quantitySlot(
       const number = quantity.recognise(ground);
       if (!isOwn) return number;
       const named = recogniseChoices(values, ground);
-      return (utterance, from) => [...number(utterance, from), ...named(utterance, from)];
+      return (utterance, from) => {
+        const plain = number(utterance, from);
+        const said = named(utterance, from);
+        return plain.length === 0 ? said : said.length === 0 ? plain : [...plain, ...said];
+      };
     },
     settle: (reading) => settleNumber(base.name, takes, reading),
     misfit(value: Value) {
@@ -149,8 +154,22 @@ export function recogniseQuantity(
   { whole = 1, bareFrom = -Infinity }: { whole?: number; bareFrom?: number } = {},
 ): Recognise<ValueReading> {
   const units = unit.map((said) => splitWords(said, pack).map((word) => word.text));
-  return ({ texts }, from) =>
-    reader(texts, from).flatMap(({ end, value, fraction }) => {
+  // "A degree" is one of them.
+  const ones = pack.times.one.flatMap((one) => units.map((words) => [one, ...words]));
+  const first = new Set(pack.times.one);
+  const one = ({ texts }: Utterance, from: number) =>
+    ones
+      .filter((words) => words.every((word, index) => texts[from + index] === word))
+      .map((words) => ({ end: from + words.length, value: valueRead(1) }));
+  return (utterance, from) =>
+    first.has(utterance.texts[from] ?? "")
+      ? [...one(utterance, from), ...numbersFrom(utterance, from)]
+      : numbersFrom(utterance, from);
+
+  function numbersFrom({ texts }: Utterance, from: number): Match<ValueReading>[] {
+    const numbers = reader(texts, from);
+    if (numbers.length === 0) return none;
+    return numbers.flatMap(({ end, value, fraction }) => {
       const withUnit = units
         .filter((words) => words.every((word, index) => texts[end + index] === word))
         .map((words) => ({ end: end + words.length, value: valueRead(value) }));
@@ -160,7 +179,10 @@ export function recogniseQuantity(
           : valueRead(value);
       return value >= bareFrom ? [{ end, value: bare }, ...withUnit] : withUnit;
     });
+  }
 }
+
+const none: Match<ValueReading>[] = [];
 
 /** What a recogniser of plain numbers finds, as readings. */
 export function asNumbers(recognise: Recognise<number>): Recognise<ValueReading> {

@@ -1,178 +1,322 @@
 import type { Match } from "../automaton/chart.ts";
 import type { Utterance } from "../automaton/utterance.ts";
-import type { LanguagePack } from "../language/pack.ts";
-import { type TargetWords, targetWords } from "../language/vocabulary.ts";
-import { splitWords } from "../language/words.ts";
-import type { Lexicon } from "../lexicon/lexicon.ts";
-import { type Trie, createTrie } from "../lexicon/trie.ts";
-import { isKnown } from "../model/known.ts";
+import { type Lexicon, unheardOf } from "../lexicon/lexicon.ts";
 import type { Holder, PlaceExpression, TargetExpression } from "./expression.ts";
 import type { Names } from "./names.ts";
+import { type Narrowing, type Without, among, isPlace } from "./narrowing.ts";
+import { createCompounds } from "./compounds.ts";
+import { type Connective, connectiveTrie, nounTrie, nounsOf } from "./nouns.ts";
 import type { SlotReading, Spoken } from "./slot.ts";
+
+/** Reads how people name things. */
+export interface TargetWordsReader {
+  /** Everything that words from a place on may name. */
+  read: (utterance: Utterance, from: number) => Match<SlotReading>[];
+  /** Everything in an utterance that may narrow a thing that is named elsewhere in it. */
+  narrowings: (utterance: Utterance) => NarrowingFound[];
+}
+
+/** Words that narrow a thing that is named elsewhere. */
+export interface NarrowingFound {
+  from: number;
+  end: number;
+  /** Where what it names begins, after a preposition. */
+  named: number;
+  narrowing: Narrowing;
+}
 
 interface Found {
   end: number;
   expression: TargetExpression;
 }
 
-type Connective = keyof TargetWords;
-
-interface Noun {
-  kind: string;
-  many: boolean;
+interface Placed {
+  end: number;
+  place: PlaceExpression;
 }
+
+/** Words for places that are no names. */
+const placeWords = ["here", "there", "everywhere", "outside", "inside"] as const;
 
 /** Most expressions that are looked at from one word on. */
 const mostFound = 32;
 
 /**
- * Reads the ways people name devices: names, kinds in places ("the lights in the workshop",
- * "workshop lights"), "everything", "here", lists, and "all … except …".
+ * Reads the ways people name devices, as one grammar:
+ *
+ *     target  = list [except (list | ones)]
+ *     list    = unit *(and unit)
+ *     unit    = [all] (thing | places thing | thing [in] places) | everything [[in] places] | here | it
+ *     thing   = name | noun of a kind
+ *     places  = place *(and place)
+ *     ones    = "the ones" [in] places
+ *
+ * A name is a name: words that are one are never a noun for a kind as well. What is joined never
+ * widens: in "the lights in A and B" B is a place for lights, and never all that is in B.
  */
 export function createTargetReader(
   spoken: Spoken,
-  { trie }: Names,
+  { trie, holders }: Names,
   lexicon: Lexicon,
-): (utterance: Utterance, from: number) => Match<SlotReading>[] {
+): TargetWordsReader {
   const connectives = connectiveTrie(spoken, lexicon);
   const nouns = nounTrie(spoken, lexicon);
+  const firsts = new Set<number>();
+  for (const each of [trie, connectives, nouns]) for (const word of each.firsts()) firsts.add(word);
+  const hasCompounds = spoken.pack.links !== undefined;
+  const compounds = createCompounds(spoken, nounsOf(spoken), holders);
 
-  const reader = ({ numbers, small }: Utterance) => {
+  const reader = ({ numbers, small, texts }: Utterance) => {
     const afterSmall = (at: number): number => {
       let next = at;
       while (small[next]) next++;
       return next;
     };
-    const connective = (sort: Connective, from: number): number[] => {
-      const ends: number[] = [];
-      connectives.match(numbers, from, (end, sorts) => {
-        if (sorts.includes(sort)) ends.push(end);
-      });
-      return ends;
+    const said: { sort: Connective; end: number }[][] = [];
+    const connective = (sort: Connective, from: number): readonly number[] => {
+      let here = said[from];
+      if (!here) {
+        here = [];
+        const all = here;
+        connectives.match(numbers, from, (end, sorts) => {
+          for (const each of sorts) all.push({ sort: each, end });
+        });
+        said[from] = here;
+      }
+      if (here.length === 0) return nowhere;
+      return here.flatMap((each) => (each.sort === sort ? each.end : []));
     };
+    const longest: ({ end: number; holders: readonly Holder[] } | null)[] = [];
     /** The longest name from a word on: "rack light two" is never "rack light" and a number. */
-    const named = (from: number): { end: number; holders: readonly Holder[] }[] => {
-      let longest: { end: number; holders: readonly Holder[] } | undefined;
-      trie.match(numbers, from, (end, holders) => (longest = { end, holders }));
-      return longest ? [longest] : [];
+    const named = (from: number): { end: number; holders: readonly Holder[] } | undefined => {
+      let found = longest[from];
+      if (found === undefined) {
+        found = null;
+        trie.match(numbers, from, (end, holders) => (found = { end, holders }));
+        longest[from] = found;
+      }
+      return found ?? undefined;
     };
-    const places = (from: number): { end: number; place: PlaceExpression }[] => {
-      const found: { end: number; place: PlaceExpression }[] = [];
-      for (const place of ["here", "there"] as const) {
-        for (const end of connective(place, from)) found.push({ end, place });
+
+    /** Most words begin nothing that has a name. */
+    const mayBegin = (from: number): boolean => {
+      const number = numbers[from] ?? unheardOf;
+      return number === unheardOf ? hasCompounds : firsts.has(number);
+    };
+
+    const place = (from: number): Placed[] => {
+      if (!mayBegin(from)) return [];
+      const found: Placed[] = [];
+      for (const sort of placeWords) {
+        for (const end of connective(sort, from)) found.push({ end, place: sort });
       }
-      for (const { end, holders } of named(from)) {
-        const place = holders.filter(({ entity }) => isPlace(entity.type));
-        if (place.length > 0) found.push({ end, place });
-      }
+      const name = named(from);
+      const places = name?.holders.filter(({ entity }) => isPlace(entity.type)) ?? [];
+      if (name && places.length > 0) found.push({ end: name.end, place: places });
       return found;
     };
-    /** A place after its preposition, or without one: "in the loft", "upstairs". */
-    const placesAfter = (from: number): { end: number; place: PlaceExpression }[] => [
-      ...places(afterSmall(from)),
-      ...connective("inPlace", from).flatMap((end) => places(afterSmall(end))),
+    /** Places, the longest list of them first: what follows "and" is a place if it can be one. */
+    const places = (from: number, depth = 0): Placed[] =>
+      place(from).flatMap((first) => {
+        if (typeof first.place === "string" || depth > 4) return [first];
+        const { place: holders, end } = first;
+        const more = [...connective("and", end), ...(depth > 0 ? [] : [end])].flatMap((joiner) => {
+          const next = afterSmall(joiner);
+          return prepositional(next).flatMap((start) => places(start, depth + 1));
+        });
+        const lists = more.flatMap((rest): Placed[] =>
+          typeof rest.place === "string"
+            ? []
+            : [{ end: rest.end, place: [...holders, ...rest.place] }],
+        );
+        // Without "and" two places are one inside the other, which is not said so.
+        return [...lists.filter((list) => isJoined(end, list.end)), first];
+      });
+    const isJoined = (from: number, to: number): boolean => {
+      for (let at = from; at < to; at++) if (connective("and", at).length > 0) return true;
+      return false;
+    };
+    const prepositional = (from: number): number[] => [
+      from,
+      ...connective("inPlace", from).map(afterSmall),
     ];
-    const kinds = (from: number, all: boolean, place?: PlaceExpression): Found[] => {
+    /** Places after their preposition, or without one: "in the loft", "upstairs". */
+    const placesAfter = (from: number): Placed[] => {
+      if (from >= numbers.length) return [];
+      const next = afterSmall(from);
+      return prepositional(next).flatMap((start) => places(start));
+    };
+
+    /** Things by their kind; not by words that are a name. */
+    const kinds = (from: number, all: boolean, inPlace?: Placed & { from: number }): Found[] => {
       const found: Found[] = [];
+      const name = named(from)?.end;
       nouns.match(numbers, from, (end, meant) => {
-        const one = meant.filter((noun) => !noun.many).map((noun) => noun.kind);
-        const many = meant.filter((noun) => noun.many).map((noun) => noun.kind);
-        for (const [list, isMany] of [
-          [one, false],
-          [many, true],
-        ] as const) {
+        for (const many of [false, true]) {
+          const list = meant.filter((noun) => noun.many === many).map((noun) => noun.kind);
           if (list.length === 0) continue;
-          const base = { target: "kind", kinds: list, many: isMany, all } as const;
-          found.push({ end, expression: place ? { ...base, place } : base });
-          if (place) continue;
+          // "Every light" is all of them.
+          const words = end - (inPlace?.from ?? from);
+          const base = { target: "kind", kinds: list, many: many || all, all, words } as const;
+          if (inPlace) found.push({ end, expression: { ...base, place: inPlace.place } });
+          else if (name === undefined || name < end) found.push({ end, expression: base });
+          if (inPlace) continue;
           for (const after of placesAfter(end)) {
-            found.push({ end: after.end, expression: { ...base, place: after.place } });
+            const length = words + after.end - end;
+            const expression = { ...base, place: after.place, words: length };
+            found.push({ end: after.end, expression });
           }
         }
       });
       return found;
     };
+    const names = (from: number, inPlace?: PlaceExpression): Found[] => {
+      const name = named(from);
+      if (!name) return [];
+      const { end, holders } = name;
+      const of = { target: "named", holders, words: end - from } as const;
+      const isOnlyPlace = holders.every(({ entity }) => isPlace(entity.type));
+      const within = (at: Placed): Found => {
+        return { end: at.end, expression: { target: "within", of, place: at.place } };
+      };
+      if (inPlace) return isOnlyPlace ? [] : [within({ end, place: inPlace })];
+      const found: Found[] = [{ end, expression: of }];
+      if (!isOnlyPlace) found.push(...placesAfter(end).map(within));
+      return found;
+    };
+    const things = (from: number, all: boolean): Found[] => [
+      ...kinds(from, all),
+      ...names(from),
+      ...places(from).flatMap((at) => {
+        const next = afterSmall(at.end);
+        return [...kinds(next, all, { ...at, from }), ...names(next, at.place)];
+      }),
+      ...compounds(texts[from] ?? "").map((expression) => ({ end: from + 1, expression })),
+    ];
 
     const unit = (from: number): Found[] => {
-      const found: Found[] = [...kinds(from, false)];
-      for (const { end, holders } of named(from)) {
-        const expression = { target: "named", holders, words: end - from } as const;
-        found.push({ end, expression });
-        const place = holders.filter(({ entity }) => isPlace(entity.type));
-        if (place.length > 0) found.push(...kinds(end, false, place));
-      }
-      for (const end of connective("all", from)) {
-        const next = afterSmall(end);
-        found.push(...kinds(next, true));
-        for (const place of places(next)) found.push(...kinds(place.end, true, place.place));
-        // "both racks", "all of the display lights": the name says it already.
-        for (const name of named(next)) {
-          const { holders } = name;
-          const expression = { target: "named", holders, words: name.end - next } as const;
-          found.push({ end: name.end, expression });
-        }
-      }
+      const found = things(from, false);
+      for (const end of connective("all", from)) found.push(...things(afterSmall(end), true));
       for (const end of connective("everything", from)) {
         found.push({ end, expression: { target: "everything" } });
-        for (const { end: after, place } of placesAfter(end)) {
-          found.push({ end: after, expression: { target: "everything", place } });
+        for (const at of placesAfter(end)) {
+          found.push({ end: at.end, expression: { target: "everything", place: at.place } });
         }
       }
       for (const target of ["here", "there", "it"] as const) {
         for (const end of connective(target, from)) found.push({ end, expression: { target } });
       }
+      for (const place of ["everywhere", "outside", "inside"] as const) {
+        for (const end of connective(place, from)) {
+          found.push({ end, expression: { target: "everything", place } });
+        }
+      }
       return found;
     };
+    /** "The one" may begin with what is passed over elsewhere: "die in der Küche". */
+    const onesAfter = (from: number): ReturnType<typeof ones> => {
+      const found: ReturnType<typeof ones> = [];
+      for (let at = from; at <= afterSmall(from); at++) found.push(...ones(at));
+      return found;
+    };
+    const ones = (from: number): { end: number; said: Without & { target: "ones" } }[] =>
+      (["ones", "one"] as const).flatMap((sort) =>
+        connective(sort, from).flatMap((end) => {
+          // Where one word is for one and for several, it is for all that there are.
+          if (sort === "one" && connective("ones", from).includes(end)) return [];
+          return placesAfter(end).map((at) => {
+            const said = { target: "ones", many: sort === "ones", place: at.place } as const;
+            return { end: at.end, said };
+          });
+        }),
+      );
 
     const list = (from: number, depth: number): Found[] => {
       const found: Found[] = [];
+      const add = (end: number, first: TargetExpression, rest: TargetExpression): void => {
+        const expression = joined(first, rest);
+        if (expression) found.push({ end, expression });
+      };
       for (const first of unit(from)) {
         found.push(first);
         if (depth > 6) continue;
         for (const joiner of connective("and", first.end)) {
-          for (const rest of list(afterSmall(joiner), depth + 1)) {
-            found.push({ end: rest.end, expression: joined(first.expression, rest.expression) });
+          const next = afterSmall(joiner);
+          for (const rest of list(next, depth + 1))
+            add(rest.end, first.expression, rest.expression);
+          for (const { end, said } of onesAfter(joiner)) {
+            const rest = among(first.expression, said);
+            if (rest) add(end, first.expression, rest);
           }
         }
         // A comma is not heard: "the spots, the strip and the lamp".
         const next = afterSmall(first.end);
         for (const rest of depth < 3 ? list(next, depth + 3) : []) {
-          if (rest.expression.target !== "list") continue;
-          found.push({ end: rest.end, expression: joined(first.expression, rest.expression) });
+          if (rest.expression.target === "list") add(rest.end, first.expression, rest.expression);
         }
         if (found.length > mostFound) break;
       }
       return found;
     };
 
-    return (from: number): Found[] => {
-      const found = list(from, 0);
-      const exceptions = found.flatMap(({ end, expression }) =>
-        connective("except", end).flatMap((after) =>
-          list(afterSmall(after), 0).map((without): Found => {
-            const but = {
-              target: "except",
-              from: expression,
-              without: without.expression,
-            } as const;
-            return { end: without.end, expression: but };
-          }),
-        ),
+    /** What is left out, after the word that says so. */
+    const exceptions = (from: number): { end: number; without: Without }[] =>
+      connective("except", from).flatMap((after) =>
+        [after, ...connective("inPlace", after)].flatMap((start) => {
+          const next = afterSmall(start);
+          return [
+            ...list(next, 0).map(({ end, expression }) => ({ end, without: expression })),
+            ...onesAfter(start).map(({ end, said }) => ({ end, without: said })),
+          ];
+        }),
       );
-      return [...found, ...exceptions].slice(0, 2 * mostFound);
+    const target = (from: number): Found[] => {
+      if (!mayBegin(from)) return noneFound;
+      const found = list(from, 0);
+      const left = found.flatMap(({ end, expression }) =>
+        exceptions(end).flatMap((each): Found[] => {
+          const without = among(expression, each.without);
+          if (!without) return [];
+          return [{ end: each.end, expression: { target: "except", from: expression, without } }];
+        }),
+      );
+      return [...found, ...left].slice(0, 2 * mostFound);
     };
+    const known: Found[][] = [];
+    const targetAt = (from: number): Found[] => (known[from] ??= target(from));
+    return { target: targetAt, exceptions, places, connective, afterSmall };
   };
 
   // An utterance is asked about from each of its words in turn.
-  let last: { utterance: Utterance; read: (from: number) => Found[] } | undefined;
-  return (utterance, from) => {
-    // Articles are passed over before a target like anywhere else, never as part of it.
-    if (utterance.small[from] === true && !isNeeded(utterance, from)) return [];
-    if (last?.utterance !== utterance) last = { utterance, read: reader(utterance) };
-    return last.read(from).map(({ end, expression }) => ({
-      end,
-      value: { read: "target", target: expression },
-    }));
+  let last: { utterance: Utterance; reads: ReturnType<typeof reader> } | undefined;
+  const readsOf = (utterance: Utterance): ReturnType<typeof reader> => {
+    if (last?.utterance !== utterance) last = { utterance, reads: reader(utterance) };
+    return last.reads;
+  };
+  return {
+    read(utterance, from) {
+      // Articles are passed over before a target like anywhere else, never as part of it.
+      if (utterance.small[from] === true && !isNeeded(utterance, from)) return [];
+      return readsOf(utterance)
+        .target(from)
+        .map(({ end, expression }) => ({ end, value: { read: "target", target: expression } }));
+    },
+    narrowings(utterance) {
+      const { exceptions, places, connective, afterSmall } = readsOf(utterance);
+      const found: NarrowingFound[] = [];
+      for (let from = 0; from < utterance.numbers.length; from++) {
+        for (const start of [from, ...connective("inPlace", from)]) {
+          const named = afterSmall(start);
+          for (const { end, place } of places(named)) {
+            found.push({ from, end, named, narrowing: { narrow: "place", place } });
+          }
+        }
+        for (const { end, without } of exceptions(from)) {
+          found.push({ from, end, named: from, narrowing: { narrow: "except", without } });
+        }
+      }
+      return found;
+    },
   };
 
   /** Whether a name or something like "the lot" begins with the small word. */
@@ -184,70 +328,14 @@ export function createTargetReader(
   }
 }
 
-/** The place that an expression names, or undefined when it names something else. */
-export function placeOf(expression: TargetExpression): PlaceExpression | undefined {
-  if (expression.target === "here" || expression.target === "there") return expression.target;
-  if (expression.target !== "named") return undefined;
-  const places = expression.holders.filter(({ entity }) => isPlace(entity.type));
-  return places.length > 0 ? places : undefined;
-}
+const nowhere: readonly number[] = [];
+const noneFound: Found[] = [];
 
-/** An expression with a place said apart from it, or undefined when it has a place already. */
-export function narrow(
-  expression: TargetExpression,
-  place: PlaceExpression,
-): TargetExpression | undefined {
-  switch (expression.target) {
-    case "kind":
-    case "everything":
-      return expression.place === undefined ? { ...expression, place } : undefined;
-    case "named":
-      return { target: "within", of: expression, place };
-    default:
-      return undefined;
-  }
-}
-
-function isPlace(type: string): boolean {
-  return type === "room" || type === "zone";
-}
-
-function joined(first: TargetExpression, rest: TargetExpression): TargetExpression {
-  return { target: "list", items: rest.target === "list" ? [first, ...rest.items] : [first, rest] };
-}
-
-function connectiveTrie({ pack }: Spoken, lexicon: Lexicon): Trie<Connective> {
-  const trie = createTrie<Connective>();
-  for (const sort of targetWords) insert(trie, pack.targets[sort], sort, { pack, lexicon });
-  return trie;
-}
-
-function nounTrie({ home, pack }: Spoken, lexicon: Lexicon): Trie<Noun> {
-  const trie = createTrie<Noun>();
-  const to = { pack, lexicon };
-  const used = new Set([...home.devices.values()].filter(isKnown).map(({ kind }) => kind));
-  for (const [kind, { one, many }] of Object.entries(pack.kinds)) {
-    if (!used.has(kind)) continue;
-    insert(trie, one, { kind, many: false }, to);
-    insert(trie, many, { kind, many: true }, to);
-  }
-  for (const { kind, many, text, language } of home.kindNouns) {
-    if (language.split("-")[0] !== pack.language || !used.has(kind)) continue;
-    insert(trie, [text], { kind, many }, to);
-  }
-  return trie;
-}
-
-function insert<T>(
-  trie: Trie<T>,
-  said: readonly string[],
-  value: T,
-  { pack, lexicon }: { pack: LanguagePack; lexicon: Lexicon },
-): void {
-  for (const text of said) {
-    trie.insert(
-      splitWords(text, pack).map((word) => lexicon.add(word.text)),
-      value,
-    );
-  }
+/** A list, unless it has both a place and things by their kind: a place would widen it. */
+function joined(first: TargetExpression, rest: TargetExpression): TargetExpression | undefined {
+  const items = [first, ...(rest.target === "list" ? rest.items : [rest])];
+  const isBare = (item: TargetExpression): boolean =>
+    item.target === "named" && item.holders.every(({ entity }) => isPlace(entity.type));
+  const widens = items.some(isBare) && items.some(({ target }) => target === "kind");
+  return widens ? undefined : { target: "list", items };
 }

@@ -45,6 +45,8 @@ export interface ClockReading {
   /** Minutes since midnight; within the first twelve hours when open. */
   minutes: number;
   open: boolean;
+  /** Whether the part of the day was said: "tonight at nine". */
+  isOfDay?: true;
 }
 
 const day = 24 * 60;
@@ -106,7 +108,7 @@ export function createClockReader(
     make({ time: read }) {
       if (!read?.open) return read;
       const hour = Math.floor(read.minutes / 60);
-      return { minutes: shift(hour) * 60 + (read.minutes % 60), open: false };
+      return { minutes: shift(hour) * 60 + (read.minutes % 60), open: false, isOfDay: true };
     },
   });
   const inPartOfDay = createForms(

@@ -25,6 +25,11 @@ export function replyTo(speech: Speech, outcome: Conclusion, failed: Failed = no
       const replies = outcome.commands.map((each) => replyToCommand(speech, each, failed));
       return replies.join(" ");
     }
+    case "offer": {
+      const { commands } = outcome;
+      const reply = replyTo(speech, { outcome: "act", commands }, failed).replace(/\.$/u, "");
+      return formatReply(pack.replies.offer, language, { reply });
+    }
     case "ask": {
       const slot = book.intents.get(intentOf(outcome) ?? "")?.slots.get(outcome.slot);
       const own = replyIn(slot?.ask ?? new Map(), language);

@@ -8,6 +8,7 @@ const outcomes = [
   "act",
   "confirm",
   "code",
+  "offer",
   "ask",
   "answer",
   "unsure",

@@ -1,6 +1,4 @@
-import { prepareUtterance } from "../automaton/utterance.ts";
 import { type Engine, engineFor } from "../hearing/understand/engine.ts";
-import { splitWords } from "../language/words.ts";
 import { phrases } from "../pattern/phrases.ts";
 import { referencesOf } from "../pattern/references.ts";
 import type { Book } from "../book/book.ts";
@@ -64,10 +62,13 @@ function checkPattern(book: Book, engine: Engine, { intent, pattern }: Owned): F
   let looked = 0;
   for (const phrase of samplePhrases(book, intent, pattern, [])) {
     if (looked++ >= mostLooked) break;
-    const words = splitWords(phrase, engine.pack);
-    const count = words.length;
-    const utterance = prepareUtterance(phrase, words, engine.lexicon, engine.small);
-    if (count > 0 && (engine.starts(utterance).has(count) || engine.ends(utterance).has(0))) {
+    const utterance = engine.prepare(phrase);
+    const count = utterance.words.length;
+    const isCourtesy =
+      engine.starts(utterance).has(count) ||
+      engine.ends(utterance).has(0) ||
+      utterance.small.every(Boolean);
+    if (count > 0 && isCourtesy) {
       const message = `"${phrase}" (${language}) is a courtesy that may stand before or after any phrase, and alone it is ${intent.id}`;
       return [warning("pattern-courtesy", at, message, "say more in it")];
     }

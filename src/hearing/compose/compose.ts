@@ -6,7 +6,11 @@ import type { Engine } from "../understand/engine.ts";
 import type { Reading } from "../understand/evaluate.ts";
 import type { Speaker } from "../../commands/targets.ts";
 import { type Understood, anyReading, clearReading, understand } from "../understand/understand.ts";
-import type { WhenFound, WhenReading } from "../understand/whens.ts";
+import type { WhenReading } from "../understand/whens.ts";
+import { type Apart, apartChoices, apartIn } from "./apart.ts";
+import { beside } from "./beside.ts";
+import { type Joiner, joinersIn, namesAny } from "./joiners.ts";
+import { type Stretch, joined, nameless, pick } from "./stretch.ts";
 
 /** One command of an utterance, and the words of it that say when. */
 export interface Command {
@@ -17,6 +21,8 @@ export interface Command {
 /** The commands of an utterance. */
 export interface Composition {
   commands: readonly Command[];
+  /** Whether words beside the commands mean nothing, so that these are only offered. */
+  isOffer?: true;
   /** Another way to part the utterance into as many commands, if there is one. */
   other?: readonly Command[];
   /** What the near misses of an utterance that nothing understands are looked for in. */
@@ -28,13 +34,6 @@ export interface Composition {
   steps: number;
 }
 
-interface Stretch {
-  from: number;
-  end: number;
-}
-
-/** Most words between commands that an utterance is parted at. */
-const mostJoiners = 7;
 /** Most pieces of an utterance that are understood. */
 const mostPieces = 120;
 /** Steps of the search after which no more pieces are understood. */
@@ -63,26 +62,41 @@ export function compose(
     steps: stepsOf(whole),
   };
   if (clearReading(whole)?.path.freeWords === 0) return alone;
-  const whens = engine.whens(utterance);
-  const joiners = engine.joiners(utterance).slice(0, mostJoiners);
-  if (whens.length === 0 && joiners.length === 0) return alone;
+  const aparts = apartIn(engine, utterance);
+  const joiners = joinersIn(engine, utterance);
+  if (aparts.length === 0 && joiners.length === 0 && !namesAny(engine, utterance)) return alone;
 
   const known = new Map<string, Understood>();
   let steps = stepsOf(whole);
-  const read = (words: Utterance, it?: readonly string[]): Understood | undefined => {
+  const read: Parting["read"] = (words, { it, aparts: left = [] } = {}) => {
     const leans = it !== undefined && it.length > 0 && engine.speaksOfIt(words);
+    const narrowings = left.flatMap(({ narrowing, words: said }) =>
+      narrowing ? [{ narrowing, words: said }] : [],
+    );
     const place = words.words.map(({ start }) => start).join(" ");
-    const key = leans ? `${place} of ${it.join(" ")}` : place;
+    const less =
+      narrowings.length === 0
+        ? ""
+        : ` without ${left.map(({ from, end }) => `${from}-${end}`).join(" ")}`;
+    const key = leans ? `${place} of ${it.join(" ")}${less}` : `${place}${less}`;
     const before = known.get(key);
     if (before || known.size >= mostPieces || steps > enoughSteps) return before;
-    const understood = understand(book, engine, words, leans ? { ...speaker, it } : speaker);
+    const leaning = leans ? { ...speaker, it } : speaker;
+    const narrowed = narrowings.length > 0 ? { ...leaning, narrowings } : leaning;
+    const understood = understand(book, engine, words, narrowed);
     steps += stepsOf(understood);
     known.set(key, understood);
     return understood;
   };
-  const parting: Parting = { utterance, whens, joiners, read, readingOf: clearReading };
+  const it = engine.itWord;
+  const parting: Parting = { utterance, aparts, joiners, it, read, readingOf: clearReading };
+  const all: Stretch = { from: 0, end: utterance.words.length };
   const composition =
-    part(parting) ?? (anyReading(whole) ? undefined : part({ ...parting, readingOf: anyReading }));
+    part(parting, all) ??
+    (anyReading(whole)
+      ? undefined
+      : (part({ ...parting, readingOf: anyReading }, all) ??
+        beside(book, engine, utterance, (stretch) => part(parting, stretch))));
   const nearest = composition ? whole : (nearestPiece(parting) ?? whole);
   return { ...alone, ...composition, nearest, steps };
 }
@@ -94,17 +108,25 @@ function stepsOf({ chart, paths }: Understood): number {
 /** What an utterance is parted with. */
 interface Parting {
   utterance: Utterance;
-  whens: readonly WhenFound[];
-  joiners: readonly Stretch[];
-  /** Understands words; `it` is what a command before them was about. */
-  read: (words: Utterance, it?: readonly string[]) => Understood | undefined;
+  aparts: readonly Apart[];
+  joiners: readonly Joiner[];
+  /** What is said for "it", as a word. */
+  it: Utterance;
+  /**
+   * Understands words; `it` is what a command before them was about, and `aparts` what was said
+   * apart from them.
+   */
+  read: (
+    words: Utterance,
+    beside?: { it?: readonly string[] | undefined; aparts?: readonly Apart[] },
+  ) => Understood | undefined;
   /** The reading of a command that counts as understood. */
   readingOf: (understood: Understood) => Reading | undefined;
 }
 
-function part(parting: Parting): Omit<Composition, "nearest" | "steps"> | undefined {
-  const { utterance, whens, joiners, readingOf } = parting;
-  const all: Stretch = { from: 0, end: utterance.words.length };
+function part(parting: Parting, all: Stretch): Omit<Composition, "nearest" | "steps"> | undefined {
+  const { utterance, aparts, readingOf } = parting;
+  const joiners = parting.joiners.filter(({ from, end }) => from > all.from && end < all.end);
   const offsets = (stretches: readonly Stretch[]): Set<number> =>
     new Set(
       stretches.flatMap(({ from, end }) =>
@@ -113,7 +135,7 @@ function part(parting: Parting): Omit<Composition, "nearest" | "steps"> | undefi
     );
   const settled = (commands: readonly Command[], at: readonly Stretch[]) => {
     const said = new Set(commands.flatMap((command) => command.whens));
-    const told = whens.filter(({ reading }) => said.has(reading));
+    const told = aparts.filter(({ when }) => when && said.has(when));
     return { commands, whenWords: offsets(told), joinerWords: offsets(at) };
   };
   const one = asOne(parting, all);
@@ -121,7 +143,7 @@ function part(parting: Parting): Omit<Composition, "nearest" | "steps"> | undefi
   if (one && freeWords(readingOf, [one]) === 0) return single;
 
   for (let cuts = 1; cuts <= joiners.length; cuts++) {
-    const found: { commands: Command[]; at: readonly Stretch[] }[] = [];
+    const found: { commands: Command[]; at: readonly Joiner[] }[] = [];
     for (const at of choose(joiners, cuts)) {
       const commands = inTurn(parting, between(all, at));
       if (commands) found.push({ commands, at });
@@ -136,19 +158,19 @@ function part(parting: Parting): Omit<Composition, "nearest" | "steps"> | undefi
   return single;
 }
 
-/** A stretch as one command: with all of its words, or with those left out that say when. */
+/** A stretch as one command: with all of its words, or with those left out that stand apart. */
 function asOne(
-  { utterance, whens, joiners, read, readingOf }: Parting,
+  { utterance, aparts, joiners, read, readingOf }: Parting,
   stretch: Stretch,
   before?: Command,
 ): Command | undefined {
   const found: Command[] = [];
   const earlier = before && readingOf(before.understood);
   const it = earlier && devicesAbout(earlier);
-  for (const left of [[], ...whenChoices(whens, joiners, stretch)]) {
-    const understood = read(pick(utterance, stretch, left), it);
+  for (const left of [[], ...apartChoices(aparts, joiners, stretch)]) {
+    const understood = read(pick(utterance, stretch, left), { it, aparts: left });
     if (!understood || !readingOf(understood)) continue;
-    found.push({ understood, whens: left.map(({ reading }) => reading) });
+    found.push({ understood, whens: whensOf(left) });
   }
   // Of equals the first, which leaves out the fewest.
   let chosen: Command | undefined;
@@ -158,9 +180,13 @@ function asOne(
   return chosen;
 }
 
+function whensOf(aparts: readonly Apart[]): WhenReading[] {
+  return aparts.flatMap(({ when }) => when ?? []);
+}
+
 /** "… and the wheel lamp": what was said before, of something else. */
 function asBefore(
-  { utterance, whens, joiners, read, readingOf }: Parting,
+  { utterance, aparts, joiners, read, readingOf }: Parting,
   stretch: Stretch,
   before: Command,
 ): Command | undefined {
@@ -168,7 +194,7 @@ function asBefore(
   const targets = reading?.fillings.filter((filling) => filling.reading.read === "target") ?? [];
   const [target] = targets;
   if (!reading || !target || targets.length !== 1 || target.from < 0) return undefined;
-  const left = whenChoices(whens, joiners, stretch)[0] ?? [];
+  const left = apartChoices(aparts, joiners, stretch)[0] ?? [];
   const earlier = before.understood.utterance;
   const understood = read(
     joined([
@@ -176,18 +202,64 @@ function asBefore(
       pick(utterance, stretch, left),
       pick(earlier, { from: target.end, end: earlier.words.length }, []),
     ]),
+    { aparts: left },
   );
   const isSame = understood && readingOf(understood)?.intent === reading.intent;
-  return isSame ? { understood, whens: left.map((when) => when.reading) } : undefined;
+  return isSame ? { understood, whens: whensOf(left) } : undefined;
+}
+
+/** "… and at ten percent": something else of what was spoken of before. */
+function asMore(
+  { utterance, it, read, readingOf }: Parting,
+  stretch: Stretch,
+  before: readonly Command[],
+): Command | undefined {
+  const last = before.at(-1);
+  const earlier = last && readingOf(last.understood);
+  if (earlier?.meaning.result !== "do" || earlier.path.freeWords > 0) return undefined;
+  const words = pick(utterance, stretch, []);
+  const understood = read(joined([nameless(it, words), words]), { it: devicesAbout(earlier) });
+  const reading = understood && readingOf(understood);
+  if (reading?.meaning.result !== "do") return undefined;
+  // One property cannot be two things at once.
+  const all = before.map((command) => readingOf(command.understood));
+  const isFree = all.every((each) => each && !shareProperty(each, reading));
+  return isFree ? { understood, whens: last?.whens ?? [] } : undefined;
+}
+
+function shareProperty(one: Reading, other: Reading): boolean {
+  const first = new Set(propertiesSet(one));
+  return propertiesSet(other).some((property) => first.has(property));
+}
+
+function propertiesSet({ meaning }: Reading): string[] {
+  if (meaning.result !== "do") return [];
+  return meaning.effects.flatMap((effect) => {
+    const written =
+      "set" in effect
+        ? effect.set
+        : "nudge" in effect
+          ? effect.nudge
+          : "scale" in effect
+            ? effect.scale
+            : {};
+    return Object.keys(written).map((property) => `${effect.device} ${property}`);
+  });
 }
 
 /** Stretches as commands, each of which may lean on the one before it. */
-function inTurn(parting: Parting, stretches: readonly Stretch[]): Command[] | undefined {
+function inTurn(
+  parting: Parting,
+  stretches: readonly (Stretch & { leans: boolean })[],
+): Command[] | undefined {
   const commands: Command[] = [];
   for (const stretch of stretches) {
     const before = commands.at(-1);
+    const whole = stretch.leans ? undefined : asOne(parting, stretch, before);
     const command =
-      asOne(parting, stretch, before) ?? (before && asBefore(parting, stretch, before));
+      whole ??
+      asMore(parting, stretch, commands) ??
+      (before && !stretch.leans ? asBefore(parting, stretch, before) : undefined);
     if (!command) return undefined;
     commands.push(command);
   }
@@ -196,62 +268,36 @@ function inTurn(parting: Parting, stretches: readonly Stretch[]): Command[] | un
 
 /** The piece that is not understood beside one that is, or all without what says when. */
 function nearestPiece(parting: Parting): Understood | undefined {
-  const { utterance, whens, joiners, read } = parting;
+  const { utterance, aparts, joiners, read } = parting;
   const all: Stretch = { from: 0, end: utterance.words.length };
   for (const joiner of joiners) {
     const [before, after] = between(all, [joiner]);
-    if (!before || !after) continue;
+    if (joiner.leans || !before || !after) continue;
     const first = asOne(parting, before);
     const second = asOne(parting, after);
     if (first && !second) return read(pick(utterance, after, []));
     if (second && !first) return read(pick(utterance, before, []));
   }
-  const [longest] = whenChoices(whens, [], all);
+  const [longest] = apartChoices(
+    aparts.filter(({ when }) => when),
+    [],
+    all,
+  );
   return longest ? read(pick(utterance, all, longest)) : undefined;
 }
 
-/** Most ways to leave out whens that are tried. */
-const mostChoices = 10;
-
-/**
- * The whens in a stretch to leave out, one or two of them, those that leave the fewest words first.
- * One that stands beside a word between commands belongs to the command that begins or ends there.
- */
-function whenChoices(
-  whens: readonly WhenFound[],
-  joiners: readonly Stretch[],
-  { from, end }: Stretch,
-): WhenFound[][] {
-  const inside = whens.filter(
-    (when) =>
-      when.from >= from &&
-      when.end <= end &&
-      !joiners.some(
-        (joiner) =>
-          (joiner.end === when.from && when.from > from) ||
-          (joiner.from === when.end && when.end < end),
-      ),
-  );
-  const choices = inside.flatMap((first, index) => [
-    [first],
-    ...inside
-      .slice(index + 1)
-      .filter((second) => second.from >= first.end)
-      .map((second) => [first, second]),
-  ]);
-  const taken = (choice: readonly WhenFound[]): number =>
-    choice.reduce((sum, when) => sum + when.end - when.from, 0);
-  return choices.sort((a, b) => taken(b) - taken(a)).slice(0, mostChoices);
-}
-
-/** The stretches between some of the joiners. */
-function between({ from, end }: Stretch, at: readonly Stretch[]): Stretch[] {
+/** The stretches between some of the joiners; one after a joiner that leans may lean itself. */
+function between({ from, end }: Stretch, at: readonly Joiner[]): (Stretch & { leans: boolean })[] {
   const starts = [from, ...at.map((joiner) => joiner.end)];
   const ends = [...at.map((joiner) => joiner.from), end];
-  return starts.map((start, index) => ({ from: start, end: ends[index] ?? end }));
+  return starts.map((start, index) => ({
+    from: start,
+    end: ends[index] ?? end,
+    leans: at[index - 1]?.leans === true,
+  }));
 }
 
-function* choose<T>(items: readonly T[], count: number, from = 0): Generator<T[]> {
+function* choose(items: readonly Joiner[], count: number, from = 0): Generator<Joiner[]> {
   if (count === 0) {
     yield [];
     return;
@@ -259,7 +305,10 @@ function* choose<T>(items: readonly T[], count: number, from = 0): Generator<T[]
   for (let at = from; at <= items.length - count; at++) {
     const item = items[at];
     if (item === undefined) return;
-    for (const rest of choose(items, count - 1, at + 1)) yield [item, ...rest];
+    for (const rest of choose(items, count - 1, at + 1)) {
+      const [next] = rest;
+      if (!next || next.from > item.end) yield [item, ...rest];
+    }
   }
 }
 
@@ -286,31 +335,4 @@ function isBetter(
 
 function isOwn(reading: Reading | undefined): boolean {
   return reading?.pattern.origin === "phrasebook";
-}
-
-/** The words of a stretch, without some of them. */
-function pick(
-  { text, words, texts, numbers, small }: Utterance,
-  { from, end }: Stretch,
-  without: readonly Stretch[],
-): Utterance {
-  const isIn = (_: unknown, index: number): boolean =>
-    index >= from && index < end && !without.some((out) => index >= out.from && index < out.end);
-  return {
-    text,
-    words: words.filter(isIn),
-    texts: texts.filter(isIn),
-    numbers: numbers.filter(isIn),
-    small: small.filter(isIn),
-  };
-}
-
-function joined(parts: readonly Utterance[]): Utterance {
-  return {
-    text: parts[0]?.text ?? "",
-    words: parts.flatMap(({ words }) => words),
-    texts: parts.flatMap(({ texts }) => texts),
-    numbers: parts.flatMap(({ numbers }) => numbers),
-    small: parts.flatMap(({ small }) => small),
-  };
 }

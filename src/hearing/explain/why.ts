@@ -129,7 +129,7 @@ function barredIn(book: Phrasebook, { language }: Engine, { texts }: Utterance):
 
 function wordRoles(
   { fragments }: Phrasebook,
-  { network }: Engine,
+  { network, pack }: Engine,
   whole: Utterance,
   { commands, whenWords, joinerWords }: Composition,
 ): WordRole[] {
@@ -138,11 +138,12 @@ function wordRoles(
     const role = whenWords.has(start) ? "when" : joinerWords.has(start) ? "joiner" : "unused";
     roles.set(start, { text: whole.text.slice(start, end), start, end, role });
   }
+  const fillers = new Set(pack.fillers);
   const done = new Set<number>();
   for (const [number, { understood }] of commands.entries()) {
     const reading = understood.ranked[0]?.reading;
     if (!reading) continue;
-    const { words, small } = understood.utterance;
+    const { words, texts, small } = understood.utterance;
     // Words that a command takes over from the one before it have their role from that.
     const open = words.flatMap(({ start }, index) => (done.has(start) ? [] : [index]));
     const roleAt = (index: number): WordRole | undefined =>
@@ -151,7 +152,8 @@ function wordRoles(
       const inside = index >= reading.path.from && index < reading.path.end;
       const role = roleAt(index);
       if (!role) continue;
-      role.role = !inside ? "courtesy" : small[index] ? "small" : "unused";
+      const isCourtesy = !inside || fillers.has(texts[index] ?? "");
+      role.role = isCourtesy ? "courtesy" : small[index] ? "small" : "unused";
       if (commands.length > 1) role.command = number + 1;
     }
     for (const { state, from, end } of reading.path.steps) {

@@ -27,18 +27,35 @@ export function createAround(ground: Ground, address: readonly Pattern[]): Aroun
     starts(utterance) {
       const starts = new Set([0]);
       // A set grows while it is walked: courtesies may follow one another.
-      for (const start of starts) for (const end of opening(utterance, start)) starts.add(end);
+      for (const start of starts) {
+        for (let from = start; from <= afterSmall(utterance, start); from++) {
+          for (const end of opening(utterance, from)) starts.add(end);
+        }
+      }
       return starts;
     },
     ends(utterance) {
       const ends = new Set([utterance.words.length]);
       for (let from = utterance.words.length - 1; from > 0; from--) {
-        if (closing(utterance, from).some((end) => ends.has(end))) ends.add(from);
+        if (closing(utterance, from).some((end) => isEnd(utterance, end, ends))) ends.add(from);
       }
       return ends;
     },
     joiners: createJoinerFinder(ground),
   };
+}
+
+/** The place after words that are passed over. */
+function afterSmall({ small }: Utterance, from: number): number {
+  let at = from;
+  while (small[at] === true) at++;
+  return at;
+}
+
+/** Whether an utterance may end at a place, or after words that are passed over from there on. */
+function isEnd(utterance: Utterance, at: number, ends: ReadonlySet<number>): boolean {
+  for (let end = at; end <= afterSmall(utterance, at); end++) if (ends.has(end)) return true;
+  return false;
 }
 
 /** Joiners are the longest that stand at a place: "and then" is one. */

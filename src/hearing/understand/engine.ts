@@ -3,6 +3,7 @@ import { type Network, type Referred, type Rule, buildNetwork } from "../../auto
 import { type Sets, createSets } from "../../automaton/sets.ts";
 import { type Utterance, prepareUtterance } from "../../automaton/utterance.ts";
 import { type Plan, planIntent } from "../../commands/plan.ts";
+import type { NumberReader } from "../../language/numbers.ts";
 import type { LanguagePack } from "../../language/pack.ts";
 import { packOf } from "../../language/packs.ts";
 import { splitWords } from "../../language/words.ts";
@@ -13,9 +14,12 @@ import type { SpokenPattern } from "../../model/spoken.ts";
 import type { Pattern } from "../../pattern/tree.ts";
 import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
 import { fragmentTree } from "../../phrasebook/references.ts";
+import type { TargetExpression } from "../../slot-types/expression.ts";
+import { spokenWords } from "../../lexicon/enclitics.ts";
 import { createGround, later } from "../../slot-types/ground.ts";
 import { type Names, gatherNames } from "../../slot-types/names.ts";
 import type { Ground, Slot, SlotReading } from "../../slot-types/slot.ts";
+import type { NarrowingFound } from "../../slot-types/target-words.ts";
 import { type Around, createAround } from "./around.ts";
 import { type Symbols, createSymbols } from "./symbols.ts";
 import { type WhenFound, createWhenFinder } from "./whens.ts";
@@ -30,12 +34,27 @@ export interface Engine extends Around {
   network: Network;
   sets: Sets;
   types: readonly Recognise<SlotReading>[];
+  /** A text as words that are ready to be understood. */
+  prepare: (text: string) => Utterance;
   /** What each rule of the network is. */
   rules: readonly EngineRule[];
   /** What an answer to the question for a slot can be read as. */
   readAnswer: (slot: Slot, text: string) => { reading: SlotReading; words: string }[];
   /** Whether words may speak of what was spoken of last. */
   speaksOfIt: (utterance: Utterance) => boolean;
+  /** "It", as a word of an utterance. */
+  itWord: Utterance;
+  /** Words that add something to what was said of a thing: "with", "at". */
+  besides: ReadonlySet<string>;
+  /** Words that no remark beside a command has, and those that begin one. */
+  hedges: ReadonlySet<string>;
+  clauses: ReadonlySet<string>;
+  reasons: ReadonlySet<string>;
+  numbers: NumberReader;
+  /** Whether words from a place on name something of the home. */
+  namesAnything: (utterance: Utterance, from: number) => boolean;
+  /** What may narrow a thing that is named elsewhere: where it is, what is left out of it. */
+  narrowings: (utterance: Utterance) => NarrowingFound[];
   /** What says when, in the order said. */
   whens: (utterance: Utterance) => WhenFound[];
 }
@@ -67,7 +86,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
   const ground = createGround(spoken, lexicon, refer);
   const names = gatherNames(spoken, lexicon);
   const symbols = createSymbols(ground, names);
-  const small = new Set(pack.small);
+  const small = new Set([...pack.small, ...pack.fillers]);
 
   const rules = rulesOf(book, language);
   const network = buildNetwork(
@@ -79,6 +98,11 @@ function createEngine(book: Phrasebook, language: string): Engine {
     ground,
     address.map(({ tree }) => tree),
   );
+  const sets = createSets(network);
+  // A command begins with its verb.
+  const isVerb = (word: number): boolean => sets.start.moves.has(word);
+  const prepare = (text: string): Utterance =>
+    prepareUtterance(text, spokenWords(text, pack, { lexicon, isVerb }), lexicon, small);
   const itWords = new Set(
     [...pack.targets.it, ...pack.targets.there].flatMap(
       (said) => splitWords(said, pack)[0]?.text ?? [],
@@ -92,21 +116,37 @@ function createEngine(book: Phrasebook, language: string): Engine {
     small,
     names,
     network,
-    sets: createSets(network),
+    sets,
     types: symbols.types,
     rules,
+    prepare,
     ...around,
+    itWord: prepareUtterance("", splitWords(pack.targets.it[0] ?? "", pack), lexicon, small),
+    besides: new Set(pack.frames.besides),
+    hedges: new Set(pack.hedges),
+    clauses: new Set(pack.clauses),
+    reasons: new Set(pack.reasons),
+    numbers: ground.numbers,
+    namesAnything: (utterance, from) =>
+      symbols.targets
+        .read(utterance, from)
+        .some(({ value }) => value.read === "target" && isOfHome(value.target)),
+    narrowings: symbols.targets.narrowings,
     whens: (utterance) => whens()(utterance),
     readAnswer(slot, text) {
       if (slot.fills === "words") {
         const words = text.trim();
         return words === "" ? [] : [{ reading: { read: "value", value: words }, words }];
       }
-      const utterance = prepareUtterance(text, splitWords(text, pack), lexicon, small);
-      return readWhole(utterance, symbols.recogniserOf(slot), around);
+      return readWhole(prepare(text), symbols.recogniserOf(slot), around);
     },
     speaksOfIt: ({ texts }) => texts.some((text) => itWords.has(text)),
   };
+}
+
+/** Whether something is named; "it" and "here" name nothing. */
+function isOfHome({ target }: TargetExpression): boolean {
+  return target !== "it" && target !== "here" && target !== "there";
 }
 
 /** The patterns of a language that something of this home can do. */
@@ -151,7 +191,9 @@ function readWhole(
     while (utterance.small[from] && recognise(utterance, from).length === 0) from++;
     const first = utterance.words[from]?.start ?? 0;
     return recognise(utterance, from).flatMap(({ end, value: reading }) => {
-      if (!whole.has(end)) return [];
+      let last = end;
+      while (!whole.has(last) && utterance.small[last]) last++;
+      if (!whole.has(last)) return [];
       return [{ reading, words: utterance.text.slice(first, utterance.words[end - 1]?.end) }];
     });
   });

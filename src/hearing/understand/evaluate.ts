@@ -15,7 +15,7 @@ import type { Device } from "../../model/home.ts";
 import type { SpokenPattern } from "../../model/spoken.ts";
 import type { Order, TellStep } from "../../model/step.ts";
 import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
-import { narrow, placeOf } from "../../slot-types/target-words.ts";
+import { narrow, narrowed, placeOf } from "../../slot-types/narrowing.ts";
 import { type SlotReading, type TargetSlot, settleAsSaid } from "../../slot-types/slot.ts";
 import { given } from "../../source/given.ts";
 import type { Engine, EngineRule } from "./engine.ts";
@@ -138,6 +138,7 @@ function settleAll(
     actions: plan.asked.get(slot.name)?.actions ?? [],
     ...readable(plan.tells, slot.name, slots),
   });
+  let narrowings = 0;
   for (const { slot, reading, words } of fillings) {
     if (reading.read !== "target" || slot.fills !== "target" || slot.narrows !== undefined)
       continue;
@@ -145,9 +146,15 @@ function settleAll(
     for (const other of fillings) {
       if (other.slot.fills !== "target" || other.slot.narrows !== slot.name) continue;
       const place = other.reading.read === "target" ? placeOf(other.reading.target) : undefined;
-      const narrowed = place && narrow(expression, place);
-      if (!narrowed) return { result: "unfit", reason: { reason: "place", words: other.words } };
-      expression = narrowed;
+      const inPlace = place && narrow(expression, place);
+      if (!inPlace) return { result: "unfit", reason: { reason: "place", words: other.words } };
+      expression = inPlace;
+    }
+    for (const { narrowing, words: apart } of speaker.narrowings ?? []) {
+      const less = narrowed(expression, narrowing);
+      if (!less) return { result: "unfit", reason: { reason: "place", words: apart } };
+      expression = less;
+      narrowings++;
     }
     const resolved = resolveTarget(book, expression, asked(slot), speaker);
     if (resolved.result === "choices") return { ...resolved, slot: slot.name };
@@ -155,6 +162,11 @@ function settleAll(
     targets.set(slot.name, resolved);
     const leans = reading.target.target === "it" || reading.target.target === "there";
     slots[slot.name] = { devices: idsOf(resolved), words, ...(leans ? { leans } : {}) };
+  }
+  // What was said apart belongs to one thing.
+  const [apart] = speaker.narrowings ?? [];
+  if (apart && narrowings !== speaker.narrowings?.length) {
+    return { result: "unfit", reason: { reason: "place", words: apart.words } };
   }
   const stays = leaveBehind({ intent, plan }, speaker, slots, targets);
   if (stays) return stays;

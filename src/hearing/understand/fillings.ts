@@ -41,10 +41,11 @@ export function fillingsOf(
   return fillings;
 }
 
-/** How many words of an expression are names of things. */
+/** How many words of an expression name things. */
 export function nameWords(expression: TargetExpression): number {
   switch (expression.target) {
     case "named":
+    case "kind":
       return expression.words;
     case "list":
       return expression.items.reduce((sum, item) => sum + nameWords(item), 0);

@@ -24,6 +24,7 @@ const rules: readonly RankRule[] = [
   { lost: "shorter names", score: ({ nameWords }) => nameWords },
   { lost: "an alias, where another has it as a name", score: ({ aliases }) => -aliases },
   { lost: "not in the speaker's room", score: (reading, room) => inRoom(reading, room) },
+  { lost: "what is set there, where another is measured", score: measured },
   {
     lost: "its value cannot be or was not said, where another's is",
     score: ({ meaning }) =>
@@ -36,6 +37,19 @@ function inRoom({ meaning }: Reading, room: string | undefined): number {
   if (room === undefined || !("targets" in meaning) || meaning.targets.size === 0) return 0;
   const devices = [...meaning.targets.values()].flatMap((target) => target.devices);
   return devices.every((device) => device.room === room) ? 1 : 0;
+}
+
+/** "How bright is it outside" asks what measures it, where something does. */
+function measured({ meaning, targets }: Reading): number {
+  if (meaning.result !== "tell") return 0;
+  const devices = [...targets.values()].flatMap((target) => target.devices);
+  return meaning.questions.every(
+    (question) =>
+      question.form === "value" &&
+      devices.every((device) => device.properties.get(question.property)?.readOnly === true),
+  )
+    ? 1
+    : 0;
 }
 
 /** A reading beside others: whether it is among the best, and the rule that decided so. */

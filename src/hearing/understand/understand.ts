@@ -1,6 +1,7 @@
 import type { SlotReading } from "../../slot-types/slot.ts";
 import { type Chart, runAutomaton } from "../../automaton/chart.ts";
-import { type Paths, findPaths } from "../../automaton/paths.ts";
+import { slotOf } from "../../automaton/network.ts";
+import { type Path, type Paths, findPaths } from "../../automaton/paths.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import type { Engine } from "./engine.ts";
@@ -31,10 +32,47 @@ export function understand(
   const chart = runAutomaton(engine.sets, engine.types, utterance, starts);
   const paths = findPaths(engine.network, chart, utterance, { starts, ends });
   const readings: Reading[] = [];
-  for (const path of paths.found) {
+  for (const path of distinctPaths(engine, paths.found)) {
     readings.push(...evaluatePath({ book, engine, speaker }, utterance, path));
   }
   return { utterance, chart, paths, starts, ends, ranked: rankReadings(readings, speaker) };
+}
+
+/** One path for each way to fill the slots of an intent: the one with most words of its pattern. */
+function distinctPaths(
+  { rules, network }: Engine,
+  found: readonly Path<SlotReading>[],
+): Iterable<Path<SlotReading>> {
+  const isTwice = found.some(({ rule }, at) => at > 0 && isOneOf(rules, found, rule, at));
+  if (!isTwice) return found;
+  const numbers = new Map<unknown, number>();
+  const best = new Map<string, Path<SlotReading>>();
+  for (const path of found) {
+    const rule = rules[path.rule];
+    let key = `${rule?.intent.id ?? ""} ${rule?.pattern.origin ?? ""}`;
+    for (const { state, from, end, match } of path.steps) {
+      const slot = slotOf(network, state);
+      if (slot === undefined) continue;
+      if (match && !numbers.has(match)) numbers.set(match, numbers.size);
+      key += ` ${slot} ${from} ${end} ${match ? numbers.get(match) : ""}`;
+    }
+    const other = best.get(key);
+    if (!other || path.literalWords > other.literalWords) best.set(key, path);
+  }
+  return best.values();
+}
+
+/** Whether an intent was reached by a path before one of its own. */
+function isOneOf(
+  rules: Engine["rules"],
+  found: readonly Path<SlotReading>[],
+  rule: number,
+  before: number,
+): boolean {
+  for (let at = 0; at < before; at++) {
+    if (rules[found[at]?.rule ?? -1]?.intent === rules[rule]?.intent) return true;
+  }
+  return false;
 }
 
 /** The best reading, if the words come to something that a home with these devices can mean. */

@@ -1,4 +1,5 @@
 import type { Utterance } from "../../automaton/utterance.ts";
+import { splitWords } from "../../language/words.ts";
 import { longestDuration } from "../../time/duration.ts";
 import type { LocalTime } from "../../time/local.ts";
 import type { ClockReading } from "../../slot-types/time.ts";
@@ -42,11 +43,23 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
     said: said[when],
     make: ({ time, date }) => time && { when, time, ...given({ date }) },
   });
+  // The part of the day says by itself that a time is meant.
+  const ofDay: Form<WhenParts, WhenReading> = {
+    said: ["$time [$date]", "$date $time"],
+    make: ({ time, date }) =>
+      time?.isOfDay ? { when: "at", time, ...given({ date }) } : undefined,
+  };
   const forms = [spans("in"), points("at"), spans("for"), points("until")];
   const parts = { duration: ground.durations(), time: ground.clocks(), date: ground.dates() };
-  const read = createForms<WhenParts, WhenReading>(forms, parts, ground);
+  const readPlain = createForms<WhenParts, WhenReading>(forms, parts, ground);
+  const readOfDay = createForms<WhenParts, WhenReading>([ofDay], parts, ground);
+  const partsOfDay = wordsOfDay(ground);
   return (utterance) => {
     const found: WhenFound[] = [];
+    // Few utterances say a part of the day, and only words tell where it begins.
+    const isOfDay = utterance.texts.some((text) => partsOfDay.has(text));
+    const read = (whole: Utterance, from: number) =>
+      isOfDay ? [...readPlain(whole, from), ...readOfDay(whole, from)] : readPlain(whole, from);
     for (let from = 0; from < utterance.numbers.length && found.length < mostFound; from++) {
       const ends = new Set<number>();
       for (const { end, value } of read(utterance, from)) {
@@ -56,6 +69,18 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
     }
     return found;
   };
+}
+
+/** Words that say a part of the day, and nothing else of a time. */
+function wordsOfDay({ pack }: Ground): ReadonlySet<string> {
+  const { morning, afternoon, night, when } = pack.times;
+  const words = (said: readonly string[]): string[] =>
+    said.flatMap((text) =>
+      splitWords(text.replaceAll(/\$\p{L}+/gu, " "), pack).map((word) => word.text),
+    );
+  const others = new Set(words(Object.values(when).flat()));
+  const all = words([...morning, ...afternoon, ...night]);
+  return new Set(all.filter((word) => !others.has(word) && !pack.small.includes(word)));
 }
 
 /** Why a when cannot be followed. */

@@ -149,6 +149,9 @@ export function take(held: Held, heard: Heard, answered: Answered = {}): Eventua
         go: () => act(held, grant(heard)),
         reply: replyTo(held, heard),
       });
+    case "offer":
+      ask(held, { open: "confirm", go: () => act(held, grant(heard)) });
+      return told(held, heard, "offer", replyTo(held, heard));
     case "unsure":
       ask(held, { open: "choice", heard });
       return told(held, heard, "unsure", replyTo(held, heard));

@@ -14,7 +14,10 @@ export interface NamedDefinition {
 }
 
 /** A room. */
-export type RoomDefinition = NamedDefinition;
+export interface RoomDefinition extends NamedDefinition {
+  /** Whether it is under the sky: what "outside" is. */
+  outside?: true | undefined;
+}
 
 /** A place that gathers rooms. */
 export interface ZoneDefinition extends NamedDefinition {

@@ -16,6 +16,11 @@ import type { IntentDefinition, RoutineDefinition } from "./intents.ts";
 export interface VocabularyDefinition {
   /** Intents that are left out, or `[all]`. */
   without?: string[] | undefined;
+  /**
+   * Whether a command beside words that mean nothing is offered: said back as a question. It is, when
+   * left out.
+   */
+  offers?: boolean | undefined;
 }
 
 /** One file of a phrasebook. */

@@ -30,8 +30,8 @@ export type StepDefinition =
       tell: {
         /** What it is about. */
         target: string;
-        /** The property whose value is told. */
-        property?: string | undefined;
+        /** The property whose value is told; of several the first that what it is about has. */
+        property?: string | string[] | undefined;
         /** The word for a state that is asked about. */
         state?: string | undefined;
         /** The value, whether it is so, which are so, or whether any is. */

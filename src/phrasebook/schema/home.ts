@@ -13,9 +13,12 @@ import { kinds } from "../../model/kinds.ts";
 /** What has names: `{ name: kiln room, aliases: [firing room] }`. */
 export const named = { name: z.optional(saidSchema), aliases: z.optional(saidSchema) };
 
-export const roomSchema = z.strictObject(named, {
-  error: "write a map: { aliases: [firing room] }",
-});
+export const roomSchema = z.strictObject(
+  { ...named, outside: z.optional(z.literal(true)) },
+  {
+    error: "write a map: { aliases: [firing room] }",
+  },
+);
 
 export const zoneSchema = z.strictObject(
   { ...named, rooms: z.optional(references), zones: z.optional(references) },

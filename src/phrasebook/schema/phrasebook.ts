@@ -33,7 +33,7 @@ function looseSection<Entry extends z.ZodMiniType>(entry: Entry) {
 }
 
 const vocabularySchema = z.strictObject(
-  { without: z.optional(references) },
+  { without: z.optional(references), offers: z.optional(z.boolean()) },
   { error: "write what to leave out: { without: [colour-to] }, or { without: [all] }" },
 );
 

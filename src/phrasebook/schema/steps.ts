@@ -69,7 +69,7 @@ const stepSchema: z.ZodMiniType<StepDefinition, StepDefinition> = z.union(
     z.strictObject({
       tell: z.strictObject({
         target: text,
-        property: z.optional(text),
+        property: z.optional(z.union([text, z.array(text)])),
         state: z.optional(text),
         form: z.enum(["value", "whether", "which", "any"]),
       }),

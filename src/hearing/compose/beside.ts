@@ -1,0 +1,135 @@
+import type { Utterance } from "../../automaton/utterance.ts";
+import type { Phrasebook } from "../../phrasebook/model.ts";
+import type { Engine } from "../understand/engine.ts";
+import { clearReading } from "../understand/understand.ts";
+import type { Composition } from "./compose.ts";
+import { pausesIn } from "./joiners.ts";
+import type { Stretch } from "./stretch.ts";
+
+type Parted = Omit<Composition, "nearest" | "steps">;
+
+/** Most words of a remark. */
+const longestRemark = 14;
+
+/** Most places at which an utterance is cut into a command and a remark. */
+const mostCuts = 12;
+
+/**
+ * Finds what is to be done in an utterance in which something is said beside it: a reason, an address,
+ * a remark. It is told by what it lacks: nothing of the home, no negation, no when, no other command.
+ * Where a pause parts it off, or a word that begins a reason, it is passed over; where nothing does, or
+ * it might be one more thing of the home, what is to be done is only offered.
+ */
+export function beside(
+  book: Phrasebook,
+  engine: Engine,
+  utterance: Utterance,
+  part: (stretch: Stretch) => Parted | undefined,
+): Parted | undefined {
+  const count = utterance.words.length;
+  const isRemark = createRemarks(engine, utterance);
+  if (!isRemark) return undefined;
+  const told = (stretch: Stretch): Parted | undefined => {
+    const parted = part(stretch);
+    return parted && isToDo(parted) ? parted : undefined;
+  };
+  /** What is left between two remarks, either of which may be nothing. */
+  const between = (start: number, from: number, to: number, end: number): Parted | undefined => {
+    const around: Stretch[] = [
+      { from: 0, end: start },
+      { from: end, end: count },
+    ].filter((remark) => remark.end > remark.from);
+    if (!around.every(isRemark)) return undefined;
+    const found = told({ from, end: to });
+    if (!found) return undefined;
+    const isClear = around.every((remark) => isClause(engine, utterance, remark, found));
+    if (isClear) return found;
+    return book.offers ? { ...found, isOffer: true } : undefined;
+  };
+  const marks = marksIn(engine, utterance);
+  for (const { from, end } of marks) {
+    const one = between(0, 0, from, end) ?? between(from, end, count, count);
+    if (one) return one;
+    for (const next of marks) {
+      const inner = next.from > end ? between(from, end, next.from, next.end) : undefined;
+      if (inner) return inner;
+    }
+  }
+  if (!book.offers) return undefined;
+  for (let at = 1; at < Math.min(count, mostCuts); at++) {
+    const offers = [
+      { remark: { from: 0, end: at }, rest: { from: at, end: count } },
+      { remark: { from: count - at, end: count }, rest: { from: 0, end: count - at } },
+    ].flatMap(({ remark, rest }) => (isRemark(remark) ? (told(rest) ?? []) : []));
+    // The fewest words beside what is understood; where two ways take as many, nothing is offered.
+    const [only, more] = offers;
+    if (only) return more ? undefined : { ...only, isOffer: true };
+  }
+  return undefined;
+}
+
+/** Pauses, and words that begin a reason. */
+function marksIn(engine: Engine, utterance: Utterance): Stretch[] {
+  const marks: Stretch[] = pausesIn(utterance).map((at) => ({ from: at, end: at }));
+  utterance.texts.forEach((text, at) => {
+    if (at > 0 && engine.reasons.has(text)) marks.push({ from: at, end: at + 1 });
+  });
+  return marks.sort((a, b) => a.from - b.from);
+}
+
+/** What tells a remark, looked at word by word; nothing where nothing of the home is named at all. */
+function createRemarks(
+  engine: Engine,
+  utterance: Utterance,
+): ((stretch: Stretch) => boolean) | undefined {
+  const { texts, numbers, small } = utterance;
+  const names = texts.map((_, at) => engine.namesAnything(utterance, at));
+  if (!names.includes(true)) return undefined;
+  const isBarred = texts.map(
+    (text, at) =>
+      names[at] === true || engine.hedges.has(text) || engine.numbers(texts, at).length > 0,
+  );
+  const begins = numbers.map((number) => engine.sets.start.moves.has(number));
+  const whens = engine.whens(utterance);
+  const joiners = engine.joiners(utterance);
+  return ({ from, end }) => {
+    if (end - from > longestRemark) return false;
+    for (let at = from; at < end; at++) if (isBarred[at]) return false;
+    if (whens.some((when) => when.from >= from && when.end <= end)) return false;
+    // What is joined by a word is one more thing or command.
+    if (joiners.some((joiner) => joiner.from === from || joiner.end === end)) return false;
+    // The first word that counts is none that a command begins with.
+    let first = from;
+    while (small[first] === true) first++;
+    return first >= end || begins[first] !== true;
+  };
+}
+
+/** Whether a remark cannot be one more thing of the home: it is a clause, or stands beside none. */
+function isClause(
+  engine: Engine,
+  utterance: Utterance,
+  remark: Stretch,
+  { commands }: Parted,
+): boolean {
+  const { texts, words } = utterance;
+  if (texts.slice(remark.from, remark.end).some((text) => engine.clauses.has(text))) return true;
+  if (engine.reasons.has(texts[remark.from - 1] ?? "")) return true;
+  const [before, after] = [words[remark.from - 1]?.start, words[remark.end]?.start];
+  return commands.every(({ understood }) =>
+    (clearReading(understood)?.fillings ?? []).every(({ reading, from, end }) => {
+      if (reading.read !== "target") return true;
+      const said = understood.utterance.words;
+      return said[end - 1]?.start !== before && said[from]?.start !== after;
+    }),
+  );
+}
+
+/** Whether something is to be done, and all of it is clear. */
+function isToDo({ commands, other }: Parted): boolean {
+  if (other) return false;
+  return commands.every(({ understood }) => {
+    const meaning = clearReading(understood)?.meaning;
+    return meaning?.result === "do" && (meaning.effects.length > 0 || meaning.runs !== undefined);
+  });
+}

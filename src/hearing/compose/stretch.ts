@@ -1,0 +1,44 @@
+import type { Utterance } from "../../automaton/utterance.ts";
+
+/** A stretch of an utterance: the indexes of its first word and after its last. */
+export interface Stretch {
+  from: number;
+  end: number;
+}
+
+/** The words of a stretch, without some of them. */
+export function pick(
+  { text, words, texts, numbers, small }: Utterance,
+  { from, end }: Stretch,
+  without: readonly Stretch[],
+): Utterance {
+  const isIn = (_: unknown, index: number): boolean =>
+    index >= from && index < end && !without.some((out) => index >= out.from && index < out.end);
+  return {
+    text,
+    words: words.filter(isIn),
+    texts: texts.filter(isIn),
+    numbers: numbers.filter(isIn),
+    small: small.filter(isIn),
+  };
+}
+
+export function joined(parts: readonly Utterance[]): Utterance {
+  return {
+    text: parts[0]?.text ?? "",
+    words: parts.flatMap(({ words }) => words),
+    texts: parts.flatMap(({ texts }) => texts),
+    numbers: parts.flatMap(({ numbers }) => numbers),
+    small: parts.flatMap(({ small }) => small),
+  };
+}
+
+/** A word that nobody said, in front of others: it takes up none of the text. */
+export function nameless(word: Utterance, before: Utterance): Utterance {
+  const start = before.words[0]?.start ?? 0;
+  return {
+    ...word,
+    text: before.text,
+    words: word.words.map(({ text }) => ({ text, start, end: start })),
+  };
+}

@@ -1,0 +1,63 @@
+import { splitWords } from "../language/words.ts";
+import type { Holder, PlaceExpression, TargetExpression } from "./expression.ts";
+import { isPlace } from "./narrowing.ts";
+import type { Noun } from "./nouns.ts";
+import type { Spoken } from "./slot.ts";
+
+/** Shortest part of a word that may be a word itself. */
+const shortest = 3;
+
+/**
+ * Reads words made of two, where a language writes them as one: a room and what is in it
+ * ("Küchenlicht", "keukenlamp").
+ */
+export function createCompounds(
+  { pack }: Spoken,
+  nouns: readonly { said: string; noun: Noun }[],
+  holders: readonly Holder[],
+): (text: string) => TargetExpression[] {
+  const { links } = pack;
+  if (!links) return () => [];
+  const only = (said: string): string | undefined => {
+    const [first, more] = splitWords(said, pack);
+    return more ? undefined : first?.text;
+  };
+  let known: { kinds: Map<string, Noun[]>; places: Map<string, Holder[]> } | undefined;
+  // Most homes are never spoken to, and most words are no compounds.
+  const looked = () => {
+    if (known) return known;
+    known = { kinds: new Map(), places: new Map() };
+    for (const { said, noun } of nouns) push(known.kinds, only(said), noun);
+    for (const holder of holders) {
+      if (isPlace(holder.entity.type)) push(known.places, only(holder.name.text), holder);
+    }
+    return known;
+  };
+  return (text) => {
+    const found: TargetExpression[] = [];
+    if (text.length < 2 * shortest) return found;
+    const { kinds, places } = looked();
+    for (let at = shortest; at <= text.length - shortest; at++) {
+      const meant = kinds.get(text.slice(at));
+      if (!meant) continue;
+      const head = text.slice(0, at);
+      const place: PlaceExpression = links.flatMap((link) =>
+        head.endsWith(link) ? (places.get(head.slice(0, head.length - link.length)) ?? []) : [],
+      );
+      if (place.length === 0) continue;
+      for (const many of [false, true]) {
+        const list = meant.filter((noun) => noun.many === many).map(({ kind }) => kind);
+        if (list.length === 0) continue;
+        found.push({ target: "kind", kinds: list, many, all: false, place, words: 1 });
+      }
+    }
+    return found;
+  };
+}
+
+function push<T>(map: Map<string, T[]>, key: string | undefined, value: T): void {
+  if (key === undefined) return;
+  const held = map.get(key);
+  if (held) held.push(value);
+  else map.set(key, [value]);
+}
