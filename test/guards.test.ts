@@ -72,6 +72,12 @@ const ways: Record<string, Way> = {
     },
     cells: leaving,
   },
+  "what is at hand": {
+    way: (home) => {
+      home.say("turn the power on", "steps");
+    },
+    cells: leaving,
+  },
   "everything except something": { way: "turn on everything except the lamp", cells: leaving },
   "a list": { way: "turn on the lamp and the vault", cells: asking },
   "a name in a place": { way: "turn the vault on in the cellar", cells: asking },
@@ -239,6 +245,7 @@ const targets: Record<TargetExpression["target"], string> = {
   within: "a name in a place",
   list: "a list",
   except: "everything except something",
+  unsaid: "what is at hand",
 };
 
 const home = (guard: Guard) => `

@@ -4,6 +4,7 @@ import type { TargetSlot } from "../slot-types/slot.ts";
 import type { LocalTime } from "../time/local.ts";
 import { isKnown } from "../model/known.ts";
 import { whyBarred } from "./access.ts";
+import { devicesIn, spokenOf } from "./places.ts";
 import { deviceIndex } from "../model/device-index.ts";
 import type { PlaceExpression, TargetExpression } from "../slot-types/expression.ts";
 import type { Narrowing } from "../slot-types/narrowing.ts";
@@ -100,8 +101,10 @@ function resolveExpression(
     }
     case "here": {
       if (speaker.room === undefined) return unfit({ reason: "nowhere", said: "here" });
-      return bulkOf("here", devicesIn(book, "here", speaker), asked);
+      return bulkOf("here", lightsFirst(devicesIn(book, "here", speaker), asked), asked);
     }
+    case "unsaid":
+      return resolveUnsaid(book, asked, speaker);
     case "there":
     case "it": {
       const before = spokenOf(book, speaker);
@@ -181,6 +184,32 @@ function resolveNamed(
   return unfit(first ?? { reason: "nothing" });
 }
 
+/** To have it on or off somewhere is to have light there, if there is one. */
+function lightsFirst(all: readonly Device[], asked: TargetAsked): readonly Device[] {
+  if (!asked.properties?.includes("power")) return all;
+  const lights = all.filter(({ kind }) => kind === "light");
+  return sortDevices(lights, asked).devices.length > 0 ? lights : all;
+}
+
+/** "Turn the volume down": what has it in the speaker's room, or the only one that has it at all. */
+function resolveUnsaid(book: Phrasebook, asked: TargetAsked, speaker: Speaker): Resolved {
+  const { all, inRoom } = deviceIndex(book);
+  const here = speaker.room === undefined ? [] : sortDevices(inRoom(speaker.room), asked).devices;
+  if (here.length > 0) return bulkOf("here", here, asked, here.length === 1 ? "single" : "place");
+  const able = sortDevices(all, asked).devices;
+  if (able.length <= 1) return bulkOf("it", able, asked, "single");
+  return { result: "choices", options: able.map(optionOf) };
+}
+
+/** One of several devices, to be chosen by its name. */
+function optionOf(device: Device): Devices {
+  const holder = { entity: device, name: device.names[0] };
+  const name = holder.name?.text ?? device.id;
+  const holders = holder.name ? [{ entity: device, name: holder.name }] : [];
+  const one = { label: name, id: device.id, devices: [device], holders, isByKind: true };
+  return { result: "devices", ...one, bulk: none, along: none, skipped: [] };
+}
+
 function isIn(entity: Nameable | undefined, room: string | undefined): boolean {
   return room !== undefined && entity?.type === "device" && entity.room === room;
 }
@@ -227,14 +256,7 @@ function kindOf(
   if (reached.length <= 1) {
     return bulkOf(label, reached.length === 1 ? reached : ofKind, asked, "single");
   }
-  const options = reached.map((device): Devices => {
-    const holder = { entity: device, name: device.names[0] };
-    const name = holder.name?.text ?? device.id;
-    const holders = holder.name ? [{ entity: device, name: holder.name }] : [];
-    const one = { label: name, id: device.id, devices: [device], holders, isByKind: true };
-    return { result: "devices", ...one, bulk: none, along: none, skipped: [] };
-  });
-  return { result: "choices", options };
+  return { result: "choices", options: reached.map(optionOf) };
 }
 
 /** What targets came to in a whole home, by what was said and asked. */
@@ -258,30 +280,6 @@ function remembered({ devices }: Phrasebook, key: string, resolve: () => Resolve
 /** The same for questions that ask the same of devices. */
 function askedKey({ slot, properties, readable, actions }: TargetAsked): string {
   return JSON.stringify([slot.sort, slot.kinds, slot.room, properties, readable, actions]);
-}
-
-function devicesIn(
-  book: Phrasebook,
-  place: PlaceExpression | undefined,
-  speaker: Speaker,
-): Device[] {
-  const { all, inRoom } = deviceIndex(book);
-  if (place === undefined || place === "everywhere") return [...all];
-  if (place === "here") return speaker.room === undefined ? [] : [...inRoom(speaker.room)];
-  if (place === "outside" || place === "inside") {
-    const isOutside = ({ room = "" }: Device): boolean => book.rooms.get(room)?.outside === true;
-    return all.filter((device) => isOutside(device) === (place === "outside"));
-  }
-  if (place === "there") {
-    const rooms = new Set(spokenOf(book, speaker).flatMap(({ room }) => room ?? []));
-    return all.filter(({ room }) => room !== undefined && rooms.has(room));
-  }
-  return [...new Set(place.flatMap(({ entity }) => devicesOf(book, entity)))];
-}
-
-/** The devices that were spoken of last. */
-function spokenOf(book: Phrasebook, { it = [] }: Speaker): Device[] {
-  return it.flatMap((id) => book.devices.get(id) ?? []).filter(isKnown);
 }
 
 function unfit(reason: Reason): Resolved {

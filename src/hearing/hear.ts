@@ -28,7 +28,7 @@ import { type Why, explain } from "./explain/why.ts";
 import { nearMisses } from "./near/near.ts";
 import { type Engine, engineFor } from "./understand/engine.ts";
 import type { Reading } from "./understand/evaluate.ts";
-import type { Understood } from "./understand/understand.ts";
+import { type Understood, clearReading } from "./understand/understand.ts";
 
 /**
  * Understands one utterance. A pure function of the text and its context: it takes any text, and
@@ -116,7 +116,7 @@ interface Listening {
 function listen(book: Phrasebook, text: string, language: string, context: HearContext): Listening {
   const { at, time, chosen, it, said } = context;
   const engine = engineFor(book, language);
-  const utterance = engine.prepare(text);
+  const spoken = engine.prepare(text);
   const now = time === undefined ? undefined : parseLocal(time);
   const speaker: Speaker = {
     room: at === undefined ? undefined : book.voicepoints.get(at)?.room,
@@ -128,13 +128,33 @@ function listen(book: Phrasebook, text: string, language: string, context: HearC
   };
   const speak = (conclusion: Conclusion): string =>
     replyTo(speechAfter(book, conclusion, { ...context, language }), conclusion);
+  const { utterance, composition } = composed(book, engine, spoken, speaker);
   return {
     engine,
     utterance,
-    composition: compose(book, engine, utterance, speaker),
+    composition,
     chosen,
     concluding: { book, language, now, speak },
   };
+}
+
+/** An utterance as it is said, or restated where only that is understood. */
+function composed(
+  book: Phrasebook,
+  engine: Engine,
+  said: Utterance,
+  speaker: Speaker,
+): Pick<Listening, "utterance" | "composition"> {
+  const composition = compose(book, engine, said, speaker);
+  if (isClear(composition)) return { utterance: said, composition };
+  const utterance = engine.restate(said);
+  if (utterance === said) return { utterance, composition };
+  const other = compose(book, engine, utterance, speaker);
+  return isClear(other) ? { utterance, composition: other } : { utterance: said, composition };
+}
+
+function isClear({ commands, isOffer }: Composition): boolean {
+  return !isOffer && commands.every(({ understood }) => clearReading(understood));
 }
 
 /** What functions that compute steps are given, beside slots. */

@@ -13,6 +13,7 @@ const put =
   "verander | zet | doe | maak | schakel | draai | stel | laat | houd | hou | breng | krijg | trek";
 const putting =
   "zetten | doen | maken | schakelen | draaien | stellen | laten | houden | brengen | krijgen | hebben | trekken";
+const ending = `${putting} | zijn | blijven | staan | worden | gaan | is | blijft | staat | wordt | gaat`;
 const adjust =
   "zet | doe | stel | draai | breng | regel | verander | schakel | dim | verhoog | verlaag";
 const adjusting =
@@ -373,11 +374,12 @@ export const dutch: LanguagePack = {
     besides: ["met", "op"],
     state: [
       "$target [weer | helemaal] $state",
-      ...order(put, putting, "$target [weer | helemaal] $state"),
-      `$target (${should}) [weer | helemaal] $state [zijn | blijven | staan | worden | gaan]`,
-      `(${should}) $target [weer | helemaal] $state (zijn | blijven | staan | worden)`,
-      "dat $target [weer | helemaal] $state (is | zijn | blijft | blijven | staat | staan | wordt | gaat | gaan)",
-      "$target [weer | helemaal] $state (blijven | staan)",
+      `(${put}) $target [weer | helemaal] $state`,
+      `$target (${should}) [weer | helemaal] $state`,
+      `$target [weer | helemaal] $state (${ending})`,
+      `$target (${should}) [weer | helemaal] $state (${ending})`,
+      `(${should}) $target [weer | helemaal] $state (${ending})`,
+      `dat $target [weer | helemaal] $state (${ending})`,
     ],
     sorts: {
       switched: {
@@ -414,6 +416,8 @@ export const dutch: LanguagePack = {
             "met [een] $property (op | van) $value",
           ],
           commands: [
+            ...order(adjust, adjusting, "$property (op | naar) $value"),
+            "$property [op | naar] $value",
             "(stel) $target in op $value",
             "(stel) $property [van | in | op] $target in op $value",
             "$target op $value instellen",
@@ -440,6 +444,8 @@ export const dutch: LanguagePack = {
             "[$amount] meer $property",
           ],
           commands: [
+            ...order(adjust, adjusting, "$property [[met] $amount] (hoger | omhoog)"),
+            ...order("verhoog", "verhogen", "$property [met $amount]"),
             ...order("verhoog", "verhogen", "$target [[met] $amount]"),
             ...order("verhoog", "verhogen", `$property ${van} $target [[met] $amount]`),
             ...order(
@@ -459,6 +465,8 @@ export const dutch: LanguagePack = {
             "[$amount] minder $property",
           ],
           commands: [
+            ...order(adjust, adjusting, "$property [[met] $amount] (lager | omlaag)"),
+            ...order("verlaag", "verlagen", "$property [met $amount]"),
             ...order("verlaag | verminder", "verlagen | verminderen", "$target [[met] $amount]"),
             ...order(
               "verlaag | verminder",
@@ -550,6 +558,7 @@ export const dutch: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "hoe $measure is het",
         "hoe $measure (is | zijn | staat | staan | draait) [het] [in | op | bij | van] $target [open | ingesteld]",
         "is het $measure [in | op | bij] $target",
       ],
@@ -608,6 +617,8 @@ export const dutch: LanguagePack = {
         "(feller | lichter | helderder) met $amount",
       ],
       patterns: [
+        "[$amount] (feller | lichter)",
+        "[$amount] meer licht",
         "$target [[met] $amount] (feller | lichter | helderder) maken",
         "[$amount] meer licht [in | op | bij | van] $target",
         `(${set} | maak) $target [${by}] (feller | helderder | lichter)`,
@@ -624,6 +635,8 @@ export const dutch: LanguagePack = {
         "(donkerder | zachter) met $amount",
       ],
       patterns: [
+        "[$amount] donkerder",
+        "[$amount] minder licht",
         "(dim) $target [[met] $amount]",
         "(dim) [$amount] $target",
         "$target [[met] $amount] dimmen",
@@ -709,6 +722,8 @@ export const dutch: LanguagePack = {
     },
     "temperature-to": {
       patterns: [
+        "(zet | stel) [de] temperatuur (op | naar) $degrees",
+        "temperatuur [op] $degrees",
         "(verwarm | stook | koel) $target (tot | naar | op) $degrees",
         "$target (tot | naar | op) $degrees (verwarmen | stoken)",
         "(zet | stel | draai | breng) [de] temperatuur [van | in | op | voor | bij] $target (op | naar) $degrees",
@@ -725,6 +740,7 @@ export const dutch: LanguagePack = {
     warmer: {
       states: ["[[met] $amount] (warmer | heter)"],
       patterns: [
+        "[$amount] warmer",
         "(verhoog) [de] temperatuur [van | in | op | bij] $target [met $amount]",
         "temperatuur [van | in | op | bij] $target [met $amount] verhogen",
         "(draai | zet) $target [[met] $amount] (hoger | omhoog | open)",
@@ -738,6 +754,7 @@ export const dutch: LanguagePack = {
     cooler: {
       states: ["[[met] $amount] (kouder | koeler | frisser)"],
       patterns: [
+        "[$amount] kouder",
         "(verlaag) [de] temperatuur [van | in | op | bij] $target [met $amount]",
         "temperatuur [van | in | op | bij] $target [met $amount] verlagen",
         `(${set} | maak) $target [${by}] (kouder | koeler | lager)`,
@@ -992,6 +1009,7 @@ export const dutch: LanguagePack = {
     louder: {
       states: ["[[met] $amount] (luider | harder)"],
       patterns: [
+        "[$amount] luider",
         `(${set} | maak) $target [${by}] (harder | luider)`,
         `$target [${by}] (harder | luider)`,
         `verhoog [het] volume ${of} $target [${by}]`,
@@ -1120,6 +1138,7 @@ export const dutch: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(wat | hoe hoog) is $measure",
         "(wat | hoeveel | hoe hoog) is $measure [van | in | op | bij] $target",
         "wat is $measure $target",
         "(welke | wat voor) $measure (heeft | is het) [van | in | op | bij] $target",

@@ -2,9 +2,11 @@ import { toCardinal, toOrdinal } from "n2words/en-GB";
 import type { LanguagePack } from "./pack.ts";
 
 const flick = "turn | switch | put | flick | power";
-const adjust = "set | put | turn | change | adjust | move | bring | take | push | get";
+const casual = "pop | stick | flip | whack | throw | bung";
+const adjust =
+  "set | put | turn | change | adjust | move | bring | take | push | get | knock | bump | crank | ease";
 const choose = "set | put | turn | change | switch | adjust | move";
-const push = "turn | bring | push | move | nudge | put | take";
+const push = "turn | bring | push | move | nudge | put | take | bump | crank | knock | ease";
 const more = "raise | increase | boost";
 const less = "lower | reduce | decrease | drop | cut";
 const upward = "turn up | bring up | push up";
@@ -14,20 +16,21 @@ const should = "should | must | has to | have to | needs to | need to | ought to
 const whole = "fully | completely | all the way | wide | right";
 const track = "track | song";
 
-/** A command, and the same as somebody is asked whether they mind doing it. */
+/** Every verb of a command, as it is said after "would you mind". */
+const gerunds: Record<string, string> = {};
+
+/** A command by any of several verbs. */
 function say(verbs: string, rest: string): string[] {
-  const doing = verbs.split(" | ").map(gerund).join(" | ");
-  return [
-    `(${verbs}) ${rest}`,
-    `(would you mind | do you mind | how about | what about) (${doing}) ${rest}`,
-  ];
+  for (const verb of verbs.split(" | ")) {
+    const [first = ""] = verb.split(" ");
+    gerunds[gerund(first)] = first;
+  }
+  return [`(${verbs}) ${rest}`];
 }
 
 function gerund(verb: string): string {
-  const [first = "", ...after] = verb.split(" ");
-  const isShort = /^[^aeiou]*[aeiou][^aeiouwxy]$/.test(first);
-  const stem = isShort ? first + first.slice(-1) : first.replace(/e$/, "");
-  return [`${stem}ing`, ...after].join(" ");
+  const isShort = /^[^aeiou]*[aeiou][^aeiouwxy]$/.test(verb);
+  return `${isShort ? verb + verb.slice(-1) : verb.replace(/e$/, "")}ing`;
 }
 
 export const english: LanguagePack = {
@@ -180,8 +183,13 @@ export const english: LanguagePack = {
     level: ["full"],
     pm25: ["dusty"],
   },
+  gerunds: {
+    after: ["would you mind | do you mind | how about | what about"],
+    verbs: gerunds,
+  },
   courtesies: {
     opening: [
+      "would you mind | do you mind | how about | what about",
       "(could | can | would | will | might) you [kindly | possibly | quickly | maybe] [go and]",
       "would you be so kind [as to] | be so kind as to | do me a favour and | be a dear and | go ahead and | (I'd | I would | we'd | we would) appreciate it if you could",
       "(I'd | I would | we'd | we would) (like | love) [you to] | (I | we) (want | need) [you to]",
@@ -247,7 +255,7 @@ export const english: LanguagePack = {
     warmth: ["warmth", "colour temperature", "color temperature"],
     speed: ["speed"],
     oscillate: ["oscillation"],
-    target: ["target", "target temperature", "set temperature", "setting"],
+    target: ["target", "target temperature", "set temperature"],
     temperature: ["temperature"],
     humidity: ["humidity"],
     mode: ["mode"],
@@ -406,11 +414,11 @@ export const english: LanguagePack = {
     state: [
       "$target [back | right] $state",
       ...say(
-        "turn | switch | put | set | get | make | have | keep | leave | bring | take | change | pull",
+        `turn | switch | put | set | get | make | have | keep | leave | bring | take | change | pull | give | knock | ${casual}`,
         "$target [back | right] $state",
       ),
       `$target (${should}) (be | go | come | stay | get) [back] $state`,
-      "(can | could | may) $target (be | go | come) [back] $state [again]",
+      "(can | could | may) $target (be | go | come) [back] $state",
       "(make [sure | certain] | see [to it] | ensure) [that] $target (is | are | stays | stay | gets | get | goes) [back] $state",
       "$target to be $state",
     ],
@@ -419,23 +427,29 @@ export const english: LanguagePack = {
         on: {
           states: ["on", "(switched | turned | powered) on", "$property on"],
           commands: [
-            ...say(flick, "on $target"),
+            ...say(`${flick} | ${casual}`, "on $target"),
             ...say("flick | power", "$target [back | right] on"),
             ...say(flick, `on $property (${of}) $target`),
             ...say(flick, `$property (${of}) $target on`),
             ...say(flick, "on $target $property"),
             `$property on (${of}) $target`,
+            ...say(flick, "on $property"),
+            ...say(flick, "$property on"),
+            "$property on",
           ],
         },
         off: {
           states: ["off", "(switched | turned | powered | shut) off", "$property off"],
           commands: [
-            ...say(`${flick} | shut`, "off $target"),
+            ...say(`${flick} | shut | knock`, "off $target"),
             ...say("flick | shut | power", "$target [back | right] off"),
             ...say(`${flick} | shut`, `off $property (${of}) $target`),
             ...say(`${flick} | shut`, `$property (${of}) $target off`),
             ...say(`${flick} | shut`, "off $target $property"),
             `$property off (${of}) $target`,
+            ...say(flick, "off $property"),
+            ...say(flick, "$property off"),
+            "$property off",
           ],
         },
       },
@@ -461,6 +475,8 @@ export const english: LanguagePack = {
             ...say(`${less} | ${more}`, "$target to $value"),
             `$property (${of}) $target [to | at | on] $value`,
             `$value $property (${of}) $target`,
+            ...say(`${adjust} | ${less} | ${more}`, "$property [up | down] (to | at) $value"),
+            "$property [to | at] $value",
           ],
         },
         up: {
@@ -479,6 +495,9 @@ export const english: LanguagePack = {
             ...say(push, `$property (${of}) $target up [[by] $amount]`),
             ...say(`${more} | ${upward}`, "$target $property [[by] $amount]"),
             `[$amount] more $property (${of}) $target`,
+            ...say(`${more} | ${upward}`, "$property [[by] $amount]"),
+            ...say(push, "$property up [[by] $amount]"),
+            "$property up [[by] $amount]",
           ],
         },
         down: {
@@ -497,6 +516,9 @@ export const english: LanguagePack = {
             ...say(push, `$property (${of}) $target down [[by] $amount]`),
             ...say(`${less} | ${downward}`, "$target $property [[by] $amount]"),
             `[$amount] less $property (${of}) $target`,
+            ...say(`${less} | ${downward}`, "$property [[by] $amount]"),
+            ...say(push, "$property down [[by] $amount]"),
+            "$property down [[by] $amount]",
           ],
         },
       },
@@ -571,6 +593,8 @@ export const english: LanguagePack = {
     },
     brighter: {
       patterns: [
+        "[$amount] brighter",
+        "[$amount] more light",
         ...say("brighten", "[up] $target [up] [[by] $amount]"),
         `[$amount] more light (${of} | from) $target`,
       ],
@@ -579,6 +603,8 @@ export const english: LanguagePack = {
     },
     dimmer: {
       patterns: [
+        "[$amount] (dimmer | darker)",
+        "[$amount] less light",
         ...say("dim | soften", "$target [down] [[by] $amount]"),
         ...say("dim", "down $target [[by] $amount]"),
         `[$amount] less light (${of} | from) $target`,
@@ -643,12 +669,15 @@ export const english: LanguagePack = {
         "temperature (of | for | on | in) $target [to | at] $degrees",
         "$degrees (in | on | for) $target",
         "make it $degrees in $target",
+        ...say(adjust, "temperature [up | down] to $degrees"),
+        "temperature [to | at] $degrees",
       ],
       states: ["temperature [to | at | on] $degrees"],
       reply: "{$target} at {$degrees} degrees.",
     },
     warmer: {
       patterns: [
+        "[$amount] warmer",
         ...say("warm | heat", "[up] $target [up] [[by] $amount]"),
         ...say(`${more} | ${upward}`, "temperature (of | in | on | for) $target [[by] $amount]"),
         ...say(push, "temperature (of | in | on | for) $target up [[by] $amount]"),
@@ -659,6 +688,7 @@ export const english: LanguagePack = {
     },
     cooler: {
       patterns: [
+        "[$amount] (cooler | colder)",
         ...say("cool", "[down] $target [down] [[by] $amount]"),
         ...say(`${less} | ${downward}`, "temperature (of | in | on | for) $target [[by] $amount]"),
         ...say(push, "temperature (of | in | on | for) $target down [[by] $amount]"),
@@ -862,10 +892,12 @@ export const english: LanguagePack = {
     },
     "volume-to": { reply: "{$target} at volume {$level}." },
     louder: {
+      patterns: ["[$amount] louder"],
       states: ["[$amount] louder", "louder by $amount"],
       reply: "{$target} louder.",
     },
     quieter: {
+      patterns: ["[$amount] quieter"],
       states: ["[$amount] (quieter | softer)", "(quieter | softer) by $amount"],
       reply: "{$target} quieter.",
     },
@@ -978,6 +1010,8 @@ export const english: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(what is | what's | tell me) $measure",
+        "what $measure is it",
         `(what is | what are | what's | tell me | read | check) $measure [${of}] $target`,
         `(what is | what are | what's) $target $measure`,
         "what $measure (is | are) $target [at | on | in | set to | showing]",
@@ -989,6 +1023,7 @@ export const english: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "how $measure is it",
         `how $measure (is | are) [it] [${of} | inside] $target [running | set | now]`,
         `how $measure is it [${of}] $target`,
         `how $measure (does | do) $target (run | go | get)`,
@@ -1009,6 +1044,8 @@ export const english: LanguagePack = {
     },
     "ask-temperature": {
       patterns: [
+        "how (warm | hot | cold | cool) is it",
+        "what is temperature like",
         `how (warm | hot | cold | cool) (is | are) [it] [${of} | inside] $target`,
         "what is temperature like [in] $target",
       ],

@@ -400,6 +400,8 @@ export const french: LanguagePack = {
             "avec [une] $property (à | de) $value",
           ],
           commands: [
+            `(${adjust} | ${raise} | ${lower}) $property (à | sur) $value`,
+            "$property [à] $value",
             `(${adjust} | ${raise} | ${lower}) $target (à | sur | jusqu'à) $value`,
             `(${adjust} | ${raise} | ${lower}) $property ${de} $target (à | sur | jusqu'à) $value`,
             `$property ${de} $target [à | sur] $value`,
@@ -414,6 +416,7 @@ export const french: LanguagePack = {
             "$property [[de | d'] $amount] plus (haut | haute | fort | forte)",
           ],
           commands: [
+            `(${raise}) [$amount] $property [[de | d'] $amount]`,
             `(${raise}) $target [[de | d'] $amount]`,
             `(${raise}) [$amount] $target`,
             `(${raise}) [[de | d'] $amount] $property ${de} $target [[de | d'] $amount]`,
@@ -428,6 +431,7 @@ export const french: LanguagePack = {
             "$property [[de | d'] $amount] plus (bas | basse)",
           ],
           commands: [
+            `(${lower}) [$amount] $property [[de | d'] $amount]`,
             `(${lower}) $target [[de | d'] $amount]`,
             `(${lower}) [$amount] $target`,
             `(${lower}) [[de | d'] $amount] $property ${de} $target [[de | d'] $amount]`,
@@ -560,6 +564,7 @@ export const french: LanguagePack = {
         "[[de | d'] $amount] plus (clair | claire | clairs | claires | lumineux | lumineuse | lumineuses | fort | forte | fortes)",
       ],
       patterns: [
+        "[$amount] plus de lumière",
         "(éclaircis | éclaircir | éclaire | éclairer) [plus] $target [plus] [(de | d') $amount]",
         "[$amount] plus de lumière [dans | à | au | de | du | sur | en] $target",
         "(monte | augmente | monter | augmenter) [$amount] la lumière [dans | de | du | au] $target",
@@ -575,6 +580,7 @@ export const french: LanguagePack = {
         "[[de | d'] $amount] (plus (sombre | sombres | tamisé | tamisée | tamisées) | moins (clair | claire | claires | fort | forte | fortes | lumineux | lumineuse | lumineuses))",
       ],
       patterns: [
+        "[$amount] moins de lumière",
         "(tamise | tamisez | tamiser | assombris | assombrir) [$amount] $target [[de | d'] $amount]",
         "[$amount] moins de lumière [dans | à | au | de | du | sur | en] $target",
         `${turnDown} [la luminosité (de | du | des | d')] $target [${by}]`,
@@ -658,6 +664,8 @@ export const french: LanguagePack = {
     },
     "temperature-to": {
       patterns: [
+        "(mets | mettez | mettre | règle | régler | monte | baisse) [la] température à $degrees",
+        "température [à] $degrees",
         "(chauffe | chauffez | chauffer | refroidis) $target (à | jusqu'à) $degrees",
         "(mets | mettez | mettre | règle | régler | monte | baisse) [la] température [de | du | des | d' | dans | à | au] $target à $degrees",
         "température [de | du | des | d' | dans | à | au] $target à $degrees",
@@ -673,6 +681,7 @@ export const french: LanguagePack = {
     warmer: {
       states: ["[[de | d'] $amount] plus (chaud | chaude)", "[de | d'] $amount de plus"],
       patterns: [
+        "[$amount] plus chaud",
         "(chauffe | réchauffe | chauffer | réchauffer) [$amount] $target [[de | d'] $amount] [de] [plus]",
         "(monte | augmente | monter | augmenter) [la] température [de | du | des | d' | dans | à | au] $target [[de | d'] $amount]",
         `${turnUp} [la température ${of}] $target [${by}]`,
@@ -688,6 +697,7 @@ export const french: LanguagePack = {
         "[de | d'] $amount de moins",
       ],
       patterns: [
+        "[$amount] (moins chaud | plus frais)",
         "(baisse | diminue | baisser | diminuer) [la] température [de | du | des | d' | dans | à | au] $target [[de | d'] $amount]",
         `${turnDown} [la température ${of}] $target [${by}]`,
         `[rends | rendez] $target [${by}] (plus (froid | froide | frais | fraîche) | moins (chaud | chaude))`,
@@ -1029,6 +1039,8 @@ export const french: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(quel | quelle) est $measure",
+        "(quel | quelle) $measure fait il",
         "(quel | quelle) est $measure $target",
         "c'est quoi $measure [de | du | des | d' | dans | à | au | sur] $target",
         "(quel | quelle) $measure (a | est | fait il) [de | du | des | d' | dans | à | au | sur] $target",

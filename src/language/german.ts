@@ -13,6 +13,7 @@ const bring =
   "mach | mache | schalt | schalte | stell | stelle | dreh | drehe | setz | setze | fahr | fahre | tu | lass | lasse | bring | bringe | krieg | färb | färbe";
 const bringing =
   "machen | schalten | stellen | drehen | setzen | fahren | haben | lassen | bringen | kriegen | bekommen | halten | färben";
+const ending = `${bringing} | sein | werden | bleiben | gehen | ist | sind | bleibt | wird`;
 const adjust =
   "stell | stelle | setz | setze | dreh | drehe | mach | mache | bring | bringe | regel | regle | fahr | fahre | änder | ändere | schalt | schalte | dimm | dimme";
 const adjusting =
@@ -157,6 +158,8 @@ export const german: LanguagePack = {
   },
   elisions: [],
   links: ["", "n", "s", "en", "es"],
+  inflections: ["er", "es", "en", "em", "e"],
+  endings: ["'s", "s", "n"],
   // "Mach bitte mal das Licht an": in German these stand within the phrase.
   small: ["der", "die", "das", "den", "dem", "des", "mein", "meine", "meinen", "unser", "unsere"],
   courtesies: {
@@ -377,6 +380,9 @@ export const german: LanguagePack = {
     ],
   },
   fillers: [
+    "'s",
+    "s",
+    "n",
     "bitte",
     "mal",
     "äh",
@@ -436,11 +442,11 @@ export const german: LanguagePack = {
     state: [
       "$target [wieder | ganz] $state",
       `(${bring}) $target [wieder | ganz] $state`,
-      `$target [wieder | ganz] $state (${bringing})`,
-      `$target (${should}) [wieder | ganz] $state [sein | werden | bleiben | gehen]`,
-      `(${should}) $target [wieder | ganz] $state (sein | werden | bleiben)`,
-      "dass $target [wieder | ganz] $state (ist | sind | bleibt | bleiben | wird | werden)",
-      "$target [wieder | ganz] $state (haben | bleiben)",
+      `$target (${should}) [wieder | ganz] $state`,
+      `$target [wieder | ganz] $state (${ending})`,
+      `$target (${should}) [wieder | ganz] $state (${ending})`,
+      `(${should}) $target [wieder | ganz] $state (${ending})`,
+      `dass $target [wieder | ganz] $state (${ending})`,
       `${mind} $target [wieder | ganz] $state zu (machen | schalten | stellen | drehen | lassen)`,
     ],
     sorts: {
@@ -487,6 +493,8 @@ export const german: LanguagePack = {
             "mit $property $value",
           ],
           commands: [
+            ...order(adjust, adjusting, "$property [hoch | runter] auf $value"),
+            "$property [auf] $value",
             ...order(adjust, adjusting, `$target [${upward} | ${downward}] (auf | bis) $value`),
             ...order(adjust, adjusting, `$target auf $value (${upward} | ${downward})`),
             ...order(
@@ -517,6 +525,9 @@ export const german: LanguagePack = {
             "[$amount] mehr $property",
           ],
           commands: [
+            ...order(adjust, adjusting, `$property [[um] $amount] (${upward})`),
+            ...order("erhöh | erhöhe", "erhöhen", "$property [um $amount]"),
+            "$property (höher | hoch | rauf)",
             ...order(
               "erhöh | erhöhe | steiger | steigere",
               "erhöhen | steigern",
@@ -546,6 +557,13 @@ export const german: LanguagePack = {
             "[$amount] weniger $property",
           ],
           commands: [
+            ...order(adjust, adjusting, `$property [[um] $amount] (${downward})`),
+            ...order(
+              "senk | senke | verringer | verringere",
+              "senken | verringern",
+              "$property [um $amount]",
+            ),
+            "$property (runter | niedriger)",
             ...order(
               "senk | senke | verringer | verringere | reduzier | reduziere",
               "senken | verringern | reduzieren",
@@ -649,6 +667,7 @@ export const german: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "wie $measure ist es",
         "wie $measure (ist | sind | läuft | steht) [es | denn] [von | vom | im | in | am | auf | bei] $target [eingestellt | gerade | offen]",
         "wie $measure $target (ist | sind)",
       ],
@@ -707,6 +726,8 @@ export const german: LanguagePack = {
     brighter: {
       states: ["[[um] $amount] heller", "heller um $amount"],
       patterns: [
+        "[$amount] heller",
+        "[$amount] mehr Licht",
         "$target [[um] $amount] (heller | aufhellen)",
         "$target heller machen um $amount",
         "[$amount] mehr Licht [von | vom | im | in | am] $target",
@@ -722,6 +743,8 @@ export const german: LanguagePack = {
     dimmer: {
       states: ["[[um] $amount] dunkler", "dunkler um $amount"],
       patterns: [
+        "[$amount] dunkler",
+        "[$amount] weniger Licht",
         "$target [[um] $amount] (dimmen | abdunkeln | runterdimmen | herunterdimmen)",
         "(dimm | dimme) $target [[um] $amount] [runter | herunter | ab]",
         "[$amount] weniger Licht [von | vom | im | in | am] $target",
@@ -823,6 +846,8 @@ export const german: LanguagePack = {
         "$target $degrees",
         `$target ${to} $degrees (stellen | setzen | heizen)`,
         "$degrees (in | im | am) $target",
+        ...order(adjust, adjusting, "Temperatur [hoch | runter] auf $degrees"),
+        "Temperatur [auf] $degrees",
         "mach $degrees (in | im | am) $target",
       ],
       reply: "{$target} auf {$degrees} Grad.",
@@ -830,6 +855,7 @@ export const german: LanguagePack = {
     warmer: {
       states: ["[[um] $amount] (wärmer | heißer)", "[[um] $amount] (mehr | wärmer)"],
       patterns: [
+        "[$amount] wärmer",
         "(erhöh | erhöhe) [die] Temperatur [von | vom | im | in | am | bei] $target [um $amount]",
         "[die] Temperatur [von | vom | im | in | am | bei] $target [um $amount] erhöhen",
         "$target um $amount (hochdrehen | hochstellen | aufdrehen)",
@@ -845,6 +871,7 @@ export const german: LanguagePack = {
     cooler: {
       states: ["[[um] $amount] (kühler | kälter)"],
       patterns: [
+        "[$amount] (kühler | kälter)",
         "[die] Temperatur [von | vom | im | in | am | bei] $target [um $amount] senken",
         "$target um $amount (runterdrehen | herunterdrehen | runterstellen)",
         `${set} $target [${by}] (kühler | kälter)`,
@@ -1098,6 +1125,7 @@ export const german: LanguagePack = {
     louder: {
       states: ["[[um] $amount] lauter"],
       patterns: [
+        "[$amount] lauter",
         `${set} $target [${by}] lauter`,
         `$target [${by}] lauter [machen | stellen]`,
         `${set} $target lauter [${by}]`,
@@ -1109,6 +1137,7 @@ export const german: LanguagePack = {
     quieter: {
       states: ["[[um] $amount] leiser"],
       patterns: [
+        "[$amount] leiser",
         `${set} $target [${by}] leiser`,
         `$target [${by}] leiser [machen | stellen]`,
         `${set} $target leiser [${by}]`,
@@ -1228,6 +1257,8 @@ export const german: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(wie | was) ist $measure",
+        "wie hoch ist $measure",
         "was (zeigt | misst) $target [an]",
         "(wie | was) (ist | sind) $measure $target",
         "auf welche [r | m] $measure (ist | steht) $target [gestellt | eingestellt]",

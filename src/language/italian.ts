@@ -425,6 +425,8 @@ export const italian: LanguagePack = {
             `con [un | una] $property (${a} | di) $value`,
           ],
           commands: [
+            `(${adjust} | ${raise} | ${lower}) $property (${a}) $value`,
+            "$property [a | al] $value",
             `(${adjust} | ${raise} | ${lower}) $target (${a} | fino a | fino al) $value`,
             `(${adjust} | ${raise} | ${lower}) $property ${di} $target (${a} | fino a | fino al) $value`,
             `$property ${di} $target [${a}] $value`,
@@ -440,6 +442,7 @@ export const italian: LanguagePack = {
             "$amount di $property in più",
           ],
           commands: [
+            `(${raise}) [$amount] $property [[di | del] $amount]`,
             `(${raise}) [$amount] $target`,
             `(${raise}) $target [[di | del | dell'] $amount]`,
             `(${raise}) [di] [$amount] $property ${di} $target [[di | del | dell'] $amount]`,
@@ -454,6 +457,7 @@ export const italian: LanguagePack = {
             "[$amount] meno $property",
           ],
           commands: [
+            `(${lower}) [$amount] $property [[di | del] $amount]`,
             `(${lower}) [$amount] $target`,
             `(${lower}) $target [[di | del | dell'] $amount]`,
             `(${lower}) [di] [$amount] $property ${di} $target [[di | del | dell'] $amount]`,
@@ -588,6 +592,7 @@ export const italian: LanguagePack = {
         "[[di | del | dell'] $amount] più (luminoso | luminosa | luminosi | luminose | chiaro | chiara | forte | forti)",
       ],
       patterns: [
+        "[$amount] più luce",
         "(schiarisci | illumina | illuminare) [di più] $target [di più] [[di | del | dell'] $amount]",
         "[$amount] più luce [in | nel | nella | su | di | del | della] $target",
         "(alza | aumenta | alzare) [$amount] la luce [in | nel | nella | di | del | della] $target",
@@ -603,6 +608,7 @@ export const italian: LanguagePack = {
         "[[di | del | dell'] $amount] (più (scuro | scura | scuri | scure | soffuso | soffusa | soffuse | bassa | basse | tenue) | meno (luminoso | luminosa | forte | forti))",
       ],
       patterns: [
+        "[$amount] meno luce",
         "(attenua | attenui | attenuare | oscura) [$amount] $target [[di | del | dell'] $amount]",
         "[$amount] meno luce [in | nel | nella | su | di | del | della] $target",
         `${turnDown} [la luminosità ${of}] $target [${by}]`,
@@ -685,6 +691,8 @@ export const italian: LanguagePack = {
     },
     "temperature-to": {
       patterns: [
+        "(metti | mettere | imposta | alza | abbassa) la temperatura (a | su) $degrees",
+        "temperatura a $degrees",
         "(scalda | scaldi | scaldare | riscalda | riscaldare | raffredda) $target (a | fino a) $degrees",
         "(metti | mettere | imposta | impostare | alza | alzare | abbassa | porta | regola) la temperatura [di | del | della | dell' | in | nel | nella] $target (a | su | fino a) $degrees",
         "temperatura [di | del | della | dell' | in | nel | nella] $target a $degrees",
@@ -1071,6 +1079,8 @@ export const italian: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(qual è | quanto è) $measure",
+        "che $measure c'è",
         "(qual è | quanto è | quant'è | com'è | che) $measure [di | del | della | dell' | in | nel | nella] $target",
         "che $measure (c'è | ha | fa) [in | nel | nella] $target",
         "(dimmi | di) $measure [di | del | della | dell' | in | nel | nella] $target",

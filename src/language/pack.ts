@@ -41,6 +41,8 @@ export interface LanguagePack {
   amounts: { small: Said; large: Said };
   /** Named levels of brightness and speed. */
   levels: { least: Said; low: Said; medium: Said; high: Said; full: Said };
+  /** What an action is called, where a phrasebook says so. */
+  actions?: Readonly<Record<string, Said>>;
   /** What is said of any property of a sort. */
   frames: Frames;
   /** What is peculiar to each intent. */
@@ -53,6 +55,8 @@ export interface LanguagePack {
    * apostrophe: `l` for "l'atelier".
    */
   elisions: readonly string[];
+  /** Patterns after which a verb has another form, and the usual one for each: "turn" for "turning". */
+  gerunds?: { after: Said; verbs: Readonly<Record<string, string>> };
   /** Pronouns that are written as the end of a verb: `la` of "enciéndela". */
   enclitics?: Said;
   /**
@@ -60,6 +64,8 @@ export interface LanguagePack {
    * language that writes them apart.
    */
   links?: readonly string[];
+  /** Endings that a word before the last one of a name takes, the longest first: "großer Ofen". */
+  inflections?: Said;
   /** Endings of names that are passed over: `'s` of "the lamp's". */
   endings?: Said;
   /** Words that mean nothing on their own and may be said or left out anywhere: articles. */

@@ -391,6 +391,8 @@ export const spanish: LanguagePack = {
             "con [un | una] $property (a | al | de) $value",
           ],
           commands: [
+            `(${adjust} | ${raise} | ${lower}) $property (a | al | en) $value`,
+            "$property [a | al] $value",
             `(${adjust} | ${raise} | ${lower}) $target (a | al | en | hasta) $value`,
             `(${adjust} | ${raise} | ${lower}) $property ${de} $target (a | al | en | hasta) $value`,
             `$property ${de} $target [a | al | en] $value`,
@@ -406,6 +408,7 @@ export const spanish: LanguagePack = {
             "[$amount] más [de] $property",
           ],
           commands: [
+            `(${raise}) [$amount] $property [en] [$amount]`,
             `(${raise}) [$amount] $target`,
             `(${raise}) $target [en] [$amount] [más]`,
             `(${raise}) [$amount] $property ${de} $target [en] [$amount]`,
@@ -421,6 +424,7 @@ export const spanish: LanguagePack = {
             "[$amount] menos [de] $property",
           ],
           commands: [
+            `(${lower}) [$amount] $property [en] [$amount]`,
             `(${lower}) [$amount] $target`,
             `(${lower}) $target [en] [$amount] [más]`,
             `(${lower}) [$amount] $property ${de} $target [en] [$amount]`,
@@ -553,6 +557,7 @@ export const spanish: LanguagePack = {
         "[$amount] más (brillante | brillantes | claro | clara | claros | claras | fuerte | fuertes | luminoso | luminosa)",
       ],
       patterns: [
+        "[$amount] más luz",
         "(ilumina | iluminar | aclara) [más] $target [más] [$amount]",
         "(sube | subir | aumenta) [$amount] la luz [de | del | en] $target",
         "[$amount] más luz [en | de | del] $target",
@@ -568,6 +573,7 @@ export const spanish: LanguagePack = {
         "[$amount] (más (tenue | tenues | oscuro | oscura | oscuros | oscuras | suave | suaves) | menos (brillante | brillantes | fuerte | fuertes))",
       ],
       patterns: [
+        "[$amount] menos luz",
         "(atenúa | atenúe | atenuar | oscurece | oscurecer) [$amount] $target [en] [$amount]",
         "[$amount] menos luz [en | de | del] $target",
         `${turnDown} [el brillo ${of}] $target [${by}]`,
@@ -649,6 +655,8 @@ export const spanish: LanguagePack = {
     },
     "temperature-to": {
       patterns: [
+        "(pon | poner | sube | baja | ajusta) la temperatura (a | en) $degrees",
+        "temperatura a $degrees",
         "(calienta | caliente | calentar | enfría) $target (a | hasta) $degrees",
         "(pon | ponga | poner | sube | subir | baja | bajar | ajusta) la temperatura [de | del | en] $target (a | en | hasta) $degrees",
         "temperatura [de | del | en] $target a $degrees",
@@ -1035,6 +1043,8 @@ export const spanish: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(cuál | qué) es $measure",
+        "qué $measure (hace | hay)",
         "(cuál | qué) es $measure [de | del | en] $target",
         "qué $measure (tiene | hace | hay) [en] $target",
         "(dime | di) $measure [de | del | en] $target",

@@ -13,15 +13,18 @@ interface Verbs {
 }
 
 /**
- * The words of a text, where a pronoun that is written as the end of a verb is a word of its own:
+ * The words of a text again, where a pronoun that is written as the end of a verb is a word of its own:
  * "enciéndela" is "enciende la", and "metterla" is "mettere la". So is what ends a name in "the lamp's".
  */
-export function spokenWords(text: string, pack: LanguagePack, { lexicon, isVerb }: Verbs): Word[] {
-  const words = splitWords(text, pack);
+export function spokenWords(
+  words: readonly Word[],
+  pack: LanguagePack,
+  { lexicon, isVerb }: Verbs,
+): readonly Word[] {
   const { enclitics = [], endings = [] } = pack;
   if (enclitics.length === 0 && endings.length === 0) return words;
   const number = lexicon.find;
-  const isKnown = (word: string): boolean => number(word) !== unheardOf || isOfDays(pack, word);
+  const isKnown = (word: string): boolean => number(word) !== unheardOf || isOfTime(pack, word);
   return words.flatMap((word) => {
     if (isKnown(word.text)) return word;
     return (
@@ -32,16 +35,24 @@ export function spokenWords(text: string, pack: LanguagePack, { lexicon, isVerb 
   });
 }
 
-/** Names of days and months by language: "aprile" is not "apri" and "le". */
-const days = new Map<string, ReadonlySet<string>>();
+/** Words for times, by language: "aprile" is not "apri" and "le". */
+const timeWords = new WeakMap<LanguagePack, ReadonlySet<string>>();
 
-function isOfDays({ language }: LanguagePack, word: string): boolean {
-  let known = days.get(language);
+function isOfTime(pack: LanguagePack, word: string): boolean {
+  let known = timeWords.get(pack);
   if (!known) {
-    const names = [...monthNames(language), ...weekdayNames(language)];
-    days.set(language, (known = new Set(names.map((name) => name.toLocaleLowerCase(language)))));
+    const { language } = pack;
+    const said = [...textsIn(pack.times), ...monthNames(language), ...weekdayNames(language)];
+    const words = said.flatMap((text) => splitWords(text.replaceAll(/\$\p{L}+/gu, " "), pack));
+    timeWords.set(pack, (known = new Set(words.map(({ text }) => text))));
   }
   return known.has(word);
+}
+
+/** Every text within a value. */
+function textsIn(value: unknown): string[] {
+  if (typeof value === "string") return [value];
+  return typeof value === "object" && value !== null ? Object.values(value).flatMap(textsIn) : [];
 }
 
 /** A word as another and its ending. */

@@ -1,6 +1,6 @@
 import type { Frame, FrameForm } from "../language/frames.ts";
 import type { LanguagePack } from "../language/pack.ts";
-import type { VocabularyEntry } from "../language/vocabulary.ts";
+import type { Said, VocabularyEntry } from "../language/vocabulary.ts";
 
 /** The frames that an intent is said in. */
 export type Framed = Frame & {
@@ -9,6 +9,8 @@ export type Framed = Frame & {
   value?: string;
   /** Whether it is what a device has foremost, so that its word may be left out. */
   isForemost: boolean;
+  /** What may be said after its value. */
+  units?: readonly string[];
 };
 
 /** The patterns of an intent in a language: what is peculiar to it, and every frame of its sort. */
@@ -18,20 +20,36 @@ export function patternsOf(
   framed: Framed | undefined,
 ): string[] {
   const form = framed && formOf(pack, framed);
-  const words = framed ? (pack.properties[framed.property] ?? []) : [];
+  const words = wordsFor(pack, framed);
+  const value = `$${framed?.value ?? "value"}${framed?.units ? ` [${framed.units.join(" | ")}]` : ""}`;
   const fitting = (all: readonly string[] = []): string[] =>
     all.flatMap((text) => {
-      const isOfWord = text.includes("$property");
+      const isOfWord = text.includes("$property") || text.includes("$verb");
       if (isOfWord ? words.length === 0 : !framed?.isForemost) return [];
-      return text
-        .replaceAll("$property", group(words))
-        .replaceAll("$value", `$${framed?.value ?? "value"}`);
+      return text.replaceAll(/\$(?:property|verb)\b/gu, group(words)).replaceAll("$value", value);
     });
   const all = [...states, ...fitting(form?.states)];
-  const stated =
-    all.length === 0 ? [] : pack.frames.state.map((text) => text.replaceAll("$state", group(all)));
+  const stated = all.length === 0 ? [] : around(pack.frames.state, group(all));
   // What is said of every property comes first: people know it from elsewhere.
   return [...fitting(form?.commands), ...patterns, ...stated];
+}
+
+/** Frames with states in them; those that end alike are one pattern, so that states stand there once. */
+function around(frames: readonly string[], states: string): string[] {
+  const before = new Map<string, string[]>();
+  for (const frame of frames) {
+    const [prefix = "", suffix = ""] = frame.split("$state");
+    const same = before.get(suffix);
+    if (same) same.push(prefix.trim());
+    else before.set(suffix, [prefix.trim()]);
+  }
+  return [...before].map(([suffix, prefixes]) => `${group(prefixes)} ${states}${suffix}`);
+}
+
+/** The words of a property, or of an action. */
+function wordsFor({ properties, actions }: LanguagePack, framed: Framed | undefined): Said {
+  if (!framed) return [];
+  return (framed.sort === "action" ? actions : properties)?.[framed.property] ?? [];
 }
 
 function formOf({ frames: { sorts } }: LanguagePack, frame: Frame): FrameForm {

@@ -14,6 +14,7 @@ import { type Finding, compareFindings } from "../source/finding.ts";
 import { isSlipOf } from "../source/nearest.ts";
 import { given } from "../source/given.ts";
 import { readDevice, readKind } from "./devices.ts";
+import { withOwnWords } from "./own-words.ts";
 import { readIntent } from "./intents.ts";
 import type { Intent, Phrasebook, Routine } from "./model.ts";
 import { readGroups, readRooms, readVoicepoints, readZones, reportSharedIds } from "./places.ts";
@@ -62,6 +63,7 @@ export function readSources(
   context.kinds = readKinds(ownKinds, shipped);
 
   const home = readHome(context, tops, files);
+  context.packs = withOwnWords(context, ownKinds, home);
   const fragments = readFragments(tops);
   const scope: Scope = {
     home,
@@ -75,7 +77,7 @@ export function readSources(
   return {
     name: single(tops, "phrasebook")?.value ?? "Home",
     languages: context.languages,
-    packs,
+    packs: context.packs,
     slotTypes,
     offers: tops.every((top) => top.value.vocabulary?.offers !== false),
     address: tops.flatMap((top) => readPatterns(top.given("address"))),

@@ -7,6 +7,7 @@ import { readDocument } from "../document/document.ts";
 import { type Packs, packFor } from "../language/packs.ts";
 import type { SlotDefinition } from "../slot-types/definition.ts";
 import { type Framed, patternsOf } from "./frames.ts";
+import { type OwnIntent, ownIntents } from "./own-vocabulary.ts";
 import { readIntent } from "./intents.ts";
 import type { Intent } from "./model.ts";
 import type { IntentDefinition } from "./definition/intents.ts";
@@ -278,25 +279,34 @@ export function readVocabulary(
   scope: Scope,
 ): Map<string, Intent> {
   const without = new Set<string>();
+  const own = ownIntents(scope.home.devices.values(), isShipped(intents(context.packs)));
+  const known = new Set<string>([...vocabularyIds, ...own.map(({ id }) => id)]);
   for (const top of tops) {
     for (const id of top.given("vocabulary")?.given("without")?.items() ?? []) {
       without.add(id.value);
-      if (id.value === "all" || vocabularyIds.some((known) => known === id.value)) continue;
-      id.unknown("intent of the vocabulary", id.value, vocabularyIds);
+      if (id.value === "all" || known.has(id.value)) continue;
+      id.unknown("intent of the vocabulary", id.value, known);
     }
   }
-  const definition = vocabularyFor(context, scope, without);
+  // What the phrasebook has under the id is its own.
+  const written = new Set(tops.flatMap((top) => Object.keys(top.value.intents ?? {})));
+  const left = new Set(
+    [...without, ...written].filter((id) => without.has(id) || !shippedIds.has(id)),
+  );
+  const definition = vocabularyFor(context, scope, { without: left, own });
   const document = readDocument({ path: "vocabulary", definition }, context.findings);
   const shipped = new Cursor(definition, {
     document,
     context: { ...context, origin: "vocabulary" },
   });
-  const own = { ...scope, fragments: new Map(), ...noIds };
+  const inside = { ...scope, fragments: new Map(), ...noIds };
   return mapOf(
     section([shipped], (top) => top.given("intents")),
-    (entry) => readIntent(entry, own),
+    (entry) => readIntent(entry, inside),
   );
 }
+
+const shippedIds: ReadonlySet<string> = new Set<string>(vocabularyIds);
 
 /** The vocabulary speaks of nothing that a home has of its own. */
 const noIds = {
@@ -312,7 +322,7 @@ const noIds = {
 function vocabularyFor(
   { languages, packs: known }: { languages: readonly string[]; packs: Packs },
   { home, routines }: Scope,
-  without: ReadonlySet<string>,
+  { without, own }: { without: ReadonlySet<string>; own: readonly OwnIntent[] },
 ): PhrasebookDefinition {
   const packs = [...new Set(languages.flatMap((tag) => packFor({ packs: known }, tag) ?? []))];
   const { properties, actions } = abilitiesIn(home.devices.values());
@@ -322,7 +332,24 @@ function vocabularyFor(
     return "property" in needs ? properties.has(needs.property) : actions.has(needs.action);
   };
   const all = intents(packs);
-  const own: PhrasebookDefinition["intents"] = {};
+  const made: PhrasebookDefinition["intents"] = {};
+  for (const each of own) {
+    if (without.has(each.id) || without.has("all")) continue;
+    const patterns = packs.flatMap((pack): [string, string[]][] => {
+      const said = patternsOf(pack, { states: each.states(pack), reply: "" }, each.framed);
+      return said.length > 0 ? [[pack.language, said]] : [];
+    });
+    const replies = packs.map((pack): [string, string] => [
+      pack.language,
+      `{$target}: ${each.reply(pack)}.`,
+    ]);
+    made[each.id] = {
+      patterns: Object.fromEntries(patterns),
+      slots: { ...each.slots },
+      do: each.do,
+      reply: Object.fromEntries(replies),
+    };
+  }
   for (const id of vocabularyIds) {
     const intent = all[id];
     if (without.has(id) || without.has("all") || !isNeeded(intent)) continue;
@@ -332,14 +359,30 @@ function vocabularyFor(
       patternsOf(pack, pack.vocabulary[id], intent.framed),
     ]);
     const replies = entries.map(([language, entry]): [string, string] => [language, entry.reply]);
-    own[id] = {
+    made[id] = {
       patterns: Object.fromEntries(patterns),
       slots: { ...intent.slots },
       do: intent.do,
       ...(replies.some(([, reply]) => reply !== "") ? { reply: Object.fromEntries(replies) } : {}),
     };
   }
-  return { intents: own };
+  return { intents: made };
+}
+
+/** Tells the properties and actions that some intent that ships speaks of. */
+function isShipped(
+  all: Readonly<Record<string, VocabularyIntent>>,
+): (sort: "property" | "action", id: string) => boolean {
+  const known = new Set(
+    Object.values(all).flatMap(({ needs }) =>
+      typeof needs === "string"
+        ? []
+        : "property" in needs
+          ? `property ${needs.property}`
+          : `action ${needs.action}`,
+    ),
+  );
+  return (sort, id) => known.has(`${sort} ${id}`);
 }
 
 /** What devices have and can do, by name. */

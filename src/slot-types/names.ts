@@ -1,6 +1,8 @@
+import type { LanguagePack } from "../language/pack.ts";
+import { splitWords } from "../language/words.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { type Trie, createTrie } from "../lexicon/trie.ts";
-import type { Home, Nameable } from "../model/home.ts";
+import type { Home, Name, Nameable } from "../model/home.ts";
 import { spokenNames } from "../model/names.ts";
 import type { Holder } from "./expression.ts";
 import type { Spoken } from "./slot.ts";
@@ -12,26 +14,87 @@ export interface Names {
   holders: readonly Holder[];
 }
 
-/** Gathers the names of a language. */
+/**
+ * Gathers the names that may be said in a language: those of the language, and after them those that
+ * things have in another language of the home, since a household may mix.
+ */
 export function gatherNames({ home, language, pack }: Spoken, lexicon: Lexicon): Names {
-  const small = new Set(pack.small);
+  const first = home.languages[0] ?? language;
+  const forms = createNameForms(pack);
   const trie = createTrie<Holder>();
   const holders: Holder[] = [];
+  const insert = (holder: Holder): void => {
+    for (const words of forms(holder.name)) trie.insert(words.map(lexicon.add), holder);
+  };
   for (const map of [home.devices, home.groups, home.rooms, home.zones]) {
     for (const entity of map.values()) {
       if (!isSpeakable(home, entity)) continue;
-      for (const name of spokenNames(entity, language, home.languages[0] ?? language)) {
+      const own = spokenNames(entity, language, first);
+      for (const name of own) {
         const holder = { entity, name };
         holders.push(holder);
-        trie.insert(name.words.map(lexicon.add), holder);
-        const short = name.words.filter((word) => !small.has(word));
-        if (short.length > 0 && short.length < name.words.length) {
-          trie.insert(short.map(lexicon.add), holder);
-        }
+        insert(holder);
+      }
+      if (own.length === entity.names.length) continue;
+      const texts = new Set(own.map(({ words }) => words.join(" ")));
+      for (const name of entity.names) {
+        if (own.includes(name) || texts.has(name.words.join(" "))) continue;
+        insert({ entity, name: { ...name, alias: true } });
       }
     }
   }
   return { trie, holders };
+}
+
+/** Highest number that a name is found by in words and in digits. */
+const highest = 20;
+
+/**
+ * The ways in which a name is said: with and without small words, with numbers in words and in digits,
+ * and with the endings that words before the last one take.
+ */
+function createNameForms(pack: LanguagePack): (name: Name) => Iterable<readonly string[]> {
+  const small = new Set(pack.small);
+  const digits = new Map<string, string>();
+  const spelled = new Map<string, string>();
+  for (let value = 0; value <= highest; value++) {
+    const [word, more] = splitWords(pack.numbers.cardinal(value), pack);
+    if (!word || more) continue;
+    digits.set(word.text, String(value));
+    spelled.set(String(value), word.text);
+  }
+  const { inflections = [] } = pack;
+  return ({ words }) => {
+    const forms: (readonly string[])[] = [words];
+    const short = words.filter((word) => !small.has(word));
+    if (short.length > 0 && short.length < words.length) forms.push(short);
+    const counted = words.map((word) => digits.get(word) ?? spelled.get(word) ?? word);
+    if (counted.some((word, at) => word !== words[at])) forms.push(counted);
+    const [stem, ending] = inflected(words, inflections);
+    if (ending === undefined) return forms;
+    for (const other of inflections) {
+      if (other !== ending)
+        forms.push([
+          ...stem.slice(0, -1),
+          `${stem.at(-1) ?? ""}${other}`,
+          ...words.slice(stem.length),
+        ]);
+    }
+    return forms;
+  };
+}
+
+/** A name up to the stem of its first word that takes an ending, and that ending. */
+function inflected(
+  words: readonly string[],
+  inflections: readonly string[],
+): [stem: readonly string[], ending: string | undefined] {
+  for (const [at, word] of words.slice(0, -1).entries()) {
+    const ending = inflections.find((each) => word.endsWith(each) && word.length > each.length + 2);
+    if (ending === undefined) continue;
+    return [[...words.slice(0, at), word.slice(0, word.length - ending.length)], ending];
+  }
+  return [words, undefined];
 }
 
 /** What voice is barred from has no name for it, and neither has a group of nothing else. */

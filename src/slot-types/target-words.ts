@@ -196,7 +196,10 @@ export function createTargetReader(
 
     const unit = (from: number): Found[] => {
       const found = things(from, false);
-      for (const end of connective("all", from)) found.push(...things(afterSmall(end), true));
+      for (const end of connective("all", from)) {
+        const next = afterSmall(end);
+        for (const thing of things(next, true)) found.push(longerBy(thing, next - from));
+      }
       for (const end of connective("everything", from)) {
         found.push({ end, expression: { target: "everything" } });
         for (const at of placesAfter(end)) {
@@ -326,6 +329,13 @@ export function createTargetReader(
     connectives.match(numbers, from, () => (isNeeded = true));
     return isNeeded;
   }
+}
+
+/** The same with words before it that say how many there are. */
+function longerBy(found: Found, words: number): Found {
+  const { end, expression } = found;
+  if (expression.target !== "kind" && expression.target !== "named") return found;
+  return { end, expression: { ...expression, words: expression.words + words } };
 }
 
 const nowhere: readonly number[] = [];

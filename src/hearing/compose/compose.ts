@@ -220,7 +220,7 @@ function asMore(
   const words = pick(utterance, stretch, []);
   const understood = read(joined([nameless(it, words), words]), { it: devicesAbout(earlier) });
   const reading = understood && readingOf(understood);
-  if (reading?.meaning.result !== "do") return undefined;
+  if (!understood || reading?.meaning.result !== "do") return undefined;
   // One property cannot be two things at once.
   const all = before.map((command) => readingOf(command.understood));
   const isFree = all.every((each) => each && !shareProperty(each, reading));

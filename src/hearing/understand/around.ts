@@ -1,5 +1,5 @@
 import { endsFrom } from "../../automaton/chart.ts";
-import { type Rule, buildNetwork } from "../../automaton/network.ts";
+import { buildNetwork } from "../../automaton/network.ts";
 import { createSets } from "../../automaton/sets.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { LanguagePack } from "../../language/pack.ts";
@@ -21,8 +21,8 @@ export interface Around {
 /** @param address What the home is called when it is spoken to. */
 export function createAround(ground: Ground, address: readonly Pattern[]): Around {
   const { pack } = ground;
-  const opening = pieces([...address, ...parsed(pack.courtesies.opening, pack)], ground);
-  const closing = pieces([...address, ...parsed(pack.courtesies.closing, pack)], ground);
+  const opening = pieces(pack.courtesies.opening, ground, address);
+  const closing = pieces(pack.courtesies.closing, ground, address);
   return {
     starts(utterance) {
       const starts = new Set([0]);
@@ -80,11 +80,10 @@ function parsed(texts: readonly string[], pack: LanguagePack): Pattern[] {
   });
 }
 
-/** Finds where pieces of speech that start at a place end. */
-function pieces(
-  trees: readonly Pattern[],
-  { lexicon, refer }: { lexicon: Ground["lexicon"]; refer: Rule["refer"] },
-) {
+/** Finds where pieces of speech of the language that start at a place end. */
+export function pieces(texts: readonly string[], ground: Ground, more: readonly Pattern[] = []) {
+  const { lexicon, refer, pack } = ground;
+  const trees = [...more, ...parsed(texts, pack)];
   const network = buildNetwork(
     trees.map((tree) => ({ tree, refer })),
     lexicon,

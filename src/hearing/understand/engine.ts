@@ -7,7 +7,7 @@ import type { NumberReader } from "../../language/numbers.ts";
 import type { LanguagePack } from "../../language/pack.ts";
 import { packOf } from "../../language/packs.ts";
 import { splitWords } from "../../language/words.ts";
-import { type Lexicon, createLexicon } from "../../lexicon/lexicon.ts";
+import { type Lexicon, createLexicon, unheardOf } from "../../lexicon/lexicon.ts";
 import type { Device } from "../../model/home.ts";
 import { isKnown } from "../../model/known.ts";
 import type { SpokenPattern } from "../../model/spoken.ts";
@@ -21,6 +21,7 @@ import { type Names, gatherNames } from "../../slot-types/names.ts";
 import type { Ground, Slot, SlotReading } from "../../slot-types/slot.ts";
 import type { NarrowingFound } from "../../slot-types/target-words.ts";
 import { type Around, createAround } from "./around.ts";
+import { createGerunds } from "./gerunds.ts";
 import { type Symbols, createSymbols } from "./symbols.ts";
 import { type WhenFound, createWhenFinder } from "./whens.ts";
 
@@ -36,6 +37,8 @@ export interface Engine extends Around {
   types: readonly Recognise<SlotReading>[];
   /** A text as words that are ready to be understood. */
   prepare: (text: string) => Utterance;
+  /** The same utterance with verbs in their usual form, where somebody is asked about doing it. */
+  restate: (utterance: Utterance) => Utterance;
   /** What each rule of the network is. */
   rules: readonly EngineRule[];
   /** What an answer to the question for a slot can be read as. */
@@ -101,8 +104,12 @@ function createEngine(book: Phrasebook, language: string): Engine {
   const sets = createSets(network);
   // A command begins with its verb.
   const isVerb = (word: number): boolean => sets.start.moves.has(word);
-  const prepare = (text: string): Utterance =>
-    prepareUtterance(text, spokenWords(text, pack, { lexicon, isVerb }), lexicon, small);
+  const prepare = (text: string): Utterance => {
+    const utterance = prepareUtterance(text, splitWords(text, pack), lexicon, small);
+    if (!utterance.numbers.includes(unheardOf)) return utterance;
+    const words = spokenWords(utterance.words, pack, { lexicon, isVerb });
+    return words === utterance.words ? utterance : prepareUtterance(text, words, lexicon, small);
+  };
   const itWords = new Set(
     [...pack.targets.it, ...pack.targets.there].flatMap(
       (said) => splitWords(said, pack)[0]?.text ?? [],
@@ -120,6 +127,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     types: symbols.types,
     rules,
     prepare,
+    restate: createGerunds(ground, around),
     ...around,
     itWord: prepareUtterance("", splitWords(pack.targets.it[0] ?? "", pack), lexicon, small),
     besides: new Set(pack.frames.besides),

@@ -112,7 +112,7 @@ function evaluate(
 /** What fillings come to: each slot settled, then the intent. */
 function settleAll(
   { book, speaker }: Situation,
-  { intent, plan }: EngineRule,
+  { intent, pattern, plan }: EngineRule,
   fillings: readonly Filling[],
   targets: Map<string, Devices>,
 ): Meaning {
@@ -163,6 +163,16 @@ function settleAll(
     const leans = reading.target.target === "it" || reading.target.target === "there";
     slots[slot.name] = { devices: idsOf(resolved), words, ...(leans ? { leans } : {}) };
   }
+  for (const name of targetsOf(plan)) {
+    const slot = intent.slots.get(name);
+    // A pattern that ships and names nothing speaks of what is at hand.
+    if (targets.has(name) || slot?.fills !== "target" || pattern.origin !== "vocabulary") continue;
+    const resolved = resolveTarget(book, { target: "unsaid" }, asked(slot), speaker);
+    if (resolved.result === "choices") return { ...resolved, slot: name };
+    if (resolved.result !== "devices") return resolved;
+    targets.set(name, resolved);
+    slots[name] = { devices: idsOf(resolved), words: "" };
+  }
   // What was said apart belongs to one thing.
   const [apart] = speaker.narrowings ?? [];
   if (apart && narrowings !== speaker.narrowings?.length) {
@@ -173,6 +183,12 @@ function settleAll(
   const { context } = speaker;
   const meaning = meaningOf({ book, intent, slots, targets, context }, plan);
   return meaning.result === "missing" ? { ...meaning, slots } : meaning;
+}
+
+/** The target slots of what is ordered or told. */
+function targetsOf({ asked, tells }: EngineRule["plan"]): ReadonlySet<string> {
+  const told = tells.flatMap(({ target }) => (target.refer === "slot" ? target.slot : []));
+  return new Set([...asked.keys(), ...told]);
 }
 
 /** Takes out of targets what goes along with no command to many; refuses where nothing is left. */

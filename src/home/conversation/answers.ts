@@ -11,7 +11,7 @@ export type Sort = "yes" | "no" | "cancel" | "again" | "undo";
 const sorts = ["yes", "no", "cancel", "again", "undo"] as const satisfies readonly Sort[];
 
 /** What tells answers in a language; made once, since it is the same in every home. */
-const sorters = new Map<LanguagePack, (text: string) => Sort | undefined>();
+const sorters = new WeakMap<LanguagePack, (text: string) => Sort | undefined>();
 
 export function sorterFor(pack: LanguagePack): (text: string) => Sort | undefined {
   let sorter = sorters.get(pack);

@@ -92,7 +92,7 @@ interface DigitRun {
 /** Most ways in which numbers in a row are read. */
 const mostReadings = 32;
 
-const readers = new Map<LanguagePack, NumberReader>();
+const readers = new WeakMap<LanguagePack, NumberReader>();
 
 function digitRuns(text: string, pack: LanguagePack): DigitRun[] {
   let numbers = readers.get(pack);

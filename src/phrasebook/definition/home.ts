@@ -89,12 +89,18 @@ export interface GroupDefinition extends NamedDefinition {
   members: string[];
 }
 
-/** Nouns for devices of a kind. */
-export interface NounsDefinition {
+/** What is said for a kind: nouns for its devices, and words for what they have and can do. */
+export interface KindSaidDefinition {
   /** One of them: "oven". */
   one?: SaidDefinition | undefined;
   /** Several: "ovens". */
   many?: SaidDefinition | undefined;
+  /** Words for its properties, by property; the first goes into replies. */
+  properties?: Record<string, SaidDefinition> | undefined;
+  /** Words for the values of its properties, by property and value. */
+  values?: Record<string, Record<string, SaidDefinition>> | undefined;
+  /** Words for its actions, by action. */
+  actions?: Record<string, SaidDefinition> | undefined;
 }
 
 /** A kind of device. */
@@ -105,8 +111,8 @@ export interface KindDefinition extends AccessDefinition {
   optional?: Record<string, DataSchemaDefinition> | undefined;
   /** What devices of the kind can be told to do. */
   actions?: string[] | undefined;
-  /** What devices of the kind are called. */
-  said?: NounsDefinition | undefined;
+  /** What devices of the kind are called, and what is said for what they have and can do. */
+  said?: KindSaidDefinition | undefined;
   /** Whether commands to everything, a place or a kind take such a device along, or in which states. */
   bulk?: boolean | Record<string, Value> | undefined;
   /** Whether it takes the place of a kind that ships or that another folder has. */

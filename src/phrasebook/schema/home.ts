@@ -90,7 +90,15 @@ export const kindSchema = z.strictObject(
     properties: z.optional(z.record(z.string(), dataSchema)),
     optional: z.optional(z.record(z.string(), dataSchema)),
     actions: z.optional(texts),
-    said: z.optional(z.strictObject({ one: z.optional(saidSchema), many: z.optional(saidSchema) })),
+    said: z.optional(
+      z.strictObject({
+        one: z.optional(saidSchema),
+        many: z.optional(saidSchema),
+        properties: z.optional(z.record(z.string(), saidSchema)),
+        values: z.optional(z.record(z.string(), z.record(z.string(), saidSchema))),
+        actions: z.optional(z.record(z.string(), saidSchema)),
+      }),
+    ),
     ...access,
     bulk: z.optional(bulkSchema),
     replaces: z.optional(z.literal(true)),

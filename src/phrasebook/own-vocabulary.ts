@@ -1,0 +1,155 @@
+import type { LanguagePack } from "../language/pack.ts";
+import type { Device } from "../model/home.ts";
+import type { DataSchema } from "../model/property.ts";
+import type { SlotDefinition } from "../slot-types/definition.ts";
+import { given } from "../source/given.ts";
+import type { IntentDefinition } from "./definition/intents.ts";
+import type { Framed } from "./frames.ts";
+
+/** An intent for a property or an action of the phrasebook's own. */
+export interface OwnIntent {
+  id: string;
+  slots: Readonly<Record<string, SlotDefinition>>;
+  do: NonNullable<IntentDefinition["do"]>;
+  framed: Framed;
+  /** What is said back, in a language: what is put after the name of the thing. */
+  reply: (pack: LanguagePack) => string;
+  /** What a thing shall be by words of its own. */
+  states: (pack: LanguagePack) => readonly string[];
+}
+
+const target: SlotDefinition = { type: "target" };
+
+/** The intents for what devices have and can do that no vocabulary that ships speaks of. */
+export function ownIntents(
+  devices: Iterable<Device>,
+  isShipped: (sort: "property" | "action", id: string) => boolean,
+): OwnIntent[] {
+  const properties = new Map<string, { schema: DataSchema; isForemost: boolean }>();
+  const actions = new Set<string>();
+  const seen = new Set<unknown>();
+  for (const device of devices) {
+    for (const action of device.actions) if (!isShipped("action", action)) actions.add(action);
+    if (seen.has(device.properties)) continue;
+    seen.add(device.properties);
+    for (const [id, schema] of device.properties) {
+      if (schema.readOnly || isShipped("property", id)) continue;
+      const before = properties.get(id);
+      const isForemost = isForemostOf(device, id, schema) && before?.isForemost !== false;
+      properties.set(id, { schema: before?.schema ?? schema, isForemost });
+    }
+  }
+  return [
+    ...[...properties].flatMap(([id, { schema, isForemost }]) =>
+      forProperty(id, schema, isForemost),
+    ),
+    ...[...actions].map(forAction),
+  ];
+}
+
+type Sort = "switched" | "level" | "choice" | "colour" | "text";
+
+function sortOf({ type, enum: values, format }: DataSchema): Sort {
+  if (type === "boolean") return "switched";
+  if (values) return values.length === 2 && isOnOff(values) ? "switched" : "choice";
+  if (type === "number" || type === "integer") return "level";
+  return format === "colour" ? "colour" : "text";
+}
+
+function isOnOff(values: readonly string[]): boolean {
+  return values.includes("on") && values.includes("off");
+}
+
+/** Whether nothing else that a device has could be meant where the property is not named. */
+function isForemostOf({ properties }: Device, id: string, schema: DataSchema): boolean {
+  const sort = sortOf(schema);
+  if (sort === "choice") return true;
+  return ![...properties].some(
+    ([other, each]) => other !== id && !each.readOnly && sortOf(each) === sort,
+  );
+}
+
+function forProperty(id: string, schema: DataSchema, isForemost: boolean): OwnIntent[] {
+  const set = (value: string | boolean): OwnIntent["do"] => ({ set: { $target: { [id]: value } } });
+  const word = ({ properties }: LanguagePack): string => properties[id]?.[0] ?? id;
+  const none = (): readonly string[] => [];
+  const base = { property: id, isForemost } as const;
+  const toValue = (
+    sort: "level" | "choice" | "colour" | "text",
+    slot: SlotDefinition,
+  ): OwnIntent => ({
+    id: `${id}-to`,
+    slots: { target, value: slot },
+    do: set("$value"),
+    framed: { sort, form: "to", ...base, value: "value", ...given({ units: unitsOf(schema) }) },
+    reply: (pack) => `${word(pack)} {$value}`,
+    states: none,
+  });
+  switch (sortOf(schema)) {
+    case "switched": {
+      const values = schema.type === "boolean" ? [true, false] : ["on", "off"];
+      return (["on", "off"] as const).map((form, index) => {
+        const value = values[index] ?? form;
+        const said = (pack: LanguagePack): readonly string[] =>
+          pack.values[id]?.[String(value)] ?? [];
+        return {
+          id: `${id}-${form}`,
+          slots: { target },
+          do: set(value),
+          framed: { sort: "switched", form, ...base },
+          reply: (pack) => said(pack)[0] ?? `${word(pack)} ${pack.states[form][0] ?? form}`,
+          states: said,
+        };
+      });
+    }
+    case "choice":
+      return [toValue("choice", { type: "value", property: id })];
+    case "colour":
+      return [toValue("colour", { type: "colour" })];
+    case "text":
+      return [toValue("text", { type: "text" })];
+    case "level": {
+      const step = stepOf(schema);
+      const amount: SlotDefinition = { type: quantityOf(schema), default: step };
+      const nudges = (["up", "down"] as const).map((form): OwnIntent => {
+        const by = form === "up" ? "$amount" : "-$amount";
+        return {
+          id: `${id}-${form}`,
+          slots: { target, amount },
+          do: { nudge: { $target: { [id]: by } } },
+          framed: { sort: "level", form, ...base },
+          reply: word,
+          states: none,
+        };
+      });
+      return [toValue("level", { type: quantityOf(schema) }), ...nudges];
+    }
+  }
+}
+
+function quantityOf({ unit }: DataSchema): "percent" | "temperature" | "number" {
+  return unit === "percent" ? "percent" : unit === "celsius" ? "temperature" : "number";
+}
+
+/** Words for a unit that no pack has. */
+function unitsOf({ unit }: DataSchema): string[] | undefined {
+  if (unit === undefined || unit === "percent" || unit === "celsius") return undefined;
+  return /^[\p{L} ]+$/u.test(unit) ? [unit, `${unit}s`] : undefined;
+}
+
+/** How much "more" is where nobody says: a tenth of the range, or a step. */
+function stepOf({ minimum, maximum, multipleOf = 1 }: DataSchema): number {
+  if (minimum === undefined || maximum === undefined) return multipleOf;
+  return Math.max(1, Math.round((maximum - minimum) / 10 / multipleOf)) * multipleOf;
+}
+
+function forAction(id: string): OwnIntent {
+  return {
+    id,
+    slots: { target },
+    do: { call: { $target: id } },
+    framed: { sort: "action", form: "call", property: id, isForemost: true },
+    reply: ({ actions }) => actions?.[id]?.[0] ?? id,
+    states: () => [],
+  };
+}
