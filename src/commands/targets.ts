@@ -6,7 +6,7 @@ import { isKnown } from "../model/known.ts";
 import { whyBarred } from "./access.ts";
 import { devicesIn, spokenOf } from "./places.ts";
 import { deviceIndex } from "../model/device-index.ts";
-import type { PlaceExpression, TargetExpression } from "../slot-types/expression.ts";
+import type { TargetExpression } from "../slot-types/expression.ts";
 import type { Narrowing } from "../slot-types/narrowing.ts";
 import type { Holder } from "../slot-types/expression.ts";
 import { type Asked, lackOf } from "./ability.ts";
