@@ -53,6 +53,7 @@ export type { Slot, SlotBase, TargetSlot, TextSlot, ValuedSlot } from "./slot-ty
 /* What a language consists of. */
 export type * from "./language/pack.ts";
 export type { Packs } from "./language/packs.ts";
+export type { FrameForm, Frames, FrameSort } from "./language/frames.ts";
 export type { ClockForm, DurationUnit, TimeWords } from "./language/times.ts";
 export type {
   AnswerReplies,

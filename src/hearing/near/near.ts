@@ -1,12 +1,14 @@
 import { anyWord, followersOf, ruleOf, slotOf, symbolOf } from "../../automaton/network.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
+import { given } from "../../source/given.ts";
 import type { Position } from "../../source/position.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { Understood } from "../understand/understand.ts";
 import { type Change, singleChanges } from "./changes.ts";
 import { createNameSearch, unlikeness } from "./likeness.ts";
-import { type Paste, aliasPaste, patternPaste } from "./paste.ts";
+import type { Paste } from "./paste.ts";
+import { tried } from "./tried.ts";
 
 /** Something that would have been understood, and where it parts from what was said. */
 export interface NearMiss {
@@ -109,7 +111,9 @@ function describe(
         expected: [name.text],
         at: name.at,
         message: `nothing is called "${words}"; ${change.sounds ? "it sounds like" : "the nearest name is"} "${name.text}" (${entity.type} ${entity.id})`,
-        paste: aliasPaste(book, holder, words, engine.language),
+        ...given({
+          paste: tried({ book, engine, utterance }, change, name.words)?.alias(holder, words),
+        }),
       };
     }
     case "value": {
@@ -118,26 +122,25 @@ function describe(
     }
     case "extra": {
       const message = `"${words}" is one word too many`;
-      return { ...base, expected: [], message, ...patternPaste(engine, "extra", state, words) };
+      const paste = tried({ book, engine, utterance }, change, [])?.pattern(words);
+      return { ...base, expected: [], message, ...given({ paste }) };
     }
     case "missing": {
       const expected = slot ? `$${slot.name}` : engine.lexicon.word(symbol);
       const place = first ? `before "${first.text}"` : "at the end";
       const message = `"${expected}" is missing ${place}`;
       // A slot that could be left out would have no value.
-      const paste = slot ? {} : patternPaste(engine, "missing", state, words);
-      return { ...base, expected: [expected], message, ...paste };
+      const paste = slot
+        ? undefined
+        : tried({ book, engine, utterance }, change, [expected])?.pattern(words);
+      return { ...base, expected: [expected], message, ...given({ paste }) };
     }
     case "word": {
       const expected = engine.lexicon.word(symbol);
       const sound = change.sounds ? ", which sounds the same" : "";
       const message = `"${words}" stands where the pattern has "${expected}"${sound}`;
-      return {
-        ...base,
-        expected: [expected],
-        message,
-        ...patternPaste(engine, "word", state, words),
-      };
+      const paste = tried({ book, engine, utterance }, change, [expected])?.pattern(words);
+      return { ...base, expected: [expected], message, ...given({ paste }) };
     }
   }
 }

@@ -50,15 +50,19 @@ export function patternPaste(
   const either = isAlternative(text, start, end) ? both : `(${both})`;
   const piece = { extra: `${written} [${said}]`, missing: `[${written}]`, word: either }[miss];
   const pattern = text.slice(0, start) + piece + text.slice(end);
-  const isOwn = rule.pattern.origin === "phrasebook";
-  const adds = isOwn ? "" : "\n    adds: true";
   return {
     paste: {
-      yaml: `intents:\n  ${rule.intent.id}:${adds}\n    patterns:\n      - ${quoted(pattern)}`,
-      how: isOwn
-        ? `put this pattern in the place of the one at ${printPosition(at)}`
-        : `add this pattern to ${rule.intent.id}, which comes with Calm Phrase`,
+      yaml: `intents:\n  ${rule.intent.id}:\n    patterns:\n      - ${quoted(pattern)}`,
+      how: `put this pattern in the place of the one at ${printPosition(at)}`,
     },
+  };
+}
+
+/** A pattern to add to an intent that ships: the phrase itself, with what is the matter let in. */
+export function phrasePaste(id: string, tokens: readonly string[]): Paste {
+  return {
+    yaml: `intents:\n  ${id}:\n    adds: true\n    patterns:\n      - ${quoted(tokens.join(" "))}`,
+    how: `add this pattern to ${id}, which comes with Calm Phrase`,
   };
 }
 

@@ -52,6 +52,8 @@ export interface Engine extends Around {
   /** Words that no remark beside a command has, and those that begin one. */
   hedges: ReadonlySet<string>;
   clauses: ReadonlySet<string>;
+  /** Words that answer a question. */
+  answers: ReadonlySet<string>;
   reasons: ReadonlySet<string>;
   numbers: NumberReader;
   /** Whether words from a place on name something of the home. */
@@ -133,6 +135,10 @@ function createEngine(book: Phrasebook, language: string): Engine {
     besides: new Set(pack.frames.besides),
     hedges: new Set(pack.hedges),
     clauses: new Set(pack.clauses),
+    answers: wordsIn(
+      [...pack.conversation.yes, ...pack.conversation.no, ...pack.conversation.cancel],
+      pack,
+    ),
     reasons: new Set(pack.reasons),
     numbers: ground.numbers,
     namesAnything: (utterance, from) =>
@@ -150,6 +156,11 @@ function createEngine(book: Phrasebook, language: string): Engine {
     },
     speaksOfIt: ({ texts }) => texts.some((text) => itWords.has(text)),
   };
+}
+
+/** The words of patterns. */
+function wordsIn(patterns: readonly string[], pack: LanguagePack): ReadonlySet<string> {
+  return new Set(patterns.flatMap((text) => splitWords(text, pack).map((word) => word.text)));
 }
 
 /** Whether something is named; "it" and "here" name nothing. */
