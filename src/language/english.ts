@@ -937,7 +937,7 @@ export const english: LanguagePack = {
       reply: "{$target} started.",
     },
     stop: {
-      patterns: [...say("stop | end | halt | finish", "$target"), "$target stop"],
+      patterns: [...say("stop | end | halt | finish", "$target")],
       states: ["stopped"],
       reply: "{$target} stopped.",
     },
@@ -1025,7 +1025,6 @@ export const english: LanguagePack = {
       patterns: [
         "how $measure is it",
         `how $measure (is | are) [it] [${of} | inside] $target [running | set | now]`,
-        `how $measure is it [${of}] $target`,
         `how $measure (does | do) $target (run | go | get)`,
       ],
       reply: "",
@@ -1046,7 +1045,6 @@ export const english: LanguagePack = {
       patterns: [
         "how (warm | hot | cold | cool) is it",
         "what is temperature like",
-        `how (warm | hot | cold | cool) (is | are) [it] [${of} | inside] $target`,
         "what is temperature like [in] $target",
       ],
       reply: "",

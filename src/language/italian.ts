@@ -562,9 +562,6 @@ export const italian: LanguagePack = {
       patterns: [
         "(riaccendi | riaccenda | riaccendere) $target",
         "(fai | fare) (andare | funzionare) $target",
-        `${on} $target`,
-        "$target (acceso | accesa | accesi | accese)",
-        "voglio $target (acceso | accesa | accese)",
       ],
       reply: "{$target}: acceso.",
     },
@@ -572,19 +569,11 @@ export const italian: LanguagePack = {
       patterns: [
         "(togli | stacca | staccare) $target",
         "(chiudi | chiudere) la luce [di | del | della | in]  $target",
-        `${off} $target`,
-        "$target (spento | spenta | spenti | spente)",
       ],
       reply: "{$target}: spento.",
     },
     "brightness-to": {
-      patterns: [
-        "(attenua | attenui | attenuare) $target (a | al | fino a) $level",
-        `(${set} | ${turnUp} | ${turnDown}) $target ${to} $level [di luminosità]`,
-        `${set} [la] luminosità ${of} $target ${to} $level`,
-        `$target ${to} $level [di luminosità]`,
-        "$target $level",
-      ],
+      patterns: ["(attenua | attenui | attenuare) $target (a | al | fino a) $level"],
       reply: "{$target} al {$level} per cento.",
     },
     brighter: {
@@ -596,8 +585,6 @@ export const italian: LanguagePack = {
         "(schiarisci | illumina | illuminare) [di più] $target [di più] [[di | del | dell'] $amount]",
         "[$amount] più luce [in | nel | nella | su | di | del | della] $target",
         "(alza | aumenta | alzare) [$amount] la luce [in | nel | nella | di | del | della] $target",
-        `${turnUp} [la luminosità ${of}] $target [${by}]`,
-        `[rendi] $target [${by}] più (chiaro | chiara | luminoso | luminosa | luminose | forte)`,
         `più luce ${in_} $target`,
         "(schiarisci | schiarisca) $target [di $amount]",
       ],
@@ -611,21 +598,13 @@ export const italian: LanguagePack = {
         "[$amount] meno luce",
         "(attenua | attenui | attenuare | oscura) [$amount] $target [[di | del | dell'] $amount]",
         "[$amount] meno luce [in | nel | nella | su | di | del | della] $target",
-        `${turnDown} [la luminosità ${of}] $target [${by}]`,
-        `[rendi] $target [${by}] (più (scuro | scura | tenue) | meno (luminoso | luminosa | forte))`,
         `meno luce ${in_} $target`,
         `(attenua | attenui | smorza) $target [${by}]`,
       ],
       reply: "{$target}: meno luce.",
     },
     "speed-to": {
-      patterns: [
-        "(fai | fare) (andare | girare) $target (a | al) $level",
-        `${set} $target ${to} $level`,
-        `${set} [la] velocità ${of} $target ${to} $level`,
-        `$target ${to} $level`,
-        "$target [velocità] $level",
-      ],
+      patterns: ["(fai | fare) (andare | girare) $target (a | al) $level"],
       reply: "{$target} al {$level} per cento.",
     },
     faster: {
@@ -633,10 +612,6 @@ export const italian: LanguagePack = {
       patterns: [
         "(accelera | acceleri | accelerare | velocizza) [$amount] $target [[di | del | dell'] $amount]",
         "(fai | fare) (andare | girare) $target [$amount] più veloce",
-        `(accelera | acceleri) $target [${by}]`,
-        `${turnUp} [la velocità ${of}] $target [${by}]`,
-        `$target [${by}] più (veloce | forte)`,
-        "fai girare $target [$amount] più veloce",
       ],
       reply: "{$target}: più veloce.",
     },
@@ -647,22 +622,12 @@ export const italian: LanguagePack = {
       patterns: [
         "(rallenta | rallenti | rallentare) [$amount] $target [[di | del | dell'] $amount]",
         "(fai | fare) (andare | girare) $target [$amount] più (lento | piano)",
-        `(rallenta | rallenti) $target [${by}]`,
-        `${turnDown} [la velocità ${of}] $target [${by}]`,
-        `$target [${by}] (più (lento | lenta | piano) | meno forte)`,
-        "fai girare $target [$amount] più (piano | lento)",
       ],
       reply: "{$target}: più lento.",
     },
     "oscillate-on": {
       states: ["(in oscillazione | che oscilla)"],
-      patterns: [
-        "(fai | faccia | fare) oscillare $target",
-        "(attiva | accendi | attivare) l' oscillazione [di | del | della | dell'] $target",
-        "fai oscillare $target",
-        `${on} [l'] oscillazione ${of} $target`,
-        "$target (oscilla | in oscillazione)",
-      ],
+      patterns: ["(fai | faccia | fare) oscillare $target", "$target (oscilla | in oscillazione)"],
       reply: "{$target} oscilla.",
     },
     "oscillate-off": {
@@ -675,18 +640,12 @@ export const italian: LanguagePack = {
     "colour-to": {
       patterns: [
         `${set} $target [in | su | di] $colour`,
-        `${set} [il] colore ${of} $target ${to} $colour`,
         "(colora | dipingi | rendi) $target [di] $colour",
-        "$target [in | di] $colour",
       ],
       reply: "{$target} in {$colour}.",
     },
     "warmth-to": {
-      patterns: [
-        `${set} $target [in | su | a] $warmth`,
-        `${set} [la] temperatura di colore ${of} $target ${to} $warmth`,
-        "$target [in | su | a] $warmth",
-      ],
+      patterns: [`${set} $target [in | su | a] $warmth`],
       reply: "{$target} a {$warmth} kelvin.",
     },
     "temperature-to": {
@@ -697,10 +656,7 @@ export const italian: LanguagePack = {
         "(metti | mettere | imposta | impostare | alza | alzare | abbassa | porta | regola) la temperatura [di | del | della | dell' | in | nel | nella] $target (a | su | fino a) $degrees",
         "temperatura [di | del | della | dell' | in | nel | nella] $target a $degrees",
         "$target temperatura [a] $degrees",
-        `(${set} | scalda | riscalda | raffredda | ${turnUp} | ${turnDown}) $target ${to} $degrees`,
         `${set} [la] temperatura ${of} $target ${to} $degrees`,
-        `$target ${to} $degrees`,
-        "$target $degrees",
         `${set} $degrees ${in_} $target`,
       ],
       reply: "{$target} a {$degrees} gradi.",
@@ -714,9 +670,7 @@ export const italian: LanguagePack = {
         "(scalda | scaldare | riscalda | riscaldare) [di più] [[di | del | dell'] $amount] $target [[di | del | dell'] $amount] [di più | in più]",
         "(alza | alzare | aumenta | aumentare) [di] [$amount] la temperatura [di | del | della | dell' | in | nel | nella] $target [[di | del | dell'] $amount]",
         `${turnUp} [la temperatura ${of}] $target [${by}]`,
-        `[rendi] $target [${by}] più (caldo | calda)`,
         `[$amount] più caldo ${in_} $target`,
-        `(scalda | riscalda) $target [${by}]`,
       ],
       reply: "{$target}: più caldo.",
     },
@@ -729,26 +683,16 @@ export const italian: LanguagePack = {
         "(raffredda | rinfresca | raffreddare) [[di | del | dell'] $amount] $target [[di | del | dell'] $amount]",
         "(abbassa | abbassare | riduci | diminuisci) [di] [$amount] la temperatura [di | del | della | dell' | in | nel | nella] $target [[di | del | dell'] $amount]",
         `${turnDown} [la temperatura ${of}] $target [${by}]`,
-        `[rendi] $target [${by}] (più (freddo | fredda | fresco) | meno (caldo | calda))`,
         `[$amount] (più fresco | meno caldo) ${in_} $target`,
-        `(raffredda | rinfresca) $target [${by}]`,
       ],
       reply: "{$target}: meno caldo.",
     },
     "mode-to": {
-      patterns: [
-        `${set} $target (in | su) [modalità] $mode`,
-        `${set} [la] modalità ${of} $target (${to} | in) $mode`,
-        "$target [in | su] [modalità] $mode",
-      ],
+      patterns: [`${set} $target (in | su) [modalità] $mode`],
       reply: "{$target}: {$mode}.",
     },
     "preset-to": {
-      patterns: [
-        `${set} $target [in | su] [modalità] $preset`,
-        `${set} [la] preimpostazione ${of} $target (${to} | in) $preset`,
-        "$target [in | su] [modalità] $preset",
-      ],
+      patterns: [`${set} $target [in | su] [modalità] $preset`],
       reply: "{$target}: {$preset}.",
     },
     open: {
@@ -760,8 +704,6 @@ export const italian: LanguagePack = {
         "(tira | tiri | tirare | manda) su $target",
         "(tira | tirare) $target su",
         `${open} $target [del tutto | completamente]`,
-        "$target (aperto | aperta | su)",
-        "tira su $target",
       ],
       reply: "{$target}: in apertura.",
     },
@@ -773,9 +715,6 @@ export const italian: LanguagePack = {
         "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in fondo]",
         "(tira | tirare | manda | cala) giù $target",
         "(tira | tirare) $target giù",
-        `${close} $target [del tutto | completamente]`,
-        "$target (chiuso | chiusa | giù)",
-        "tira giù $target",
       ],
       reply: "{$target}: in chiusura.",
     },
@@ -787,19 +726,12 @@ export const italian: LanguagePack = {
       patterns: [
         "(apri | apra | aprire | alza | alzare) $target [a | al | alla | per | fino a] $level",
         `(${set} | ${open} | ${close}) $target ${to} $level`,
-        `${set} [la] posizione ${of} $target ${to} $level`,
-        `$target ${to} $level`,
-        "$target [aperto | aperta] $level",
       ],
       reply: "{$target} al {$level} per cento.",
     },
     "tilt-to": {
       states: ["(inclinato | inclinata) [a | al] $level"],
-      patterns: [
-        `(inclina | inclini) $target ${to} $level`,
-        `${set} [l'] inclinazione ${of} $target ${to} $level`,
-        `$target inclinazione [${to}] $level`,
-      ],
+      patterns: [`(inclina | inclini) $target ${to} $level`],
       reply: "{$target} inclinato al {$level} per cento.",
     },
     "stop-moving": {
@@ -812,20 +744,12 @@ export const italian: LanguagePack = {
     },
     "flow-on": {
       states: ["(aperto | aperta)"],
-      patterns: [
-        "(apri | apra | aprire) $target",
-        `(${on} | apri | apra | aprire) $target`,
-        "$target (aperto | aperta)",
-      ],
+      patterns: [`(${on} | apri | apra | aprire) $target`],
       reply: "{$target}: aperto.",
     },
     "flow-off": {
       states: ["(chiuso | chiusa)"],
-      patterns: [
-        "(chiudi | chiuda | chiudere) $target",
-        `(${off} | chiudi | chiuda | chiudere) $target`,
-        "$target (chiuso | chiusa)",
-      ],
+      patterns: [`(${off} | chiudi | chiuda | chiudere) $target`],
       reply: "{$target}: chiuso.",
     },
     lock: {
@@ -834,8 +758,6 @@ export const italian: LanguagePack = {
         "(chiudi | chiuda | chiudere) [a chiave] $target a chiave",
         "(chiudi | chiuda | chiudere) a chiave $target",
         "(blocca | blocchi | bloccare | serra) $target",
-        "(chiudi | chiuda | chiudere) $target a chiave",
-        "(blocca | blocchi | bloccare) $target",
         "$target (a chiave | bloccato | bloccata)",
       ],
       reply: "{$target}: chiuso a chiave.",
@@ -846,7 +768,6 @@ export const italian: LanguagePack = {
         "(sblocca | sblocchi | sbloccare) $target",
         "(apri | aprire) con la chiave $target",
         "(sblocca | sblocchi | sbloccare) $target",
-        "$target (sbloccato | sbloccata)",
       ],
       reply: "{$target}: sbloccato.",
     },
@@ -857,9 +778,7 @@ export const italian: LanguagePack = {
       ],
       patterns: [
         "(inserisci | inserisca | inserire | attiva | attivi | attivare | accendi | accendere | metti) $target [per | in | su] [modalità] [la] [$mode]",
-        "(inserisci | inserisca | attiva | attivi) $target [in] [modalità] [$mode]",
         `${set} $target [in | su] [modalità] $mode`,
-        "$target (inserito | inserita | [in] [modalità] $mode)",
       ],
       reply: "{$target}: inserito.",
     },
@@ -868,7 +787,6 @@ export const italian: LanguagePack = {
       patterns: [
         "(disinserisci | disinserire | disattiva | disattivi | disattivare | spegni | spegnere | togli) $target",
         `(disinserisci | disinserisca | ${off}) $target`,
-        "$target (disinserito | disinserita)",
       ],
       reply: "{$target}: disinserito.",
     },
@@ -898,7 +816,6 @@ export const italian: LanguagePack = {
         "(riproduci | riprendi | riprendere | continua | suona | fai partire) $target",
         "(metti | mettere | riproduci | riprendi | fai partire) la musica [in | nel | nella | su | sul | del | della] $target",
         "(fai | fare) suonare $target",
-        "(riproduci | riprendi | continua) $target",
         `(${start} | riprendi) [la] (riproduzione | musica) (su | ${of} | sul | sulla | sull') $target`,
         "$target (riproduci | suona)",
       ],
@@ -907,7 +824,6 @@ export const italian: LanguagePack = {
     pause: {
       states: ["in pausa"],
       patterns: [
-        "(metti | metta | mettere) in pausa $target",
         "(metti | mettere) in pausa la musica [in | nel | nella | su | del] $target",
         `${set} $target in pausa`,
         `${set} in pausa $target`,
@@ -951,29 +867,16 @@ export const italian: LanguagePack = {
       reply: "{$what} su {$target}.",
     },
     "volume-to": {
-      patterns: [
-        `${set} [il] volume ${of} $target ${to} $level`,
-        `${set} $target ${to} [volume] $level [di volume]`,
-        `$target [volume] ${to} $level`,
-        "$target [volume] $level",
-      ],
+      patterns: [`${set} $target ${to} [volume] $level [di volume]`],
       reply: "{$target} a volume {$level}.",
     },
     louder: {
       states: ["[[di | del | dell'] $amount] più (forte | alto | alta)"],
-      patterns: [
-        `${turnUp} [il volume ${of}] $target [${by}]`,
-        `$target [${by}] più (alto | alta | forte)`,
-      ],
       reply: "{$target}: più forte.",
     },
     quieter: {
       states: [
         "[[di | del | dell'] $amount] (più (piano | basso | bassa) | meno (forte | alto | alta))",
-      ],
-      patterns: [
-        `${turnDown} [il volume ${of}] $target [${by}]`,
-        `$target [${by}] (più (basso | bassa | piano) | meno forte)`,
       ],
       reply: "{$target}: più piano.",
     },
@@ -982,10 +885,8 @@ export const italian: LanguagePack = {
       patterns: [
         "(silenzia | silenziare | zittisci | ammutolisci) $target",
         "(togli | togliere) [l' audio | il volume | il suono] (a | al | alla | di | del | della) $target",
-        "(metti | mettere) in silenzio $target",
         "(silenzia | silenzi | ammutolisci) $target",
         `(togli | tolga) l'audio ${of} $target`,
-        "$target (muto | muta)",
       ],
       reply: "{$target}: muto.",
     },
@@ -997,8 +898,6 @@ export const italian: LanguagePack = {
       patterns: [
         "(metti | mettere | riproduci) $source (su | sul | sulla | in) $target",
         `(${set} | passa) $target (su | a | alla | sulla | al) $source`,
-        `(${set} | passa) [la] (sorgente | ingresso) ${of} $target (su | a) $source`,
-        "$target [su] $source",
       ],
       reply: "{$target} su {$source}.",
     },
@@ -1006,7 +905,6 @@ export const italian: LanguagePack = {
       patterns: [
         "(premi | prema | premere | schiaccia | suona | suonare) $target",
         "(fai | fare) suonare $target",
-        "(premi | prema | premere | schiaccia) $target",
       ],
       reply: "{$target} premuto.",
     },
@@ -1014,7 +912,6 @@ export const italian: LanguagePack = {
       states: ["(in funzione | in moto | avviato | avviata)"],
       patterns: [
         "(avvia | avvii | avviare | fai partire | inizia | manda | fai andare | fai funzionare) $target",
-        "(metti | mettere) in (funzione | moto) $target",
         "(metti | mettere) $target a (pulire | spazzare | lavare)",
         "(manda | fai uscire) $target a pulire",
         `${start} $target`,
@@ -1025,11 +922,7 @@ export const italian: LanguagePack = {
     },
     stop: {
       states: ["(fermo | ferma | fermato)"],
-      patterns: [
-        "(ferma | fermi | fermare | arresta | interrompi | finisci) $target",
-        `${stop} $target`,
-        "$target (stop | ferma | fermo)",
-      ],
+      patterns: ["(ferma | fermi | fermare | arresta | interrompi | finisci) $target"],
       reply: "{$target} fermo.",
     },
     "pause-work": {
@@ -1042,19 +935,13 @@ export const italian: LanguagePack = {
       patterns: [
         "(manda | mandi | mandare | rimanda | riporta | porta) $target (a casa | alla [sua] base | in carica | indietro)",
         "(fai | fare) tornare $target (a casa | alla [sua] base)",
-        "(manda | rimanda | riporta) $target (alla base | a casa | in carica)",
         "$target (alla base | a casa | in carica)",
         "(ricarica | ricarichi) $target",
       ],
       reply: "{$target} torna alla base.",
     },
     "program-to": {
-      patterns: [
-        "(scegli | scelga | scegliere | seleziona | imposta) il programma $program (su | sul | sulla | di | del | della | per | nella) $target",
-        `(${set} | ${start}) $target (su | in | con) [programma] $program`,
-        `(scegli | scelga) [il] programma $program (per | ${of}) $target`,
-        "$target [su] [programma] $program",
-      ],
+      patterns: [`(${set} | ${start}) $target (su | in | con) [programma] $program`],
       reply: "{$target}: programma {$program}.",
     },
     find: {
@@ -1065,7 +952,6 @@ export const italian: LanguagePack = {
         "non trovo $target",
         "(dov' è | dove è | dove sono | dove ho messo) $target",
         "(trova | cerca | localizza) $target",
-        "fai (suonare | squillare) $target",
         "ho perso $target",
       ],
       reply: "{$target} suona.",
@@ -1081,14 +967,10 @@ export const italian: LanguagePack = {
       patterns: [
         "(qual è | quanto è) $measure",
         "che $measure c'è",
-        "(qual è | quanto è | quant'è | com'è | che) $measure [di | del | della | dell' | in | nel | nella] $target",
-        "che $measure (c'è | ha | fa) [in | nel | nella] $target",
         "(dimmi | di) $measure [di | del | della | dell' | in | nel | nella] $target",
         "(di | a) che $measure è $target",
         "quanta $measure (c'è | ha) [in | nel | nella] $target",
-        "qual è $measure $target",
         `(qual è | quanto è | quale è) [il | la | l'] $measure [${of}] $target`,
-        `(dimmi | leggi) [il | la | l'] $measure [${of}] $target`,
         `che $measure (c' è | ha | fa) [${in_}] $target`,
         `$measure ${of} $target`,
       ],
@@ -1109,7 +991,6 @@ export const italian: LanguagePack = {
         "$target (è | sono) [ancora] $state",
         "(ho lasciato | abbiamo lasciato) $target $state",
         "(ho lasciato | abbiamo lasciato) $state $target",
-        "(guarda | dimmi | controlla) se $target (è | sono) [ancora] $state",
         "(guarda | dimmi | controlla) se (è | sono) [ancora] $state $target",
         "ha $state $target",
         "$target (è | sono) [ancora] $state",

@@ -491,7 +491,6 @@ export const spanish: LanguagePack = {
     "power-start": {
       states: ["en marcha"],
       patterns: [
-        "(pon | poner | ponga) en marcha $target",
         "(pon | poner | ponga) $target en marcha",
         "(arranca | arrancar | inicia | iniciar) $target",
       ],
@@ -518,7 +517,7 @@ export const spanish: LanguagePack = {
       reply: "",
     },
     "ask-doing": {
-      patterns: ["qué (hace | está haciendo) $target", "qué hace ahora $target"],
+      patterns: ["qué (hace | está haciendo) $target"],
       reply: "",
     },
     "power-on": {
@@ -526,30 +525,19 @@ export const spanish: LanguagePack = {
         "(vuelve a | volver a) encender $target",
         "(haz | hacer) funcionar $target",
         "(pon | poner | ponga) $target",
-        `${on} $target`,
         `${set} $target en marcha`,
-        "$target (encendido | encendida | encendidos | encendidas)",
-        "quiero $target (encendido | encendida | encendidas)",
       ],
       reply: "{$target}: encendido.",
     },
     "power-off": {
       patterns: [
         "(quita | quite | quitar | corta | cortar) $target",
-        `${off} $target`,
-        "$target (apagado | apagada | apagados | apagadas)",
         "(corta | corte) la corriente de $target",
       ],
       reply: "{$target}: apagado.",
     },
     "brightness-to": {
-      patterns: [
-        "(atenúa | atenúe | atenuar | regula) $target (a | al | hasta) $level",
-        `(${set} | ${turnUp} | ${turnDown} | atenúa) $target ${to} $level [de brillo]`,
-        `${set} [el] (brillo | intensidad) ${of} $target ${to} $level`,
-        `$target ${to} $level [de brillo]`,
-        "$target $level",
-      ],
+      patterns: ["(atenúa | atenúe | atenuar | regula) $target (a | al | hasta) $level"],
       reply: "{$target} al {$level} por ciento.",
     },
     brighter: {
@@ -561,10 +549,7 @@ export const spanish: LanguagePack = {
         "(ilumina | iluminar | aclara) [más] $target [más] [$amount]",
         "(sube | subir | aumenta) [$amount] la luz [de | del | en] $target",
         "[$amount] más luz [en | de | del] $target",
-        `${turnUp} [el brillo ${of}] $target [${by}]`,
-        `$target [${by}] más (claro | clara | brillante | fuerte)`,
         `${set} $target [${by}] más (claro | clara | brillante | fuerte)`,
-        "más luz (en | de | del) $target",
       ],
       reply: "{$target}: más luz.",
     },
@@ -576,22 +561,12 @@ export const spanish: LanguagePack = {
         "[$amount] menos luz",
         "(atenúa | atenúe | atenuar | oscurece | oscurecer) [$amount] $target [en] [$amount]",
         "[$amount] menos luz [en | de | del] $target",
-        `${turnDown} [el brillo ${of}] $target [${by}]`,
-        `(atenúa | atenúe | atenuar) $target [${by}]`,
-        `$target [${by}] (más (oscuro | oscura | tenue) | menos brillante)`,
         `${set} $target [${by}] (más (oscuro | oscura | tenue) | menos brillante)`,
-        "menos luz (en | de | del) $target",
       ],
       reply: "{$target}: menos luz.",
     },
     "speed-to": {
-      patterns: [
-        "(haz | hacer) (funcionar | girar) $target (a | al) $level",
-        `${set} $target ${to} $level`,
-        `${set} [la] velocidad ${of} $target ${to} $level`,
-        `$target ${to} $level`,
-        "$target [velocidad] $level",
-      ],
+      patterns: ["(haz | hacer) (funcionar | girar) $target (a | al) $level"],
       reply: "{$target} al {$level} por ciento.",
     },
     faster: {
@@ -599,9 +574,6 @@ export const spanish: LanguagePack = {
       patterns: [
         "(acelera | acelere | acelerar) [$amount] $target [en] [$amount]",
         "(haz | hacer) que $target (gire | vaya) [$amount] más rápido",
-        `(acelera | acelere | acelerar) $target [${by}]`,
-        `${turnUp} [la velocidad ${of}] $target [${by}]`,
-        `$target [${by}] más (rápido | fuerte | deprisa)`,
         `${set} $target [${by}] más (rápido | fuerte)`,
       ],
       reply: "{$target}: más rápido.",
@@ -614,8 +586,6 @@ export const spanish: LanguagePack = {
         "(ralentiza | frena | desacelera | ralentizar) [$amount] $target [en] [$amount]",
         "(haz | hacer) que $target (gire | vaya) [$amount] más (lento | despacio)",
         `(frena | frene | ralentiza) $target [${by}]`,
-        `${turnDown} [la velocidad ${of}] $target [${by}]`,
-        `$target [${by}] más (lento | despacio | suave)`,
         `${set} $target [${by}] más (lento | despacio | suave)`,
       ],
       reply: "{$target}: más lento.",
@@ -627,7 +597,6 @@ export const spanish: LanguagePack = {
         "(haz | hacer) (oscilar | girar) $target",
         "(activa | enciende | activar | pon) la oscilación [de | del] $target",
         "haz (oscilar a $target | oscilar $target | que $target oscile)",
-        `${on} [la] oscilación (de | del) $target`,
         "$target (oscila | oscilando)",
       ],
       reply: "{$target} oscila.",
@@ -639,18 +608,12 @@ export const spanish: LanguagePack = {
     "colour-to": {
       patterns: [
         `${set} $target [en | de | a] [color] $colour`,
-        `${set} [el] color ${of} $target ${to} $colour`,
         "(colorea | pinta | tiñe) $target de $colour",
-        "$target [en | de] [color] $colour",
       ],
       reply: "{$target} en {$colour}.",
     },
     "warmth-to": {
-      patterns: [
-        `${set} $target [en | a] $warmth`,
-        `${set} [la] temperatura de color ${of} $target ${to} $warmth`,
-        "$target [en | a] $warmth",
-      ],
+      patterns: [`${set} $target [en | a] $warmth`],
       reply: "{$target} a {$warmth} kelvin.",
     },
     "temperature-to": {
@@ -661,10 +624,7 @@ export const spanish: LanguagePack = {
         "(pon | ponga | poner | sube | subir | baja | bajar | ajusta) la temperatura [de | del | en] $target (a | en | hasta) $degrees",
         "temperatura [de | del | en] $target a $degrees",
         "$target temperatura [a] $degrees",
-        `(${set} | calienta | enfría | ${turnUp} | ${turnDown}) $target ${to} $degrees`,
         `${set} [la] temperatura ${of} $target ${to} $degrees`,
-        `$target ${to} $degrees`,
-        "$target $degrees",
         "pon $degrees en $target",
       ],
       reply: "{$target} a {$degrees} grados.",
@@ -675,7 +635,6 @@ export const spanish: LanguagePack = {
         "(calienta | calentar) [$amount] [más] $target [$amount] [más]",
         "(sube | subir | aumenta) [$amount] la temperatura [de | del | en] $target [en] [$amount]",
         `${turnUp} [la temperatura ${of}] $target [${by}]`,
-        `$target [${by}] más (caliente | cálido | cálida | calor)`,
         `${set} $target [${by}] más caliente`,
         "[$amount] más calor en $target",
       ],
@@ -689,26 +648,17 @@ export const spanish: LanguagePack = {
         "(enfría | enfriar) [$amount] $target [$amount] [más]",
         "(baja | bajar | reduce) [$amount] la temperatura [de | del | en] $target [en] [$amount]",
         `${turnDown} [la temperatura ${of}] $target [${by}]`,
-        `$target [${by}] (más (frío | fría | fresco) | menos calor)`,
         `${set} $target [${by}] más (frío | fría | fresco)`,
         "[$amount] (menos calor | más fresco) en $target",
       ],
       reply: "{$target}: menos calor.",
     },
     "mode-to": {
-      patterns: [
-        `${set} $target en [modo] $mode`,
-        `${set} [el] modo ${of} $target ${to} $mode`,
-        "$target [en] [modo] $mode",
-      ],
+      patterns: [`${set} $target en [modo] $mode`],
       reply: "{$target}: {$mode}.",
     },
     "preset-to": {
-      patterns: [
-        `${set} $target [en] [modo] $preset`,
-        `${set} [el] preajuste ${of} $target ${to} $preset`,
-        "$target [en] [modo] $preset",
-      ],
+      patterns: [`${set} $target [en] [modo] $preset`],
       reply: "{$target}: {$preset}.",
     },
     open: {
@@ -718,7 +668,6 @@ export const spanish: LanguagePack = {
       patterns: [
         "(abre | abra | abrir | sube | suba | subir | levanta | levante | levantar) [del todo | completamente] $target [del todo | completamente | entero | hasta arriba]",
         `${open} $target [del todo | completamente | por completo]`,
-        "$target (abierto | abierta | arriba)",
       ],
       reply: "{$target}: abriendo.",
     },
@@ -729,7 +678,6 @@ export const spanish: LanguagePack = {
       patterns: [
         "(cierra | cierre | cerrar | baja | baje | bajar) [del todo | completamente] $target [del todo | completamente | entero | hasta abajo]",
         `${close} $target [del todo | completamente | por completo]`,
-        "$target (cerrado | cerrada | abajo)",
       ],
       reply: "{$target}: cerrando.",
     },
@@ -739,19 +687,12 @@ export const spanish: LanguagePack = {
         "(abre | abra | abrir | sube | subir) $target [a | al | hasta] $level",
         `(${set} | ${open} | ${close}) $target ${to} $level`,
         `${open} $target $level`,
-        `${set} [la] posición ${of} $target ${to} $level`,
-        `$target ${to} $level`,
-        "$target $level [abierta | abierto]",
       ],
       reply: "{$target} al {$level} por ciento.",
     },
     "tilt-to": {
       states: ["(inclinado | inclinada) [a | al] $level"],
-      patterns: [
-        `(inclina | incline | inclinar) $target ${to} $level`,
-        `${set} [la] inclinación ${of} $target ${to} $level`,
-        `$target inclinación [${to}] $level`,
-      ],
+      patterns: [`(inclina | incline | inclinar) $target ${to} $level`],
       reply: "{$target} inclinado al {$level} por ciento.",
     },
     "stop-moving": {
@@ -764,20 +705,12 @@ export const spanish: LanguagePack = {
     },
     "flow-on": {
       states: ["(abierto | abierta)"],
-      patterns: [
-        "(abre | abra | abrir) $target",
-        `(${on} | abre | abra | abrir) $target`,
-        "$target (abierto | abierta)",
-      ],
+      patterns: [`(${on} | abre | abra | abrir) $target`],
       reply: "{$target}: abierto.",
     },
     "flow-off": {
       states: ["(cerrado | cerrada)"],
-      patterns: [
-        "(cierra | cierre | cerrar | corta) $target",
-        `(${off} | cierra | cierre | cerrar) $target`,
-        "$target (cerrado | cerrada)",
-      ],
+      patterns: ["(cierra | cierre | cerrar | corta) $target"],
       reply: "{$target}: cerrado.",
     },
     lock: {
@@ -789,9 +722,6 @@ export const spanish: LanguagePack = {
         "(cierra | cierre | cerrar) [con llave] $target con llave",
         "(cierra | cierre | cerrar) con llave $target",
         "(bloquea | bloquee | bloquear | echa la llave a | echa el cerrojo a) $target",
-        "(cierra | cierre | cerrar) $target con llave",
-        "(bloquea | bloquee | bloquear) $target",
-        "$target (con llave | bloqueada | bloqueado)",
       ],
       reply: "{$target}: cerrado con llave.",
     },
@@ -803,7 +733,6 @@ export const spanish: LanguagePack = {
         "(quita | quitar) (la llave | el cerrojo) (a | de) $target",
         "(desbloquea | desbloquee | desbloquear) $target",
         "(quita | quite) la llave (a | de | del | al) $target",
-        "$target (sin llave | desbloqueada | desbloqueado)",
       ],
       reply: "{$target}: sin llave.",
     },
@@ -814,9 +743,7 @@ export const spanish: LanguagePack = {
       ],
       patterns: [
         "(arma | arme | armar | activa | active | activar | conecta | conectar | enciende | encender | pon) $target [en | para] [modo] [la] [$mode]",
-        "(arma | arme | armar | activa | active) $target [en] [modo] [$mode]",
         `${set} $target [en] [modo] $mode`,
-        "$target (armada | armado | [en] [modo] $mode)",
       ],
       reply: "{$target}: armada.",
     },
@@ -825,7 +752,6 @@ export const spanish: LanguagePack = {
       patterns: [
         "(desarma | desarme | desarmar | desactiva | desactive | desactivar | desconecta | desconectar | apaga | apagar | quita) $target",
         `(desarma | desarme | desarmar | ${off}) $target`,
-        "$target (desarmada | desarmado)",
       ],
       reply: "{$target}: desarmada.",
     },
@@ -853,11 +779,9 @@ export const spanish: LanguagePack = {
     play: {
       states: ["(sonando | reproduciendo | en marcha)"],
       patterns: [
-        "(pon | poner | ponga) en marcha $target",
         "(reproduce | reproducir | reanuda | reanudar | continúa) $target",
         "(pon | poner | reproduce | reanuda | sigue con) la música [en | de | del] $target",
         "(pon | haz) a sonar $target",
-        "(reproduce | reanuda | continúa) $target",
         `(${start} | reanuda | ${on}) [la] (reproducción | música) (en | de | del) $target`,
         "$target (reproduce | suena)",
       ],
@@ -867,7 +791,6 @@ export const spanish: LanguagePack = {
       states: ["(en pausa | pausado | pausada)"],
       patterns: [
         "(pausa | pause | pausar) $target",
-        "(pon | poner) en pausa $target",
         "(pausa | pausar) la música [en | de | del] $target",
         "(pausa | pause | pausar) $target",
         `${set} $target en pausa`,
@@ -893,7 +816,6 @@ export const spanish: LanguagePack = {
         "(pon | poner) la (siguiente | próxima) (canción | pista) [en | de | del] $target",
         "canción siguiente [en | de | del] $target",
         "[la] [pista | canción] siguiente (en | de | del) $target",
-        "siguiente (pista | canción) (en | de | del) $target",
         "$target siguiente [pista | canción]",
       ],
       reply: "Siguiente en {$target}.",
@@ -910,32 +832,18 @@ export const spanish: LanguagePack = {
       reply: "{$what} en {$target}.",
     },
     "volume-to": {
-      patterns: [
-        `${set} [el] volumen ${of} $target ${to} $level`,
-        `${set} $target ${to} [volumen] $level [de volumen]`,
-        `$target [volumen] ${to} $level`,
-        "$target [volumen] $level",
-      ],
       reply: "{$target} a volumen {$level}.",
     },
     louder: {
       states: ["[$amount] más (alto | alta | fuerte)"],
-      patterns: [
-        `${turnUp} [el volumen ${of}] $target [${by}]`,
-        `$target [${by}] más (alto | fuerte)`,
-        `${set} $target [${by}] más (alto | fuerte)`,
-      ],
+      patterns: [`${set} $target [${by}] más (alto | fuerte)`],
       reply: "{$target}: más alto.",
     },
     quieter: {
       states: [
         "[$amount] (más (bajo | baja | bajito | flojo | suave) | menos (alto | alta | fuerte))",
       ],
-      patterns: [
-        `${turnDown} [el volumen ${of}] $target [${by}]`,
-        `$target [${by}] más (bajo | suave)`,
-        `${set} $target [${by}] más (bajo | suave)`,
-      ],
+      patterns: [`${set} $target [${by}] más (bajo | suave)`],
       reply: "{$target}: más bajo.",
     },
     mute: {
@@ -943,10 +851,7 @@ export const spanish: LanguagePack = {
       patterns: [
         "(silencia | silencie | silenciar | calla | enmudece) $target",
         "(quita | quitar) el (sonido | volumen) (a | de | del | al) $target",
-        "(pon | poner) en silencio $target",
-        "(silencia | silencie | silenciar | calla) $target",
         "(quita | quite) el sonido (a | de | del | al) $target",
-        "$target en silencio",
       ],
       reply: "{$target} en silencio.",
     },
@@ -961,8 +866,6 @@ export const spanish: LanguagePack = {
       patterns: [
         "(pon | poner | reproduce) $source en $target",
         `(${set} | cambia) $target (en | a) $source`,
-        `(${set} | cambia) [la] (fuente | entrada) ${of} $target (a | en) $source`,
-        "$target [en] $source",
       ],
       reply: "{$target} en {$source}.",
     },
@@ -970,7 +873,6 @@ export const spanish: LanguagePack = {
       patterns: [
         "(pulsa | pulse | pulsar | presiona | aprieta | toca | tocar) $target",
         "(haz | hacer) sonar $target",
-        "(pulsa | pulse | pulsar | aprieta | presiona) $target",
       ],
       reply: "{$target} pulsado.",
     },
@@ -991,7 +893,6 @@ export const spanish: LanguagePack = {
       states: ["(parado | parada | detenido | detenida)"],
       patterns: [
         "(para | pare | parar | detén | detener | termina) $target",
-        `${stop} $target`,
         "$target (alto | para)",
       ],
       reply: "{$target} parado.",
@@ -1014,10 +915,8 @@ export const spanish: LanguagePack = {
     },
     "program-to": {
       patterns: [
-        "(elige | elegir | selecciona | pon) [el] programa $program (en | de | del | para) $target",
         `(${set} | ${start}) $target (en | con) [programa] $program`,
         "(elige | escoge) [el] programa $program (en | de | para) $target",
-        "$target [en] [programa] $program",
       ],
       reply: "{$target}: programa {$program}.",
     },
@@ -1027,9 +926,7 @@ export const spanish: LanguagePack = {
         "(encuentra | encontrar | busca | buscar) $target",
         "(haz | hacer) (sonar | pitar) $target",
         "no encuentro $target",
-        "dónde (está | están | he dejado) $target",
         "(busca | busque | encuentra | localiza) $target",
-        "haz sonar $target",
         "he perdido $target",
       ],
       reply: "{$target} suena.",
@@ -1045,9 +942,6 @@ export const spanish: LanguagePack = {
       patterns: [
         "(cuál | qué) es $measure",
         "qué $measure (hace | hay)",
-        "(cuál | qué) es $measure [de | del | en] $target",
-        "qué $measure (tiene | hace | hay) [en] $target",
-        "(dime | di) $measure [de | del | en] $target",
         "de qué $measure (es | está) $target",
         "a qué $measure está $target",
         "cuánta $measure (hay | hace | tiene) [en] $target",
@@ -1063,7 +957,6 @@ export const spanish: LanguagePack = {
       patterns: [
         "(cuántos grados | qué temperatura) (hay | hace) [en] $target",
         "(hace | hay) (calor | frío) [en] $target",
-        "cuánto (calor | frío) hace [en] $target",
       ],
       reply: "",
     },
@@ -1078,8 +971,6 @@ export const spanish: LanguagePack = {
         "(mira | dime | comprueba) si $target (está | están | sigue | siguen) $state",
         "(mira | dime | comprueba) si (está | están) $state $target",
         "ha $state $target",
-        "(está | están) $target [todavía | aún] $state",
-        "(mira | comprueba | dime) si $target (está | están) $state",
         "$target (está | están) $state",
       ],
       reply: "",
@@ -1100,7 +991,6 @@ export const spanish: LanguagePack = {
         "(hay | queda) [todavía | aún] algo $state [en] $target",
         "(está | sigue) algo $state [en] $target",
         "(hay | queda | quedan) (alguno | alguna | algún) [de] $target [todavía | aún] $state",
-        "hay algo $state en $target",
       ],
       reply: "",
     },

@@ -60,7 +60,7 @@ const ofKinds = (kind: readonly string[], intent: VocabularyIntent): VocabularyI
 });
 
 /** Kinds that start when they have power. */
-const running = ["plug", "pump", "fan", "heater", "light", "camera"];
+const running = ["plug", "pump", "fan", "heater"];
 
 /** Something that is on or off. */
 const switched = (property: string, to: "on" | "off", isForemost = false): VocabularyIntent => ({

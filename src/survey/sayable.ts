@@ -1,5 +1,6 @@
 import { isKnown } from "../model/known.ts";
 import { type Asked, isAble } from "../commands/ability.ts";
+import { listEffects } from "../commands/describe.ts";
 import { effectsOf, intentOf } from "../commands/outcome.ts";
 import { homeLanguage } from "../hearing/hear.ts";
 import { textOf } from "../source/border.ts";
@@ -87,13 +88,18 @@ function phrasesFor(
   const at = [...book.voicepoints.values()].find((each) => each.room === room)?.id;
   const context = { language, ...given({ at }) };
   const said: string[] = [];
+  const done = new Set<string>();
   for (const { intent, phrase: marked, asked } of samples) {
     if (!asked.every((each) => isAble(device, each))) continue;
     const phrase = marked.replaceAll(mark, name);
     const heard = book.hear(phrase, context);
     const effects = effectsOf(heard);
     const isOwn = effects.length > 0 && effects.every((effect) => effect.device === id);
-    if (isOwn && intentOf(heard) === intent.id) said.push(phrase);
+    // Of several ways to say the same, people need one.
+    const does = listEffects(effects).join();
+    if (!isOwn || intentOf(heard) !== intent.id || done.has(does)) continue;
+    done.add(does);
+    said.push(phrase);
   }
   return said;
 }

@@ -28,7 +28,7 @@ export interface Change {
 }
 
 /** A name this like is meant, even where some of its words could be understood alone. */
-const nearEnough = 0.3;
+export const nearEnough = 0.3;
 
 /** Everything that one change would mend. */
 export function singleChanges(engine: Engine, understood: Understood): Change[] {

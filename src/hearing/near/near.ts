@@ -5,7 +5,7 @@ import { given } from "../../source/given.ts";
 import type { Position } from "../../source/position.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { Understood } from "../understand/understand.ts";
-import { type Change, singleChanges } from "./changes.ts";
+import { type Change, nearEnough, singleChanges } from "./changes.ts";
 import { createNameSearch, unlikeness } from "./likeness.ts";
 import type { Paste } from "./paste.ts";
 import { tried } from "./tried.ts";
@@ -45,7 +45,12 @@ export function nearMisses(book: Phrasebook, engine: Engine, understood: Underst
   // What takes any words comes near to every phrase.
   const cost = ({ cost: own, state }: Change): number =>
     own + (free.has(ruleOf(engine.network, state)) ? 0.2 : 0);
+  // Words that are nearly a name are that name, and stand for nothing else.
+  const named = changes.filter(({ holder, cost: own }) => holder && own <= nearEnough);
+  const isName = ({ miss, from, end }: Change): boolean =>
+    miss !== "name" && named.some((other) => from < other.end && end > other.from);
   for (const change of changes.sort((a, b) => cost(a) - cost(b))) {
+    if (isName(change)) continue;
     const miss = describe(book, engine, utterance, change);
     const key = `${miss.miss} ${miss.start} ${miss.expected.join()}`;
     // Once some words are known to be off, more words around them say nothing new.
