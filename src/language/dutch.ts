@@ -252,6 +252,7 @@ export const dutch: LanguagePack = {
     running: ["bezig", "aan het draaien", "aan het zuigen"],
     docked: ["in het station", "aan het opladen"],
     moving: ["in beweging"],
+    finished: ["klaar"],
   },
   colours: {
     "#ff0000": ["rood"],
@@ -349,7 +350,7 @@ export const dutch: LanguagePack = {
     ..."als wanneer zodra terwijl voordat nadat totdat tot of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(
       " ",
     ),
-    ..."zei zegt gezegd zeggen vertel vertelde vraagt vroeg gevraagd gelooft hoorde gehoord gelezen wie waarom wat welke hoe heb hebt heeft hebben hadden al gisteren net".split(
+    ..."zei zegt gezegd zeggen vertel vertelde vraagt vroeg gevraagd gelooft hoorde gehoord gelezen wie waarom wat welke hoe heb hebt heeft hebben hadden al gisteren net elke iedere altijd vaak".split(
       " ",
     ),
     ..."aangezet uitgezet aangedaan uitgedaan geopend gesloten ingeschakeld uitgeschakeld gezet gedaan".split(
@@ -378,7 +379,6 @@ export const dutch: LanguagePack = {
       `$target (${should}) [weer | helemaal] $state`,
       `$target [weer | helemaal] $state (${ending})`,
       `$target (${should}) [weer | helemaal] $state (${ending})`,
-      `(${should}) $target [weer | helemaal] $state (${ending})`,
       `dat $target [weer | helemaal] $state (${ending})`,
     ],
     sorts: {
@@ -956,7 +956,7 @@ export const dutch: LanguagePack = {
     "program-to": {
       patterns: [
         "(kies) $program [programma] (op | voor | bij) $target",
-        `(${set} | start) $target (op | met | naar) [programma] $program`,
+        `(${set}) $target (op | met | naar) [programma] $program`,
       ],
       reply: "{$target} op {$program}.",
     },

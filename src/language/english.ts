@@ -157,7 +157,7 @@ export const english: LanguagePack = {
     ..."if unless when whenever while until till before after once whether should would could might may suppose supposing imagine pretend wish hope wonder remember remind forget forgot almost nearly".split(
       " ",
     ),
-    ..."say said says saying tell told tells ask asked asks think thought thinks believe heard hear wrote write asking who why what which how did was were been had has have does do used already yesterday ago last".split(
+    ..."say said says saying tell told tells ask asked asks think thought thinks believe heard hear wrote write asking who why what which how did was were been had has have does do used already yesterday ago last will every always each often usually daily".split(
       " ",
     ),
     ..."turned switched opened closed locked unlocked started stopped dimmed made got left ran played armed raised lowered".split(
@@ -335,6 +335,7 @@ export const english: LanguagePack = {
     running: ["running", "going", "busy", "cleaning"],
     docked: ["docked", "charging", "at its dock"],
     moving: ["moving", "seeing motion"],
+    finished: ["finished", "done", "through"],
   },
   colours: {
     "#ff0000": ["red"],

@@ -259,6 +259,7 @@ export const french: LanguagePack = {
     running: ["en route", "en fonctionnement"],
     docked: ["à la base", "sur sa base", "en charge"],
     moving: ["en mouvement"],
+    finished: ["fini", "terminé", "terminée"],
   },
   colours: {
     "#ff0000": ["rouge"],
@@ -343,11 +344,11 @@ export const french: LanguagePack = {
     "nous",
   ],
   hedges: [
-    ..."ne n pas jamais rien personne aucun aucune sans ni non plutôt presque".split(" "),
+    ..."ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(" "),
     ..."si quand lorsque dès avant après pendant tant jusque comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
       " ",
     ),
-    ..."dit disait dis dire a ai as ont avons avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment est-ce déjà hier fallait devait".split(
+    ..."dit disait dis dire a ai as ont avons avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment déjà hier fallait devait tous chaque toujours souvent".split(
       " ",
     ),
     ..."allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),

@@ -287,9 +287,9 @@ export const german: LanguagePack = {
     oscillate: { on: ["an"], off: ["aus"] },
   },
   states: {
-    on: ["an", "ein", "eingeschaltet", "angeschaltet"],
-    off: ["aus", "ausgeschaltet"],
-    open: ["offen", "auf", "geöffnet", "oben"],
+    on: ["an", "ein", "eingeschaltet", "angeschaltet", "angelassen", "angemacht"],
+    off: ["aus", "ausgeschaltet", "ausgemacht"],
+    open: ["offen", "auf", "geöffnet", "oben", "aufgelassen"],
     closed: ["zu", "geschlossen", "unten"],
     locked: ["abgeschlossen", "verriegelt", "zugesperrt"],
     unlocked: ["aufgeschlossen", "unverriegelt", "aufgesperrt"],
@@ -303,6 +303,7 @@ export const german: LanguagePack = {
     running: ["in betrieb", "am laufen", "am saugen"],
     docked: ["in der station", "am laden"],
     moving: ["in bewegung"],
+    finished: ["fertig", "durch"],
   },
   colours: {
     "#ff0000": ["rot"],
@@ -416,7 +417,7 @@ export const german: LanguagePack = {
     ..."wenn falls ob sobald solange während bevor nachdem bis als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
       " ",
     ),
-    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte denkt dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat habe hast haben hatte hatten war waren wurde wurden gestern schon bereits eben".split(
+    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte denkt dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat habe hast haben hatte hatten war waren wurde wurden gestern schon bereits jeden jede jedes immer täglich oft meistens".split(
       " ",
     ),
     ..."angemacht ausgemacht eingeschaltet ausgeschaltet angeschaltet aufgemacht zugemacht geöffnet geschlossen gestellt gedreht gestartet".split(
@@ -445,7 +446,6 @@ export const german: LanguagePack = {
       `$target (${should}) [wieder | ganz] $state`,
       `$target [wieder | ganz] $state (${ending})`,
       `$target (${should}) [wieder | ganz] $state (${ending})`,
-      `(${should}) $target [wieder | ganz] $state (${ending})`,
       `dass $target [wieder | ganz] $state (${ending})`,
       `${mind} $target [wieder | ganz] $state zu (machen | schalten | stellen | drehen | lassen)`,
     ],
@@ -1141,6 +1141,7 @@ export const german: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(habe | hab | haben) (ich | wir) $target [noch] $state",
         "(habe | hab) ich $target [noch] $state (gelassen | vergessen)",
         "(hat | haben) $target $state",
         "(ist | sind) $target [noch | gerade | alle | schon] $state [gerade]",

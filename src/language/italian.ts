@@ -285,6 +285,7 @@ export const italian: LanguagePack = {
     running: ["in funzione", "al lavoro"],
     docked: ["alla base", "in carica"],
     moving: ["in movimento"],
+    finished: ["finito", "terminato", "pronta", "pronto"],
   },
   colours: {
     "#ff0000": ["rosso", "rossa"],
@@ -370,7 +371,7 @@ export const italian: LanguagePack = {
     ..."se quando prima dopo mentre finché fosse fossero avesse immagina supponi supponiamo magari spero vorrei ricorda ricordati ricordo dimentica dimenticare dimenticato pensa".split(
       " ",
     ),
-    ..."dice detto disse dire digli dille ha ho hai abbiamo hanno aveva chiede chiesto crede credo sentito letto chi perché cosa quale come già ieri".split(
+    ..."dice detto disse dire digli dille ha ho hai abbiamo hanno aveva chiede chiesto crede credo sentito letto chi perché cosa quale come già ieri ogni sempre spesso".split(
       " ",
     ),
     ..."acceso accesi spento spenti aperto aperti chiuso chiusi messo lasciato".split(" "),

@@ -246,6 +246,7 @@ export const spanish: LanguagePack = {
     running: ["en marcha", "funcionando", "aspirando"],
     docked: ["en su base", "cargando"],
     moving: ["en movimiento"],
+    finished: ["terminado", "acabado", "lista", "listo"],
   },
   colours: {
     "#ff0000": ["rojo", "roja"],
@@ -334,7 +335,7 @@ export const spanish: LanguagePack = {
     ..."si cuando antes después mientras hasta hubiera hubiese fuera fuese estuviera estuviese imagina supón supongamos ojalá espero deseo acuérdate recuerda recuerdo olvidé olvides olvidado piensa".split(
       " ",
     ),
-    ..."dijo dice dicho dije decir dile diles ha he has han hemos había pregunta preguntó cree creo oído leído quién quien por qué porqué cuál cómo ya ayer".split(
+    ..."dijo dice dicho dije decir dile diles ha he has han hemos había pregunta preguntó cree creo oído leído quién quien por qué porqué cuál cómo ayer cada siempre todos suele".split(
       " ",
     ),
     ..."encendí encendió encendimos apagué apagó apagamos abrió abrimos cerró cerramos puso puse".split(

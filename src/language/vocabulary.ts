@@ -89,6 +89,7 @@ export const stateWords = [
   "running",
   "docked",
   "moving",
+  "finished",
 ] as const;
 
 export type StateWord = (typeof stateWords)[number];

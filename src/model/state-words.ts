@@ -40,4 +40,5 @@ export const stateTests: Readonly<Record<StateWord, readonly StateTest[]>> = {
   ],
   docked: [equal("activity", "docked")],
   moving: [equal("motion", true)],
+  finished: [equal("activity", "done")],
 };

@@ -87,7 +87,10 @@ function createRemarks(
   if (!names.includes(true)) return undefined;
   const isBarred = texts.map(
     (text, at) =>
-      names[at] === true || engine.hedges.has(text) || engine.numbers(texts, at).length > 0,
+      names[at] === true ||
+      engine.hedges.has(text) ||
+      engine.answers.has(text) ||
+      engine.numbers(texts, at).length > 0,
   );
   const begins = numbers.map((number) => engine.sets.start.moves.has(number));
   const whens = engine.whens(utterance);
