@@ -838,6 +838,8 @@ export const dutch: LanguagePack = {
     pause: {
       states: ["(op pauze | gepauzeerd)"],
       patterns: [
+        "(pauze | pauzeer)",
+        "(pauzeer) de muziek",
         "(pauzeer) [de] (muziek | weergave) [in | op | van] $target",
         "(pauzeer | onderbreek) $target",
         "$target (pauze | pauzeren)",
@@ -855,6 +857,7 @@ export const dutch: LanguagePack = {
     },
     next: {
       patterns: [
+        "volgend (nummer | liedje)",
         "volgend (nummer | liedje) [op | van | bij | in] $target",
         "volgende (nummer | liedje | track | plaat) [op | van | bij | in] $target",
         "(speel | ga naar) [het] volgende (nummer | liedje) [op | van | bij | in] $target",
@@ -892,6 +895,7 @@ export const dutch: LanguagePack = {
     mute: {
       states: ["(stil | gedempt | op stil)"],
       patterns: [
+        "(zet) het geluid uit",
         "$target dempen",
         "(zet) [het] geluid [van | op | bij] $target uit",
         "demp $target",

@@ -42,6 +42,7 @@ export const english: LanguagePack = {
       ["one hundred", "a hundred"],
       ["one hundred", "hundred"],
       ["zero", "nought"],
+      ["two", "couple of"],
     ],
     ordinal: toOrdinal,
     ordinalEndings: [],
@@ -202,7 +203,7 @@ export const english: LanguagePack = {
   targets: {
     all: ["all", "all of", "every", "both", "each"],
     everything: ["everything", "every device", "all devices", "the lot"],
-    here: ["here", "in here", "in this room", "this room"],
+    here: ["here", "in here", "over here", "around here", "in this room", "this room"],
     it: ["it", "them", "that", "that one", "those", "these"],
     there: ["there", "in there", "that room", "that place"],
     outside: ["outside", "outdoors", "out there"],
@@ -322,8 +323,8 @@ export const english: LanguagePack = {
     on: ["on", "lit", "switched on", "turned on"],
     off: ["off", "out", "switched off", "turned off"],
     open: ["open", "opened", "up"],
-    closed: ["closed", "shut", "down"],
-    locked: ["locked"],
+    closed: ["closed", "shut", "down", "close"],
+    locked: ["locked", "lock", "bolted"],
     unlocked: ["unlocked"],
     armed: ["armed", "set"],
     disarmed: ["disarmed", "unset"],
@@ -477,6 +478,7 @@ export const english: LanguagePack = {
             `$property (${of}) $target [to | at | on] $value`,
             `$value $property (${of}) $target`,
             ...say(`${adjust} | ${less} | ${more}`, "$property [up | down] (to | at) $value"),
+            ...say(adjust, "$property (to | at) $value (on | in | for | of) $target"),
             "$property [to | at] $value",
           ],
         },
@@ -836,6 +838,10 @@ export const english: LanguagePack = {
     },
     play: {
       patterns: [
+        "(resume | continue) [(music | playback)]",
+        "play [some] music",
+        "(play | put on) [some] music (on | in) $target",
+        "put [some] music on (on | in) $target",
         ...say("play | resume | unpause | continue | start", "$target"),
         ...say(
           "play | resume | continue | start",
@@ -849,6 +855,7 @@ export const english: LanguagePack = {
     },
     pause: {
       patterns: [
+        "pause [(music | playback)]",
         ...say("pause | hold", "$target"),
         ...say("pause", "[the] (music | playback) (on | in) $target"),
         "$target pause",
@@ -858,6 +865,7 @@ export const english: LanguagePack = {
     },
     "stop-playing": {
       patterns: [
+        "stop (music | playback | playing)",
         ...say("stop | end", "$target [playing]"),
         ...say("stop | end", "[the] (music | playback) (on | in) $target"),
         ...say("stop", "playing (on | in) $target"),
@@ -868,6 +876,9 @@ export const english: LanguagePack = {
     },
     next: {
       patterns: [
+        "next (track | song | one)",
+        "skip [this] (track | song | one)",
+        "skip to next (track | song | one)",
         ...say("skip", `[this] [${track}] (on | in) $target`),
         ...say("skip to | go to | play", `next (${track} | one) (on | in) $target`),
         `next [${track} | one] (on | in) $target`,
@@ -877,6 +888,8 @@ export const english: LanguagePack = {
     },
     previous: {
       patterns: [
+        "(previous | last) (track | song)",
+        "go back (a | one) (track | song)",
         ...say(
           "go back to | skip back to | play",
           `(previous | last) (${track} | one) (on | in) $target`,
@@ -903,12 +916,18 @@ export const english: LanguagePack = {
       reply: "{$target} quieter.",
     },
     mute: {
-      patterns: [...say("mute | silence | hush", "$target"), "$target mute"],
+      patterns: [
+        "mute",
+        "mute (sound | music)",
+        ...say("mute | silence | hush", "$target"),
+        "$target mute",
+      ],
       states: ["muted | silent | quiet"],
       reply: "{$target} muted.",
     },
     unmute: {
       patterns: [
+        "unmute",
         ...say("unmute", "$target"),
         "$target unmute",
         ...say(flick, `sound (of | on | for) $target back on`),
@@ -1052,6 +1071,8 @@ export const english: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(did | have) (I | we | anyone) (turn | turned | switch | switched | leave | left | shut | put) $target $state",
+        "(did | have) (I | we | anyone) $state [up] $target",
         "(is | are) $target [still | currently | all] $state [right now | now]",
         "(tell me | check | see) (if | whether) $target (is | are) [still] $state",
         "(did | have) (I | we | anyone | you) (leave | left) $target $state",
@@ -1062,6 +1083,7 @@ export const english: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "(what is | what's) [still | left] $state [in | at | on] $target",
         "(which | what) [of] $target (is | are) [still | currently | left] $state [right now | now]",
         "(list | name | tell me | show me) [of] $target (that | which) (is | are) [still] $state",
         "what is [still | left] $state (in | at) $target",
@@ -1072,6 +1094,8 @@ export const english: LanguagePack = {
     },
     "ask-any": {
       patterns: [
+        "any [of] $target [still] $state",
+        "anything [still | left] $state [in | at | on] $target",
         "(is | are) [there] any [of] $target [still | left] $state [right now | now]",
         "do any [of] $target [still] (seem | look) $state",
         "is anything [still | left] $state (in | at | on) $target",

@@ -818,6 +818,8 @@ export const french: LanguagePack = {
     pause: {
       states: ["en pause"],
       patterns: [
+        "pause",
+        "(mets | mettre) [la musique] en pause",
         "(mets | mettez | mettre) en pause $target",
         "(mets | mettre) la (musique | lecture) [sur | de | du | dans] $target en pause",
         `${set} $target en pause`,
@@ -838,6 +840,8 @@ export const french: LanguagePack = {
     },
     next: {
       patterns: [
+        "(chanson | morceau | titre) (suivant | suivante)",
+        "(passe | passer) [à] [la] (chanson | morceau) (suivant | suivante)",
         "(passe | passez | passer) [à] [la | au] (chanson | morceau | titre | piste) (suivant | suivante) [sur | de | du | dans | à] $target",
         "(chanson | morceau | titre | piste) (suivant | suivante) [sur | de | du | dans | à] $target",
         "(passe | saute) cette chanson [sur | de | du | dans | à] $target",
@@ -877,6 +881,7 @@ export const french: LanguagePack = {
     mute: {
       states: ["(muet | muette | en sourdine | en silence | sans son)"],
       patterns: [
+        "(coupe | couper) le son",
         "(coupe | coupez | couper) le son [de | du | des | d' | sur] $target",
         "(mets | mettre) en sourdine $target",
         "(fais | faire) taire $target",

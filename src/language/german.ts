@@ -969,6 +969,9 @@ export const german: LanguagePack = {
     pause: {
       states: ["(pausiert | auf Pause | angehalten)"],
       patterns: [
+        "Pause",
+        "(pausiere | pausier) die (Musik | Wiedergabe)",
+        "Musik Pause",
         "(pausier | pausiere) [die] (Musik | Wiedergabe) [im | in | auf | am | vom] $target",
         "(pausiere | pausier) $target",
         "$target (Pause | pausieren | anhalten)",
@@ -987,6 +990,8 @@ export const german: LanguagePack = {
     },
     next: {
       patterns: [
+        "(nächstes | nächster) (Lied | Titel | Stück)",
+        "(überspring | überspringe) [das | dieses] Lied",
         "(nächstes | nächster | nächsten) (Lied | Titel | Stück) [auf | am | im | in | beim] $target",
         "(spiel | spiele | geh | gehe) [zum | das | den] (nächsten | nächste) (Lied | Titel | Stück) [auf | am | im | in | beim] $target",
         "(überspring | überspringe) [das | den | dieses | diesen] (Lied | Titel | Stück) [auf | am | im | in | beim] $target",
@@ -1029,7 +1034,13 @@ export const german: LanguagePack = {
     },
     mute: {
       states: ["(stumm | still | stummgeschaltet)"],
-      patterns: [`${flick} $target stumm`, "$target (stumm | stummschalten | stumm schalten)"],
+      patterns: [
+        "stumm",
+        "Ton aus",
+        "mach den Ton aus",
+        `${flick} $target stumm`,
+        "$target (stumm | stummschalten | stumm schalten)",
+      ],
       reply: "{$target} stumm.",
     },
     unmute: {

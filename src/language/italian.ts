@@ -825,6 +825,8 @@ export const italian: LanguagePack = {
     pause: {
       states: ["in pausa"],
       patterns: [
+        "(metti | mettere) in pausa",
+        "pausa",
         "(metti | mettere) in pausa la musica [in | nel | nella | su | del] $target",
         `${set} $target in pausa`,
         `${set} in pausa $target`,
@@ -844,6 +846,8 @@ export const italian: LanguagePack = {
     },
     next: {
       patterns: [
+        "(prossima | prossimo) (canzone | brano)",
+        "(canzone | brano) (successiva | successivo)",
         "(prossima | prossimo | successiva | successivo) (canzone | brano | traccia) [su | sul | sulla | di | del | in | nel] $target",
         "(canzone | brano | traccia) (successiva | successivo) [su | sul | sulla | di | del | in | nel] $target",
         "(passa | passi | passare | vai) (alla | al) (prossima | prossimo) (canzone | brano) [su | sul | sulla | di | del | in] $target",
@@ -884,6 +888,7 @@ export const italian: LanguagePack = {
     mute: {
       states: ["(muto | muta | in silenzio | silenzioso | senza audio)"],
       patterns: [
+        "(silenzia | togli l' audio)",
         "(silenzia | silenziare | zittisci | ammutolisci) $target",
         "(togli | togliere) [l' audio | il volume | il suono] (a | al | alla | di | del | della) $target",
         "(silenzia | silenzi | ammutolisci) $target",

@@ -791,6 +791,7 @@ export const spanish: LanguagePack = {
     pause: {
       states: ["(en pausa | pausado | pausada)"],
       patterns: [
+        "(pausa | pausar) [la música]",
         "(pausa | pause | pausar) $target",
         "(pausa | pausar) la música [en | de | del] $target",
         "(pausa | pause | pausar) $target",
@@ -811,6 +812,8 @@ export const spanish: LanguagePack = {
     },
     next: {
       patterns: [
+        "(siguiente | próxima) (canción | pista)",
+        "canción siguiente",
         "(siguiente | próxima) (canción | pista | tema) [en | de | del] $target",
         "(pasa | pase | pasar) a la (siguiente | próxima) (canción | pista) [en | de | del] $target",
         "(salta | saltar) esta canción [en | de | del] $target",
@@ -850,6 +853,7 @@ export const spanish: LanguagePack = {
     mute: {
       states: ["(en silencio | silenciado | silenciada | mudo | muda | sin sonido)"],
       patterns: [
+        "(silencio | silencia)",
         "(silencia | silencie | silenciar | calla | enmudece) $target",
         "(quita | quitar) el (sonido | volumen) (a | de | del | al) $target",
         "(quita | quite) el sonido (a | de | del | al) $target",
