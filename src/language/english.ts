@@ -29,7 +29,7 @@ function say(verbs: string, rest: string): string[] {
 }
 
 function gerund(verb: string): string {
-  const isShort = /^[^aeiou]*[aeiou][^aeiouwxy]$/.test(verb);
+  const isShort = /^[^aeiou]*[aeiou][^aeiouwxy]$|begin$/.test(verb);
   return `${isShort ? verb + verb.slice(-1) : verb.replace(/e$/, "")}ing`;
 }
 

@@ -108,7 +108,16 @@ describe("numbers are read as digits, in words and mixed", () => {
 });
 
 const ofTheirOwn = ["moments", "adjectives"];
-const ofSome = ["patterns", "states", "links", "endings", "enclitics", "inflections", "actions"];
+const ofSome = [
+  "patterns",
+  "states",
+  "links",
+  "endings",
+  "enclitics",
+  "inflections",
+  "actions",
+  "gerunds",
+];
 
 test("every language pack has the same keys", () => {
   const keys = (value: unknown): unknown =>

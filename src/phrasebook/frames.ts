@@ -1,6 +1,7 @@
 import type { Frame, FrameForm } from "../language/frames.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import type { Said, VocabularyEntry } from "../language/vocabulary.ts";
+import { ownOf } from "../source/own.ts";
 
 /** The frames that an intent is said in. */
 export type Framed = Frame & {
@@ -49,7 +50,7 @@ function around(frames: readonly string[], states: string): string[] {
 /** The words of a property, or of an action. */
 function wordsFor({ properties, actions }: LanguagePack, framed: Framed | undefined): Said {
   if (!framed) return [];
-  return (framed.sort === "action" ? actions : properties)?.[framed.property] ?? [];
+  return ownOf((framed.sort === "action" ? actions : properties) ?? {}, framed.property) ?? [];
 }
 
 function formOf({ frames: { sorts } }: LanguagePack, frame: Frame): FrameForm {

@@ -3,6 +3,7 @@ import type { Device } from "../model/home.ts";
 import type { DataSchema } from "../model/property.ts";
 import type { SlotDefinition } from "../slot-types/definition.ts";
 import { given } from "../source/given.ts";
+import { ownOf } from "../source/own.ts";
 import type { IntentDefinition } from "./definition/intents.ts";
 import type { Framed } from "./frames.ts";
 
@@ -71,7 +72,7 @@ function isForemostOf({ properties }: Device, id: string, schema: DataSchema): b
 
 function forProperty(id: string, schema: DataSchema, isForemost: boolean): OwnIntent[] {
   const set = (value: string | boolean): OwnIntent["do"] => ({ set: { $target: { [id]: value } } });
-  const word = ({ properties }: LanguagePack): string => properties[id]?.[0] ?? id;
+  const word = ({ properties }: LanguagePack): string => ownOf(properties, id)?.[0] ?? id;
   const none = (): readonly string[] => [];
   const base = { property: id, isForemost } as const;
   const toValue = (
@@ -91,7 +92,7 @@ function forProperty(id: string, schema: DataSchema, isForemost: boolean): OwnIn
       return (["on", "off"] as const).map((form, index) => {
         const value = values[index] ?? form;
         const said = (pack: LanguagePack): readonly string[] =>
-          pack.values[id]?.[String(value)] ?? [];
+          ownOf(ownOf(pack.values, id) ?? {}, String(value)) ?? [];
         return {
           id: `${id}-${form}`,
           slots: { target },
@@ -149,7 +150,7 @@ function forAction(id: string): OwnIntent {
     slots: { target },
     do: { call: { $target: id } },
     framed: { sort: "action", form: "call", property: id, isForemost: true },
-    reply: ({ actions }) => actions?.[id]?.[0] ?? id,
+    reply: ({ actions = {} }) => ownOf(actions, id)?.[0] ?? id,
     states: () => [],
   };
 }

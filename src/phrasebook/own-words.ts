@@ -3,16 +3,15 @@ import type { Cursor } from "../document/cursor.ts";
 import { saidTexts } from "../document/said.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { type Packs, packFor } from "../language/packs.ts";
-import type { Said } from "../language/vocabulary.ts";
 import type { Home } from "../model/home.ts";
 import type { KindDefinition } from "./definition/home.ts";
 
-type Words = Record<string, string[]>;
+type Words = Map<string, string[]>;
 
 /** What a phrasebook says for properties, values and actions of its own, in one language. */
 interface OwnWords {
   properties: Words;
-  values: Record<string, Words>;
+  values: Map<string, Words>;
   actions: Words;
 }
 
@@ -31,7 +30,8 @@ export function withOwnWords(
     const pack = packFor({ packs }, language);
     if (!pack) return undefined;
     let words = own.get(pack);
-    if (!words) own.set(pack, (words = { properties: {}, values: {}, actions: {} }));
+    if (!words)
+      own.set(pack, (words = { properties: new Map(), values: new Map(), actions: new Map() }));
     return words;
   };
   for (const kind of kinds) {
@@ -46,7 +46,10 @@ export function withOwnWords(
       for (const value of property.entries()) {
         for (const { text, language } of saidTexts(value)) {
           const words = wordsOf(language);
-          if (words) push((words.values[property.id] ??= {}), value.id, text);
+          if (!words) continue;
+          const held = words.values.get(property.id) ?? new Map<string, string[]>();
+          words.values.set(property.id, held);
+          push(held, value.id, text);
         }
       }
     }
@@ -67,7 +70,8 @@ function addIds(
   own: ReadonlyMap<LanguagePack, OwnWords>,
 ): void {
   const isSaid = (sort: "properties" | "actions", id: string): boolean =>
-    packs.some((pack) => pack[sort]?.[id]) || [...own.values()].some((words) => words[sort][id]);
+    packs.some((pack) => Object.hasOwn(pack[sort] ?? {}, id)) ||
+    [...own.values()].some((words) => words[sort].has(id));
   const seen = new Set<unknown>();
   for (const { properties, actions } of devices.values()) {
     // Devices of a kind share what it has.
@@ -83,22 +87,24 @@ function addIds(
 }
 
 function push(words: Words | undefined, id: string, text: string): void {
-  if (words) (words[id] ??= []).push(text);
+  if (!words) return;
+  const held = words.get(id);
+  if (held) held.push(text);
+  else words.set(id, [text]);
 }
 
 function extended(pack: LanguagePack, own: OwnWords | undefined): LanguagePack {
   if (!own) return pack;
   const { properties, values, actions } = own;
-  const empty = [properties, values, actions].every((words) => Object.keys(words).length === 0);
-  if (empty) return pack;
-  const merged: Record<string, Readonly<Record<string, Said>>> = { ...pack.values };
-  for (const [property, words] of Object.entries(values)) {
-    merged[property] = { ...merged[property], ...words };
+  if (properties.size + values.size + actions.size === 0) return pack;
+  const merged = new Map(Object.entries(pack.values));
+  for (const [property, words] of values) {
+    merged.set(property, { ...merged.get(property), ...Object.fromEntries(words) });
   }
   return {
     ...pack,
-    properties: { ...pack.properties, ...properties },
-    values: merged,
-    actions: { ...pack.actions, ...actions },
+    properties: { ...pack.properties, ...Object.fromEntries(properties) },
+    values: Object.fromEntries(merged),
+    actions: { ...pack.actions, ...Object.fromEntries(actions) },
   };
 }

@@ -13,6 +13,7 @@ import type { Intent } from "./model.ts";
 import type { IntentDefinition } from "./definition/intents.ts";
 import type { PhrasebookDefinition } from "./definition/phrasebook.ts";
 import type { Scope } from "./scope.ts";
+import { ownOf } from "../source/own.ts";
 import { mapOf, section } from "./sections.ts";
 
 /** What an intent of the vocabulary needs a home to have, and what it does. */
@@ -146,7 +147,7 @@ function intents(packs: readonly LanguagePack[]): Record<VocabularyId, Vocabular
   const warmth: SlotDefinition = { type: "colour-temperature", values: warmths };
   const measures: Record<string, Record<string, string[]>> = {};
   for (const property of new Set(packs.flatMap((pack) => Object.keys(pack.properties)))) {
-    measures[property] = said((pack) => pack.properties[property] ?? []);
+    measures[property] = said((pack) => ownOf(pack.properties, property) ?? []);
   }
 
   const adjectives: Record<string, Record<string, string[]>> = {};

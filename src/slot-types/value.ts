@@ -4,6 +4,7 @@ import { reference, valueSchema } from "../document/shapes.ts";
 import { isKnown } from "../model/known.ts";
 import { nothingToSay, phrase } from "../pattern/build.ts";
 import { given } from "../source/given.ts";
+import { ownOf } from "../source/own.ts";
 import { need } from "./need.ts";
 import { recognisePhrases } from "./phrases.ts";
 import { type SlotBase, type Spoken, type ValuedSlot, settleAsSaid, valueRead } from "./slot.ts";
@@ -21,7 +22,8 @@ function listed(property: string, { home, pack }: Spoken): Map<string, readonly 
   for (const device of home.devices.values()) {
     const { enum: own = [] } = device.properties.get(property) ?? {};
     if (own.length === 0 || !isKnown(device)) continue;
-    for (const value of own) values.set(value, pack.values[property]?.[value] ?? [value]);
+    for (const value of own)
+      values.set(value, ownOf(ownOf(pack.values, property) ?? {}, value) ?? [value]);
   }
   return values;
 }
