@@ -92,6 +92,30 @@ describe("a command beside words that mean nothing here", () => {
     expect(home.states()["lamp"]).toMatchObject({ power: "on" });
   });
 
+  test("is offered no further than a yes reaches: never what a code guards or voice is barred from", () => {
+    const guarded = readPhrasebook([
+      {
+        path: "home.yaml",
+        text: `devices:
+  back-door: { kind: lock, voice: confirm }
+  vault: { kind: lock, voice: code }
+  strongbox: { kind: lock, voice: barred }`,
+      },
+    ]);
+    const home = simulate(guarded, { time: "2026-03-02T18:05" });
+    const outcomes = ["back door", "vault", "strongbox"].map((name) => {
+      const talk = home.converse();
+      const { outcome } = talk.say(`blimey unlock the ${name}`);
+      talk.say("yes");
+      return outcome;
+    });
+    expect(outcomes).toEqual(["offer", "unknown", "unknown"]);
+    expect(home.states()).toMatchObject({
+      "back-door": { locked: false },
+      vault: { locked: true },
+    });
+  });
+
   test("is unknown where the phrasebook will have no offers", () => {
     const plain = readPhrasebook([
       {

@@ -20,12 +20,12 @@ const track = "track | song";
 const gerunds: Record<string, string> = {};
 
 /** A command by any of several verbs. */
-function say(verbs: string, rest: string): string[] {
+function say(verbs: string, rest: string): string {
   for (const verb of verbs.split(" | ")) {
     const [first = ""] = verb.split(" ");
     gerunds[gerund(first)] = first;
   }
-  return [`(${verbs}) ${rest}`];
+  return `(${verbs}) ${rest}`;
 }
 
 function gerund(verb: string): string {
@@ -415,7 +415,7 @@ export const english: LanguagePack = {
     besides: ["with", "at", "in", "on", "to"],
     state: [
       "$target [back | right] $state",
-      ...say(
+      say(
         `turn | switch | put | set | get | make | have | keep | leave | bring | take | change | pull | give | knock | ${casual}`,
         "$target [back | right] $state",
       ),
@@ -429,28 +429,28 @@ export const english: LanguagePack = {
         on: {
           states: ["on", "(switched | turned | powered) on", "$property on"],
           commands: [
-            ...say(`${flick} | ${casual}`, "on $target"),
-            ...say("flick | power", "$target [back | right] on"),
-            ...say(flick, `on $property (${of}) $target`),
-            ...say(flick, `$property (${of}) $target on`),
-            ...say(flick, "on $target $property"),
+            say(`${flick} | ${casual}`, "on $target"),
+            say("flick | power", "$target [back | right] on"),
+            say(flick, `on $property (${of}) $target`),
+            say(flick, `$property (${of}) $target on`),
+            say(flick, "on $target $property"),
             `$property on (${of}) $target`,
-            ...say(flick, "on $property"),
-            ...say(flick, "$property on"),
+            say(flick, "on $property"),
+            say(flick, "$property on"),
             "$property on",
           ],
         },
         off: {
           states: ["off", "(switched | turned | powered | shut) off", "$property off"],
           commands: [
-            ...say(`${flick} | shut | knock`, "off $target"),
-            ...say("flick | shut | power", "$target [back | right] off"),
-            ...say(`${flick} | shut`, `off $property (${of}) $target`),
-            ...say(`${flick} | shut`, `$property (${of}) $target off`),
-            ...say(`${flick} | shut`, "off $target $property"),
+            say(`${flick} | shut | knock`, "off $target"),
+            say("flick | shut | power", "$target [back | right] off"),
+            say(`${flick} | shut`, `off $property (${of}) $target`),
+            say(`${flick} | shut`, `$property (${of}) $target off`),
+            say(`${flick} | shut`, "off $target $property"),
             `$property off (${of}) $target`,
-            ...say(flick, "off $property"),
-            ...say(flick, "$property off"),
+            say(flick, "off $property"),
+            say(flick, "$property off"),
             "$property off",
           ],
         },
@@ -464,21 +464,21 @@ export const english: LanguagePack = {
             "with $property (at | of) $value",
           ],
           commands: [
-            ...say(adjust, "$target [up | down | back] (to | at | on) $value"),
-            ...say(adjust, "(up | down) $target (to | at) $value"),
-            ...say(
+            say(adjust, "$target [up | down | back] (to | at | on) $value"),
+            say(adjust, "(up | down) $target (to | at) $value"),
+            say(
               `${adjust} | ${less} | ${more}`,
               `[up | down] $property (${of}) $target [up | down | back] (to | at) $value`,
             ),
-            ...say(
+            say(
               `${adjust} | ${less} | ${more}`,
               "[up | down] $target $property [up | down | back] (to | at) $value",
             ),
-            ...say(`${less} | ${more}`, "$target to $value"),
+            say(`${less} | ${more}`, "$target to $value"),
             `$property (${of}) $target [to | at | on] $value`,
             `$value $property (${of}) $target`,
-            ...say(`${adjust} | ${less} | ${more}`, "$property [up | down] (to | at) $value"),
-            ...say(adjust, "$property (to | at) $value (on | in | for | of) $target"),
+            say(`${adjust} | ${less} | ${more}`, "$property [up | down] (to | at) $value"),
+            say(adjust, "$property (to | at) $value (on | in | for | of) $target"),
             "$property [to | at] $value",
           ],
         },
@@ -492,14 +492,14 @@ export const english: LanguagePack = {
             "[$amount] more $property",
           ],
           commands: [
-            ...say(push, "up $target [[by] $amount]"),
-            ...say(more, "$target [[by] $amount]"),
-            ...say(`${more} | ${upward}`, `$property (${of}) $target [[by] $amount]`),
-            ...say(push, `$property (${of}) $target up [[by] $amount]`),
-            ...say(`${more} | ${upward}`, "$target $property [[by] $amount]"),
+            say(push, "up $target [[by] $amount]"),
+            say(more, "$target [[by] $amount]"),
+            say(`${more} | ${upward}`, `$property (${of}) $target [[by] $amount]`),
+            say(push, `$property (${of}) $target up [[by] $amount]`),
+            say(`${more} | ${upward}`, "$target $property [[by] $amount]"),
             `[$amount] more $property (${of}) $target`,
-            ...say(`${more} | ${upward}`, "$property [[by] $amount]"),
-            ...say(push, "$property up [[by] $amount]"),
+            say(`${more} | ${upward}`, "$property [[by] $amount]"),
+            say(push, "$property up [[by] $amount]"),
             "$property up [[by] $amount]",
           ],
         },
@@ -513,14 +513,14 @@ export const english: LanguagePack = {
             "[$amount] less $property",
           ],
           commands: [
-            ...say(push, "down $target [[by] $amount]"),
-            ...say(less, "$target [[by] $amount]"),
-            ...say(`${less} | ${downward}`, `$property (${of}) $target [[by] $amount]`),
-            ...say(push, `$property (${of}) $target down [[by] $amount]`),
-            ...say(`${less} | ${downward}`, "$target $property [[by] $amount]"),
+            say(push, "down $target [[by] $amount]"),
+            say(less, "$target [[by] $amount]"),
+            say(`${less} | ${downward}`, `$property (${of}) $target [[by] $amount]`),
+            say(push, `$property (${of}) $target down [[by] $amount]`),
+            say(`${less} | ${downward}`, "$target $property [[by] $amount]"),
             `[$amount] less $property (${of}) $target`,
-            ...say(`${less} | ${downward}`, "$property [[by] $amount]"),
-            ...say(push, "$property down [[by] $amount]"),
+            say(`${less} | ${downward}`, "$property [[by] $amount]"),
+            say(push, "$property down [[by] $amount]"),
             "$property down [[by] $amount]",
           ],
         },
@@ -533,10 +533,10 @@ export const english: LanguagePack = {
             "$property [to | on | in | at] $value",
           ],
           commands: [
-            ...say(choose, `$property (${of}) $target [over] (to | on | in | into) $value`),
-            ...say(choose, "$target $property [over] (to | on | in | into) $value"),
-            ...say(choose, "$target over to $value"),
-            ...say("select | choose | pick | use | set", `$value $property (${of} | with) $target`),
+            say(choose, `$property (${of}) $target [over] (to | on | in | into) $value`),
+            say(choose, "$target $property [over] (to | on | in | into) $value"),
+            say(choose, "$target over to $value"),
+            say("select | choose | pick | use | set", `$value $property (${of} | with) $target`),
             `$value $property (${of}) $target`,
             `$property (${of}) $target [to | on | at] $value`,
           ],
@@ -546,8 +546,8 @@ export const english: LanguagePack = {
         to: {
           states: ["[to | in] $value", "[to | in] $value $property", "$property [to] $value"],
           commands: [
-            ...say(`${choose} | make`, `$property (${of}) $target [to] $value`),
-            ...say(`${choose} | make`, "$target $property [to] $value"),
+            say(`${choose} | make`, `$property (${of}) $target [to] $value`),
+            say(`${choose} | make`, "$target $property [to] $value"),
             `$property (${of}) $target [to] $value`,
           ],
         },
@@ -556,7 +556,7 @@ export const english: LanguagePack = {
         to: {
           states: ["$property to $value", "$property $value"],
           commands: [
-            ...say(choose, `$property (${of}) $target to $value`),
+            say(choose, `$property (${of}) $target to $value`),
             `$property (${of}) $target to $value`,
           ],
         },
@@ -576,13 +576,13 @@ export const english: LanguagePack = {
   },
   vocabulary: {
     "power-on": {
-      patterns: [...say("light up | fire up | power up | activate | enable", "$target")],
+      patterns: [say("light up | fire up | power up | activate | enable", "$target")],
       states: ["lit"],
       reply: "{$target} on.",
     },
     "power-off": {
       patterns: [
-        ...say(
+        say(
           "kill | cut | shut down | power down | deactivate | disable | turn out | put out | extinguish",
           "$target",
         ),
@@ -591,14 +591,14 @@ export const english: LanguagePack = {
       reply: "{$target} off.",
     },
     "brightness-to": {
-      patterns: [...say("dim | brighten | fade", "$target [up | down] [to | at] $level")],
+      patterns: [say("dim | brighten | fade", "$target [up | down] [to | at] $level")],
       reply: "{$target} at {$level} percent.",
     },
     brighter: {
       patterns: [
         "[$amount] brighter",
         "[$amount] more light",
-        ...say("brighten", "[up] $target [up] [[by] $amount]"),
+        say("brighten", "[up] $target [up] [[by] $amount]"),
         `[$amount] more light (${of} | from) $target`,
       ],
       states: ["[$amount] (brighter | lighter)", "(brighter | lighter) by $amount"],
@@ -608,8 +608,8 @@ export const english: LanguagePack = {
       patterns: [
         "[$amount] (dimmer | darker)",
         "[$amount] less light",
-        ...say("dim | soften", "$target [down] [[by] $amount]"),
-        ...say("dim", "down $target [[by] $amount]"),
+        say("dim | soften", "$target [down] [[by] $amount]"),
+        say("dim", "down $target [[by] $amount]"),
         `[$amount] less light (${of} | from) $target`,
       ],
       states: ["[$amount] (dimmer | darker)", "(dimmer | darker) by $amount"],
@@ -617,32 +617,32 @@ export const english: LanguagePack = {
     },
     "speed-to": {
       patterns: [
-        ...say("run | spin | slow | speed", "$target [up | down] [to | at | on] $level [speed]"),
-        ...say("slow down | speed up", "$target to $level"),
+        say("run | spin | slow | speed", "$target [up | down] [to | at | on] $level [speed]"),
+        say("slow down | speed up", "$target to $level"),
       ],
       reply: "{$target} at {$level} percent.",
     },
     faster: {
       patterns: [
-        ...say("run | spin", "$target [$amount] (faster | quicker)"),
-        ...say("speed", "up $target [[by] $amount]"),
-        ...say("speed", "$target up [[by] $amount]"),
+        say("run | spin", "$target [$amount] (faster | quicker)"),
+        say("speed", "up $target [[by] $amount]"),
+        say("speed", "$target up [[by] $amount]"),
       ],
       states: ["[$amount] (faster | quicker)", "(faster | quicker) by $amount"],
       reply: "{$target} faster.",
     },
     slower: {
       patterns: [
-        ...say("run | spin", "$target [$amount] slower"),
-        ...say("slow", "[down] $target [[by] $amount]"),
-        ...say("slow", "$target down [[by] $amount]"),
+        say("run | spin", "$target [$amount] slower"),
+        say("slow", "[down] $target [[by] $amount]"),
+        say("slow", "$target down [[by] $amount]"),
       ],
       states: ["[$amount] slower", "slower by $amount"],
       reply: "{$target} slower.",
     },
     "oscillate-on": {
       patterns: [
-        ...say("oscillate | swing | rotate", "$target"),
+        say("oscillate | swing | rotate", "$target"),
         "(make | let | have) $target (oscillate | swing | rotate)",
         "get $target to (oscillate | swing | rotate)",
       ],
@@ -651,28 +651,28 @@ export const english: LanguagePack = {
     },
     "oscillate-off": {
       patterns: [
-        ...say("stop", "$target [from] (oscillating | swinging | rotating)"),
-        ...say("stop", "(oscillating | swinging | rotating) $target"),
+        say("stop", "$target [from] (oscillating | swinging | rotating)"),
+        say("stop", "(oscillating | swinging | rotating) $target"),
       ],
       reply: "{$target} not oscillating.",
     },
     "colour-to": {
-      patterns: [...say("paint | colour | color", "$target $colour")],
+      patterns: [say("paint | colour | color", "$target $colour")],
       reply: "{$target} in {$colour}.",
     },
     "warmth-to": { reply: "{$target} at {$warmth} kelvin." },
     "temperature-to": {
       patterns: [
-        ...say("heat | warm | cool", "$target [up | down] to $degrees"),
-        ...say(
+        say("heat | warm | cool", "$target [up | down] to $degrees"),
+        say(
           adjust,
           "temperature (of | for | on | in) $target [up | down | back] (to | at) $degrees",
         ),
-        ...say(adjust, "$target temperature [up | down | back] (to | at) $degrees"),
+        say(adjust, "$target temperature [up | down | back] (to | at) $degrees"),
         "temperature (of | for | on | in) $target [to | at] $degrees",
         "$degrees (in | on | for) $target",
         "make it $degrees in $target",
-        ...say(adjust, "temperature [up | down] to $degrees"),
+        say(adjust, "temperature [up | down] to $degrees"),
         "temperature [to | at] $degrees",
       ],
       states: ["temperature [to | at | on] $degrees"],
@@ -681,9 +681,9 @@ export const english: LanguagePack = {
     warmer: {
       patterns: [
         "[$amount] warmer",
-        ...say("warm | heat", "[up] $target [up] [[by] $amount]"),
-        ...say(`${more} | ${upward}`, "temperature (of | in | on | for) $target [[by] $amount]"),
-        ...say(push, "temperature (of | in | on | for) $target up [[by] $amount]"),
+        say("warm | heat", "[up] $target [up] [[by] $amount]"),
+        say(`${more} | ${upward}`, "temperature (of | in | on | for) $target [[by] $amount]"),
+        say(push, "temperature (of | in | on | for) $target up [[by] $amount]"),
         "make it [$amount] (warmer | hotter) in $target",
       ],
       states: ["[$amount] (warmer | hotter)", "(warmer | hotter) by $amount"],
@@ -692,9 +692,9 @@ export const english: LanguagePack = {
     cooler: {
       patterns: [
         "[$amount] (cooler | colder)",
-        ...say("cool", "[down] $target [down] [[by] $amount]"),
-        ...say(`${less} | ${downward}`, "temperature (of | in | on | for) $target [[by] $amount]"),
-        ...say(push, "temperature (of | in | on | for) $target down [[by] $amount]"),
+        say("cool", "[down] $target [down] [[by] $amount]"),
+        say(`${less} | ${downward}`, "temperature (of | in | on | for) $target [[by] $amount]"),
+        say(push, "temperature (of | in | on | for) $target down [[by] $amount]"),
         "make it [$amount] (cooler | colder) in $target",
       ],
       states: ["[$amount] (cooler | colder)", "(cooler | colder) by $amount"],
@@ -706,11 +706,11 @@ export const english: LanguagePack = {
     "preset-to": { reply: "{$target} set to {$preset}." },
     open: {
       patterns: [
-        ...say(
+        say(
           "open | raise | lift | roll up | pull up | draw back",
           "[up] $target [fully | completely | all the way | right up | wide]",
         ),
-        ...say(
+        say(
           "raise | lift | roll | pull | put | open | bring | let | take",
           "$target [all the way | right] up",
         ),
@@ -720,26 +720,23 @@ export const english: LanguagePack = {
     },
     close: {
       patterns: [
-        ...say(
+        say(
           "close | shut | lower | roll down | pull down | draw",
           "[up] $target [fully | completely | all the way]",
         ),
-        ...say(
-          "lower | roll | pull | put | let | bring | take",
-          "$target [all the way | right] down",
-        ),
+        say("lower | roll | pull | put | let | bring | take", "$target [all the way | right] down"),
       ],
       states: [`[${whole}] (closed | shut | down)`, "(closed | shut | down) all the way"],
       reply: "{$target} closing.",
     },
     "position-to": {
       patterns: [
-        ...say(
+        say(
           `${adjust} | open | close | raise | lower | lift | roll | pull | shut`,
           "$target [up | down] (to | at | by) $level [open | closed]",
         ),
-        ...say("open | raise | lift", "$target $level [of the way] [up | open]"),
-        ...say("put | pull | roll | bring | draw", "$target $level [of the way] (up | open)"),
+        say("open | raise | lift", "$target $level [of the way] [up | open]"),
+        say("put | pull | roll | bring | draw", "$target $level [of the way] (up | open)"),
         "$level open $target",
       ],
       states: [
@@ -750,8 +747,8 @@ export const english: LanguagePack = {
     },
     "position-short": {
       patterns: [
-        ...say("close | lower | shut | drop", "$target $level [of the way] [down | closed]"),
-        ...say(
+        say("close | lower | shut | drop", "$target $level [of the way] [down | closed]"),
+        say(
           "put | pull | roll | bring | draw",
           "$target $level [of the way] (down | closed | shut)",
         ),
@@ -761,68 +758,65 @@ export const english: LanguagePack = {
     },
     "tilt-to": {
       patterns: [
-        ...say("tilt | angle", "$target [to | at] $level"),
-        ...say("angle | turn | tilt", "slats (of | on) $target to $level"),
+        say("tilt | angle", "$target [to | at] $level"),
+        say("angle | turn | tilt", "slats (of | on) $target to $level"),
       ],
       states: ["tilted [to | at] $level"],
       reply: "{$target} tilted to {$level} percent.",
     },
     "stop-moving": {
-      patterns: [
-        ...say("stop | halt | hold", "[moving] $target [moving]"),
-        "$target (stop | halt)",
-      ],
+      patterns: [say("stop | halt | hold", "[moving] $target [moving]"), "$target (stop | halt)"],
       reply: "{$target} stopped.",
     },
     "flow-on": {
       patterns: [
-        ...say("open", "[up] $target"),
-        ...say("start | let", "(flow | water) (through | in) $target"),
-        ...say("run", "$target"),
+        say("open", "[up] $target"),
+        say("start | let", "(flow | water) (through | in) $target"),
+        say("run", "$target"),
       ],
       states: ["open", "running"],
       reply: "{$target} open.",
     },
     "flow-off": {
       patterns: [
-        ...say("close | shut", "[off] $target"),
-        ...say("stop", "(flow | water) (through | in) $target"),
-        ...say("stop", "$target"),
+        say("close | shut", "[off] $target"),
+        say("stop", "(flow | water) (through | in) $target"),
+        say("stop", "$target"),
       ],
       states: ["closed | shut"],
       reply: "{$target} closed.",
     },
     lock: {
-      patterns: [...say("lock | bolt | secure", "[up] $target [up]"), "$target lock"],
+      patterns: [say("lock | bolt | secure", "[up] $target [up]"), "$target lock"],
       states: ["locked [up] | bolted | secured"],
       reply: "{$target} locked.",
     },
     unlock: {
-      patterns: [...say("unlock | unbolt | release", "$target"), "$target unlock"],
+      patterns: [say("unlock | unbolt | release", "$target"), "$target unlock"],
       states: ["unlocked | unbolted"],
       reply: "{$target} unlocked.",
     },
     arm: {
       patterns: [
-        ...say("arm | set", "$target [[to | for | in | on] $mode [mode]]"),
-        ...say("switch | turn | put | change", "$target (to | in | into | on) $mode [mode]"),
-        ...say(flick, "on $target"),
+        say("arm | set", "$target [[to | for | in | on] $mode [mode]]"),
+        say("switch | turn | put | change", "$target (to | in | into | on) $mode [mode]"),
+        say(flick, "on $target"),
         "$mode mode (on | for) $target",
       ],
       states: ["armed [(for | in | to) $mode [mode]]", "set", "on", "[to | on | in] $mode [mode]"],
       reply: "{$target} armed.",
     },
     disarm: {
-      patterns: [...say("disarm | unset | deactivate", "$target"), ...say(flick, "off $target")],
+      patterns: [say("disarm | unset | deactivate", "$target"), say(flick, "off $target")],
       states: ["off | disarmed | unset"],
       reply: "{$target} disarmed.",
     },
     record: {
       patterns: [
-        ...say("start | begin", "recording (with | on | from | using) $target"),
-        ...say("record", "(with | on | from | using) $target"),
+        say("start | begin", "recording (with | on | from | using) $target"),
+        say("record", "(with | on | from | using) $target"),
         "(make | let | have) $target record",
-        ...say("start | set | get", "$target recording"),
+        say("start | set | get", "$target recording"),
         "$target (record | start recording)",
       ],
       states: ["recording"],
@@ -830,8 +824,8 @@ export const english: LanguagePack = {
     },
     "stop-recording": {
       patterns: [
-        ...say("stop | end", "recording (with | on | from) $target"),
-        ...say("stop", "$target [from] recording"),
+        say("stop | end", "recording (with | on | from) $target"),
+        say("stop", "$target [from] recording"),
         "$target stop recording",
       ],
       reply: "{$target} not recording.",
@@ -842,13 +836,13 @@ export const english: LanguagePack = {
         "play [some] music",
         "(play | put on) [some] music (on | in) $target",
         "put [some] music on (on | in) $target",
-        ...say("play | resume | unpause | continue | start", "$target"),
-        ...say(
+        say("play | resume | unpause | continue | start", "$target"),
+        say(
           "play | resume | continue | start",
           "[the] (music | playback | playing) (on | in | from) $target",
         ),
         "$target (play | resume)",
-        ...say("start | get | set", "$target playing"),
+        say("start | get | set", "$target playing"),
       ],
       states: ["playing"],
       reply: "{$target} playing.",
@@ -856,8 +850,8 @@ export const english: LanguagePack = {
     pause: {
       patterns: [
         "pause [(music | playback)]",
-        ...say("pause | hold", "$target"),
-        ...say("pause", "[the] (music | playback) (on | in) $target"),
+        say("pause | hold", "$target"),
+        say("pause", "[the] (music | playback) (on | in) $target"),
         "$target pause",
       ],
       states: ["paused | on pause | on hold"],
@@ -866,9 +860,9 @@ export const english: LanguagePack = {
     "stop-playing": {
       patterns: [
         "stop (music | playback | playing)",
-        ...say("stop | end", "$target [playing]"),
-        ...say("stop | end", "[the] (music | playback) (on | in) $target"),
-        ...say("stop", "playing (on | in) $target"),
+        say("stop | end", "$target [playing]"),
+        say("stop | end", "[the] (music | playback) (on | in) $target"),
+        say("stop", "playing (on | in) $target"),
         "$target stop [playing]",
       ],
       states: ["stopped"],
@@ -879,8 +873,8 @@ export const english: LanguagePack = {
         "next (track | song | one)",
         "skip [this] (track | song | one)",
         "skip to next (track | song | one)",
-        ...say("skip", `[this] [${track}] (on | in) $target`),
-        ...say("skip to | go to | play", `next (${track} | one) (on | in) $target`),
+        say("skip", `[this] [${track}] (on | in) $target`),
+        say("skip to | go to | play", `next (${track} | one) (on | in) $target`),
         `next [${track} | one] (on | in) $target`,
         `$target (next [${track}] | skip [${track}])`,
       ],
@@ -890,12 +884,12 @@ export const english: LanguagePack = {
       patterns: [
         "(previous | last) (track | song)",
         "go back (a | one) (track | song)",
-        ...say(
+        say(
           "go back to | skip back to | play",
           `(previous | last) (${track} | one) (on | in) $target`,
         ),
         `(previous | last) (${track} | one) (on | in) $target`,
-        ...say("go | skip", `back [a | one] [${track}] (on | in) $target`),
+        say("go | skip", `back [a | one] [${track}] (on | in) $target`),
         `$target (previous [${track}] | back)`,
       ],
       reply: "Back one on {$target}.",
@@ -919,7 +913,7 @@ export const english: LanguagePack = {
       patterns: [
         "mute",
         "mute (sound | music)",
-        ...say("mute | silence | hush", "$target"),
+        say("mute | silence | hush", "$target"),
         "$target mute",
       ],
       states: ["muted | silent | quiet"],
@@ -928,84 +922,79 @@ export const english: LanguagePack = {
     unmute: {
       patterns: [
         "unmute",
-        ...say("unmute", "$target"),
+        say("unmute", "$target"),
         "$target unmute",
-        ...say(flick, `sound (of | on | for) $target back on`),
-        ...say(flick, `sound back on (of | on | for) $target`),
+        say(flick, `sound (of | on | for) $target back on`),
+        say(flick, `sound back on (of | on | for) $target`),
       ],
       states: ["unmuted"],
       reply: "{$target} unmuted.",
     },
     "source-to": {
-      patterns: [...say("put | play", "$source (on | through) $target")],
+      patterns: [say("put | play", "$source (on | through) $target")],
       reply: "{$target} on {$source}.",
     },
     press: {
-      patterns: [...say("press | push | hit | ring", "$target"), "$target press"],
+      patterns: [say("press | push | hit | ring", "$target"), "$target press"],
       reply: "{$target} pressed.",
     },
     start: {
       patterns: [
-        ...say("start | run | begin", "[up] $target [up]"),
-        ...say("get | set | send", "$target (going | started | running | off | out)"),
-        ...say("send out | send off", "$target"),
+        say("start | run | begin", "[up] $target [up]"),
+        say("get | set | send", "$target (going | started | running | off | out)"),
+        say("send out | send off", "$target"),
         "$target start",
-        ...say("start | begin", "(cleaning | vacuuming | sweeping) with $target"),
+        say("start | begin", "(cleaning | vacuuming | sweeping) with $target"),
         "(let | have | make) $target (run | start | clean)",
       ],
       states: ["running | going | started | cleaning"],
       reply: "{$target} started.",
     },
     stop: {
-      patterns: [...say("stop | end | halt | finish", "$target")],
+      patterns: [say("stop | end | halt | finish", "$target")],
       states: ["stopped"],
       reply: "{$target} stopped.",
     },
     "pause-work": {
-      patterns: [...say("pause | hold", "$target"), "$target pause"],
+      patterns: [say("pause | hold", "$target"), "$target pause"],
       states: ["paused | on pause | on hold"],
       reply: "{$target} paused.",
     },
     dock: {
       patterns: [
-        ...say("dock | park", "$target"),
-        ...say(
+        say("dock | park", "$target"),
+        say(
           "send | take | bring",
           "$target (home | back [home] | [back] to [its] (dock | base | station))",
         ),
         "$target (dock | go home | go back)",
-        ...say("recharge | charge", "$target"),
+        say("recharge | charge", "$target"),
       ],
       states: ["docked | home | back (in | at | on) [its] (dock | base | station)"],
       reply: "{$target} going home.",
     },
     "program-to": {
-      patterns: [
-        ...say("select | choose | pick | set", "$program program (on | of | for) $target"),
-      ],
+      patterns: [say("select | choose | pick | set", "$program program (on | of | for) $target")],
       reply: "{$target} on {$program}.",
     },
     "program-start": {
       patterns: [
-        ...say("run | start", "$target (on | with | in) $program [program | programme | cycle]"),
-        ...say(
-          "run | start",
-          "[the] $program (program | programme | cycle) (on | of | in) $target",
-        ),
+        say("run | start", "$target (on | with | in) $program [program | programme | cycle]"),
+        say("run | start", "[the] $program (program | programme | cycle) (on | of | in) $target"),
       ],
       reply: "{$target} started on {$program}.",
     },
     "power-start": {
       patterns: [
-        ...say("start | run | begin", "[up] $target [up]"),
-        ...say("get | set", "$target (going | running | started)"),
+        say("start | run | begin", "[up] $target [up]"),
+        say("get | set", "$target (going | running | started)"),
         "$target start",
       ],
       states: ["running | going"],
       reply: "{$target} on.",
     },
     "power-stop": {
-      patterns: [...say("stop | halt", "$target"), "$target stop"],
+      patterns: [say("stop | halt", "$target"), "$target stop"],
       states: ["stopped"],
       reply: "{$target} off.",
     },
@@ -1013,7 +1002,7 @@ export const english: LanguagePack = {
       patterns: [
         "where (is | are | did I (leave | put) | have I (left | put)) $target",
         "where's $target",
-        ...say("find | locate | look for | ring | chime", "$target"),
+        say("find | locate | look for | ring | chime", "$target"),
         "(help me [to] | I can't) find $target",
         "I [have] lost $target",
         "make $target (ring | chime | beep)",
@@ -1022,7 +1011,7 @@ export const english: LanguagePack = {
     },
     "run-routine": {
       patterns: [
-        ...say("run | start | begin | launch | do", "[routine] $routine [routine]"),
+        say("run | start | begin | launch | do", "[routine] $routine [routine]"),
         "$routine routine",
         "routine $routine",
       ],

@@ -1,10 +1,9 @@
 import type { LanguagePack } from "../language/pack.ts";
 import { type VocabularyId, vocabularyIds } from "../language/vocabulary.ts";
-import type { Device } from "../model/home.ts";
 import type { Context } from "../document/context.ts";
 import { Cursor } from "../document/cursor.ts";
 import { readDocument } from "../document/document.ts";
-import { type Packs, packFor } from "../language/packs.ts";
+import { packFor } from "../language/packs.ts";
 import type { SlotDefinition } from "../slot-types/definition.ts";
 import { type Framed, patternsOf } from "./frames.ts";
 import { type OwnIntent, ownIntents } from "./own-vocabulary.ts";
@@ -117,6 +116,13 @@ const asked = (form: "whether" | "which" | "any"): VocabularyIntent => ({
 function intents(packs: readonly LanguagePack[]): Record<VocabularyId, VocabularyIntent> {
   const said = (pick: (pack: LanguagePack) => readonly string[]) =>
     Object.fromEntries(packs.map((pack) => [pack.language, [...pick(pack)]]));
+  const saidEach = (pick: (pack: LanguagePack) => Readonly<Record<string, readonly string[]>>) =>
+    Object.fromEntries(
+      [...new Set(packs.flatMap((pack) => Object.keys(pick(pack))))].map((id) => [
+        id,
+        said((pack) => ownOf(pick(pack), id) ?? []),
+      ]),
+    );
   const small = said((pack) => pack.amounts.small);
   const large = said((pack) => pack.amounts.large);
   const steps: SlotDefinition = {
@@ -140,20 +146,12 @@ function intents(packs: readonly LanguagePack[]): Record<VocabularyId, Vocabular
       100: said((pack) => [...pack.levels.high, ...pack.levels.full]),
     },
   };
-  const warmths: Record<string, Record<string, string[]>> = {};
-  for (const kelvin of new Set(packs.flatMap((pack) => Object.keys(pack.warmths)))) {
-    warmths[kelvin] = said((pack) => pack.warmths[kelvin] ?? []);
-  }
-  const warmth: SlotDefinition = { type: "colour-temperature", values: warmths };
-  const measures: Record<string, Record<string, string[]>> = {};
-  for (const property of new Set(packs.flatMap((pack) => Object.keys(pack.properties)))) {
-    measures[property] = said((pack) => ownOf(pack.properties, property) ?? []);
-  }
-
-  const adjectives: Record<string, Record<string, string[]>> = {};
-  for (const property of new Set(packs.flatMap((pack) => Object.keys(pack.adjectives)))) {
-    adjectives[property] = said((pack) => pack.adjectives[property] ?? []);
-  }
+  const warmth: SlotDefinition = {
+    type: "colour-temperature",
+    values: saidEach((pack) => pack.warmths),
+  };
+  const measures = saidEach((pack) => pack.properties);
+  const adjectives = saidEach((pack) => pack.adjectives);
   const volumes: SlotDefinition = { type: "percent", default: 10, values: { 5: small, 25: large } };
 
   return {
@@ -280,7 +278,9 @@ export function readVocabulary(
   scope: Scope,
 ): Map<string, Intent> {
   const without = new Set<string>();
-  const own = ownIntents(scope.home.devices.values(), isShipped(intents(context.packs)));
+  const packs = [...new Set(context.languages.flatMap((tag) => packFor(context, tag) ?? []))];
+  const shipped = intents(packs);
+  const own = ownIntents(scope.home.devices.values(), isShipped(shipped));
   const known = new Set<string>([...vocabularyIds, ...own.map(({ id }) => id)]);
   for (const top of tops) {
     for (const id of top.given("vocabulary")?.given("without")?.items() ?? []) {
@@ -291,23 +291,19 @@ export function readVocabulary(
   }
   // What the phrasebook has under the id is its own.
   const written = new Set(tops.flatMap((top) => Object.keys(top.value.intents ?? {})));
-  const left = new Set(
-    [...without, ...written].filter((id) => without.has(id) || !shippedIds.has(id)),
-  );
-  const definition = vocabularyFor(context, scope, { without: left, own });
+  const added = own.filter(({ id }) => !written.has(id));
+  const definition = vocabularyFor(scope, { packs, shipped, own: added, without });
   const document = readDocument({ path: "vocabulary", definition }, context.findings);
-  const shipped = new Cursor(definition, {
+  const top = new Cursor(definition, {
     document,
     context: { ...context, origin: "vocabulary" },
   });
   const inside = { ...scope, fragments: new Map(), ...noIds };
   return mapOf(
-    section([shipped], (top) => top.given("intents")),
+    section([top], (each) => each.given("intents")),
     (entry) => readIntent(entry, inside),
   );
 }
-
-const shippedIds: ReadonlySet<string> = new Set<string>(vocabularyIds);
 
 /** The vocabulary speaks of nothing that a home has of its own. */
 const noIds = {
@@ -316,23 +312,33 @@ const noIds = {
   voicepoints: new Set<string>(),
 };
 
+/** What the vocabulary of a home is made of. */
+interface Ingredients {
+  packs: readonly LanguagePack[];
+  shipped: Readonly<Record<VocabularyId, VocabularyIntent>>;
+  own: readonly OwnIntent[];
+  without: ReadonlySet<string>;
+}
+
 /**
  * The vocabulary of a home: the intents for the properties and actions that its devices have, in
  * the languages that it speaks, as a phrasebook of its own.
  */
 function vocabularyFor(
-  { languages, packs: known }: { languages: readonly string[]; packs: Packs },
   { home, routines }: Scope,
-  { without, own }: { without: ReadonlySet<string>; own: readonly OwnIntent[] },
+  { packs, shipped, own, without }: Ingredients,
 ): PhrasebookDefinition {
-  const packs = [...new Set(languages.flatMap((tag) => packFor({ packs: known }, tag) ?? []))];
-  const { properties, actions } = abilitiesIn(home.devices.values());
+  const properties = new Set<string>();
+  const actions = new Set<string>();
+  for (const device of home.devices.values()) {
+    for (const name of device.properties.keys()) properties.add(name);
+    for (const name of device.actions) actions.add(name);
+  }
   const isNeeded = ({ needs }: VocabularyIntent): boolean => {
     if (needs === "state") return properties.size > 0;
     if (needs === "routine") return routines.size > 0;
     return "property" in needs ? properties.has(needs.property) : actions.has(needs.action);
   };
-  const all = intents(packs);
   const made: PhrasebookDefinition["intents"] = {};
   for (const each of own) {
     if (without.has(each.id) || without.has("all")) continue;
@@ -352,14 +358,16 @@ function vocabularyFor(
     };
   }
   for (const id of vocabularyIds) {
-    const intent = all[id];
+    const intent = shipped[id];
     if (without.has(id) || without.has("all") || !isNeeded(intent)) continue;
-    const entries = packs.map((pack) => [pack.language, pack.vocabulary[id]] as const);
     const patterns = packs.map((pack): [string, string[]] => [
       pack.language,
       patternsOf(pack, pack.vocabulary[id], intent.framed),
     ]);
-    const replies = entries.map(([language, entry]): [string, string] => [language, entry.reply]);
+    const replies = packs.map(({ language, vocabulary }): [string, string] => [
+      language,
+      vocabulary[id].reply,
+    ]);
     made[id] = {
       patterns: Object.fromEntries(patterns),
       slots: { ...intent.slots },
@@ -384,15 +392,4 @@ function isShipped(
     ),
   );
   return (sort, id) => known.has(`${sort} ${id}`);
-}
-
-/** What devices have and can do, by name. */
-function abilitiesIn(devices: Iterable<Device>) {
-  const properties = new Set<string>();
-  const actions = new Set<string>();
-  for (const device of devices) {
-    for (const name of device.properties.keys()) properties.add(name);
-    for (const name of device.actions) actions.add(name);
-  }
-  return { properties, actions };
 }

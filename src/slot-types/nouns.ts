@@ -42,10 +42,13 @@ export function nounsOf({ home, pack }: Spoken): { said: string; noun: Noun }[] 
   return nouns;
 }
 
-export function nounTrie(spoken: Spoken, lexicon: Lexicon): Trie<Noun> {
+export function nounTrie(
+  nouns: readonly { said: string; noun: Noun }[],
+  { pack }: Spoken,
+  lexicon: Lexicon,
+): Trie<Noun> {
   const trie = createTrie<Noun>();
-  const to = { pack: spoken.pack, lexicon };
-  for (const { said, noun } of nounsOf(spoken)) insert(trie, [said], noun, to);
+  for (const { said, noun } of nouns) insert(trie, [said], noun, { pack, lexicon });
   return trie;
 }
 

@@ -156,30 +156,32 @@ export function recogniseQuantity(
   const units = unit.map((said) => splitWords(said, pack).map((word) => word.text));
   // "A degree" is one of them.
   const ones = pack.times.one.flatMap((one) => units.map((words) => [one, ...words]));
-  const first = new Set(pack.times.one);
-  const one = ({ texts }: Utterance, from: number) =>
-    ones
+  const isOne = new Set(pack.times.one);
+  const starting = (
+    all: readonly string[][],
+    { texts }: Utterance,
+    { from, value }: { from: number; value: number },
+  ): Match<ValueReading>[] =>
+    all
       .filter((words) => words.every((word, index) => texts[from + index] === word))
-      .map((words) => ({ end: from + words.length, value: valueRead(1) }));
-  return (utterance, from) =>
-    first.has(utterance.texts[from] ?? "")
-      ? [...one(utterance, from), ...numbersFrom(utterance, from)]
-      : numbersFrom(utterance, from);
-
-  function numbersFrom({ texts }: Utterance, from: number): Match<ValueReading>[] {
-    const numbers = reader(texts, from);
+      .map((words) => ({ end: from + words.length, value: valueRead(value) }));
+  const numbersFrom = (utterance: Utterance, from: number): Match<ValueReading>[] => {
+    const numbers = reader(utterance.texts, from);
     if (numbers.length === 0) return none;
     return numbers.flatMap(({ end, value, fraction }) => {
-      const withUnit = units
-        .filter((words) => words.every((word, index) => texts[end + index] === word))
-        .map((words) => ({ end: end + words.length, value: valueRead(value) }));
+      const measured = starting(units, utterance, { from: end, value });
+      if (value < bareFrom) return measured;
       const bare: ValueReading =
         fraction && whole !== 1
           ? { read: "value", value: value * whole, part: value }
           : valueRead(value);
-      return value >= bareFrom ? [{ end, value: bare }, ...withUnit] : withUnit;
+      return [{ end, value: bare }, ...measured];
     });
-  }
+  };
+  return (utterance, from) =>
+    isOne.has(utterance.texts[from] ?? "")
+      ? [...starting(ones, utterance, { from, value: 1 }), ...numbersFrom(utterance, from)]
+      : numbersFrom(utterance, from);
 }
 
 const none: Match<ValueReading>[] = [];

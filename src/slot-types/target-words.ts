@@ -60,11 +60,12 @@ export function createTargetReader(
   lexicon: Lexicon,
 ): TargetWordsReader {
   const connectives = connectiveTrie(spoken, lexicon);
-  const nouns = nounTrie(spoken, lexicon);
+  const kindNouns = nounsOf(spoken);
+  const nouns = nounTrie(kindNouns, spoken, lexicon);
   const firsts = new Set<number>();
   for (const each of [trie, connectives, nouns]) for (const word of each.firsts()) firsts.add(word);
   const hasCompounds = spoken.pack.links !== undefined;
-  const compounds = createCompounds(spoken, nounsOf(spoken), holders);
+  const compounds = createCompounds(spoken, kindNouns, holders);
 
   const reader = ({ numbers, small, texts }: Utterance) => {
     const afterSmall = (at: number): number => {

@@ -164,18 +164,18 @@ function asOne(
   stretch: Stretch,
   before?: Command,
 ): Command | undefined {
-  const found: Command[] = [];
   const earlier = before && readingOf(before.understood);
   const it = earlier && devicesAbout(earlier);
-  for (const left of [[], ...apartChoices(aparts, joiners, stretch)]) {
-    const understood = read(pick(utterance, stretch, left), { it, aparts: left });
-    if (!understood || !readingOf(understood)) continue;
-    found.push({ understood, whens: whensOf(left) });
-  }
   // Of equals the first, which leaves out the fewest.
   let chosen: Command | undefined;
-  for (const command of found) {
+  for (const left of [[], ...apartChoices(aparts, joiners, stretch)]) {
+    const understood = read(pick(utterance, stretch, left), { it, aparts: left });
+    const reading = understood && readingOf(understood);
+    if (!reading) continue;
+    const command = { understood, whens: whensOf(left) };
     if (!chosen || isBetter(readingOf, [command], [chosen])) chosen = command;
+    // Nothing is better than all of the words by the phrasebook's own pattern.
+    if (chosen === command && isOwn(reading) && reading.path.freeWords === 0) break;
   }
   return chosen;
 }

@@ -94,6 +94,8 @@ function describe(
   const start = first?.start ?? utterance.text.length;
   const stop = end > from ? (utterance.words[end - 1]?.end ?? start) : start;
   const words = utterance.text.slice(start, stop);
+  const mended = (instead: readonly string[]) =>
+    tried({ book, engine, utterance }, change, instead);
   const symbol = symbolOf(network, state);
   const slot = rule?.intent.slots.get(slotOf(network, state) ?? "");
   const base = {
@@ -116,9 +118,7 @@ function describe(
         expected: [name.text],
         at: name.at,
         message: `nothing is called "${words}"; ${change.sounds ? "it sounds like" : "the nearest name is"} "${name.text}" (${entity.type} ${entity.id})`,
-        ...given({
-          paste: tried({ book, engine, utterance }, change, name.words)?.alias(holder, words),
-        }),
+        ...given({ paste: mended(name.words)?.alias(holder, words) }),
       };
     }
     case "value": {
@@ -127,7 +127,7 @@ function describe(
     }
     case "extra": {
       const message = `"${words}" is one word too many`;
-      const paste = tried({ book, engine, utterance }, change, [])?.pattern(words);
+      const paste = mended([])?.pattern(words);
       return { ...base, expected: [], message, ...given({ paste }) };
     }
     case "missing": {
@@ -135,16 +135,14 @@ function describe(
       const place = first ? `before "${first.text}"` : "at the end";
       const message = `"${expected}" is missing ${place}`;
       // A slot that could be left out would have no value.
-      const paste = slot
-        ? undefined
-        : tried({ book, engine, utterance }, change, [expected])?.pattern(words);
+      const paste = slot ? undefined : mended([expected])?.pattern(words);
       return { ...base, expected: [expected], message, ...given({ paste }) };
     }
     case "word": {
       const expected = engine.lexicon.word(symbol);
       const sound = change.sounds ? ", which sounds the same" : "";
       const message = `"${words}" stands where the pattern has "${expected}"${sound}`;
-      const paste = tried({ book, engine, utterance }, change, [expected])?.pattern(words);
+      const paste = mended([expected])?.pattern(words);
       return { ...base, expected: [expected], message, ...given({ paste }) };
     }
   }

@@ -36,10 +36,10 @@ export function patternPaste(
   miss: "extra" | "missing" | "word",
   state: number,
   words: string,
-): { paste?: Paste } {
+): Paste | undefined {
   const { network } = engine;
   const rule = engine.rules[ruleOf(network, state)];
-  if (!rule || fragmentOf(network, state) !== undefined) return {};
+  if (!rule || fragmentOf(network, state) !== undefined) return undefined;
   const { text, at } = rule.pattern;
   const [start, end] = spanOf(network, state);
   const written = text.slice(start, end);
@@ -51,10 +51,8 @@ export function patternPaste(
   const piece = { extra: `${written} [${said}]`, missing: `[${written}]`, word: either }[miss];
   const pattern = text.slice(0, start) + piece + text.slice(end);
   return {
-    paste: {
-      yaml: `intents:\n  ${rule.intent.id}:\n    patterns:\n      - ${quoted(pattern)}`,
-      how: `put this pattern in the place of the one at ${printPosition(at)}`,
-    },
+    yaml: `intents:\n  ${rule.intent.id}:\n    patterns:\n      - ${quoted(pattern)}`,
+    how: `put this pattern in the place of the one at ${printPosition(at)}`,
   };
 }
 

@@ -50,7 +50,7 @@ export function tried(
     pattern(text) {
       if (miss === "name" || miss === "value") return undefined;
       const { intent, pattern } = reading;
-      if (pattern.origin === "phrasebook") return patternPaste(engine, miss, state, text).paste;
+      if (pattern.origin === "phrasebook") return patternPaste(engine, miss, state, text);
       const mended = { from, end: from + instead.length, said: said.join(" ") };
       return phrasePaste(intent.id, tokensOf(engine, reading, words, mended));
     },

@@ -43,8 +43,8 @@ function distinctPaths(
   { rules, network }: Engine,
   found: readonly Path<SlotReading>[],
 ): Iterable<Path<SlotReading>> {
-  const isTwice = found.some(({ rule }, at) => at > 0 && isOneOf(rules, found, rule, at));
-  if (!isTwice) return found;
+  const intents = new Set(found.map(({ rule }) => rules[rule]?.intent));
+  if (intents.size === found.length) return found;
   const numbers = new Map<unknown, number>();
   const best = new Map<string, Path<SlotReading>>();
   for (const path of found) {
@@ -60,19 +60,6 @@ function distinctPaths(
     if (!other || path.literalWords > other.literalWords) best.set(key, path);
   }
   return best.values();
-}
-
-/** Whether an intent was reached by a path before one of its own. */
-function isOneOf(
-  rules: Engine["rules"],
-  found: readonly Path<SlotReading>[],
-  rule: number,
-  before: number,
-): boolean {
-  for (let at = 0; at < before; at++) {
-    if (rules[found[at]?.rule ?? -1]?.intent === rules[rule]?.intent) return true;
-  }
-  return false;
 }
 
 /** The best reading, if the words come to something that a home with these devices can mean. */
