@@ -1,12 +1,22 @@
 import type { Device } from "../model/home.ts";
 import type { Order, ValueReference } from "../model/step.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
-import { type State, type Value, checkValue, landed, otherValue } from "../model/property.ts";
+import {
+  type DataSchema,
+  type State,
+  type Value,
+  type ValueProblem,
+  checkValue,
+  landed,
+  onStep,
+  otherValue,
+} from "../model/property.ts";
+import { converted, convertedDifference, rounded } from "../model/units.ts";
 import { askedBy, lackOf } from "./ability.ts";
 import { targetDevices } from "./members.ts";
 import type { Effect, Skipped, Slots } from "./outcome.ts";
 import type { Reason } from "../model/reason.ts";
-import { partOf, valueOf } from "./values.ts";
+import { type Known, partOf, valueOf } from "./values.ts";
 
 /** What orders are worked out with. */
 export interface Given {
@@ -75,24 +85,31 @@ export function effectOf(order: Order, device: Device, given: Given): Ordered {
   const lack = lackOf(device, askedBy(order));
   if (lack) return { ordered: "unable", reason: { reason: "unable", id, lack } };
   const written = valueIn(order);
-  const value = written && valueFor(device, order, written, given);
+  const schema = "property" in order ? device.properties.get(order.property) : undefined;
+  const known = knownIn(schema?.unit, given);
+  const value = written && valueFor(order, written, { schema, known });
+  const isConverted = known.converted.size > 0;
   if (order.order === "call") {
     const input = value === undefined ? {} : { with: value };
     return { ordered: "effect", effect: { device: id, call: order.action, ...input } };
   }
   const { property } = order;
-  const schema = device.properties.get(property);
   const noNumber: Reason = { reason: "unable", id, lack: { lack: "number", property } };
   if (!schema) return { ordered: "unable", reason: noNumber };
   if (order.order === "nudge") {
-    if (typeof value !== "number" || (schema.type !== "number" && schema.type !== "integer")) {
+    if (
+      typeof value !== "number" ||
+      Number.isNaN(value) ||
+      (schema.type !== "number" && schema.type !== "integer")
+    ) {
       return { ordered: "unfit", reason: noNumber };
     }
     // "By half" is half of what it is now.
     const part = partOf(order.by, given);
+    const by = isConverted ? rounded(value, schema.unit) : value;
     const effect: Effect =
       part === undefined
-        ? { device: id, nudge: { [property]: value * order.factor } }
+        ? { device: id, nudge: { [property]: by * order.factor } }
         : { device: id, scale: { [property]: 1 + part * order.factor } };
     return { ordered: "effect", effect };
   }
@@ -100,28 +117,59 @@ export function effectOf(order: Order, device: Device, given: Given): Ordered {
     order.order === "toggle"
       ? otherValue(schema, given.state(id)[property] ?? schema.default)
       : value;
-  // What was worked out lands on a step of the device; what was written or said has to be exact.
+  // What was worked out or said in another unit lands on a step; what was written or said as it is has
+  // to be exact.
   const isWorkedOut = written?.refer === "sum" || written?.refer === "state";
-  const fitting = isWorkedOut && typeof wanted === "number" ? landed(schema, wanted) : wanted;
-  const check = checkValue(schema, fitting ?? "");
+  const land = isWorkedOut ? landed : isConverted ? onStep : undefined;
+  const check = checkValue(
+    schema,
+    land && typeof wanted === "number" ? land(schema, wanted) : (wanted ?? ""),
+  );
   if (check.ok)
     return { ordered: "effect", effect: { device: id, set: { [property]: check.value } } };
-  const { problem } = check;
+  const problem = asSaid(check.problem, wanted);
   // A word where a number belongs shows that another property was meant; a number too high does not.
   const isOther = problem.problem === "type" || problem.problem === "choice";
   const reason: Reason = { reason: "value", device: id, property, problem };
   return { ordered: isOther ? "unfit" : "refuse", reason };
 }
 
-/** The value that an order has for a device. */
+/** A value that is out of a range is told as it was said, and not as the step that it is near. */
+function asSaid(problem: ValueProblem, said: Value | undefined): ValueProblem {
+  return problem.problem === "range" && typeof said === "number"
+    ? { ...problem, value: said }
+    : problem;
+}
+
+/** What is known, with numbers in one unit, and whether any had to be converted. */
+interface KnownInUnit extends Known {
+  converted: Set<number>;
+}
+
+function knownIn(into: string | undefined, given: Given): KnownInUnit {
+  const all = new Set<number>();
+  return {
+    ...given,
+    converted: all,
+    unitOf: (id, property) => given.book.devices.get(id)?.properties.get(property)?.unit,
+    inUnit(value, { unit, isDifference }) {
+      const convert = isDifference ? convertedDifference : converted;
+      const other = convert(value, unit, into);
+      if (other !== undefined) all.add(other);
+      return other ?? value;
+    },
+  };
+}
+
+/** The value that an order has for a property. */
 function valueFor(
-  { properties }: Device,
-  order: Order,
+  { order }: Order,
   written: ValueReference,
-  given: Given,
+  { schema, known }: { schema: DataSchema | undefined; known: Known },
 ): Value | undefined {
-  if (written.refer !== "first" || order.order !== "set") return valueOf(written, given);
-  const schema = properties.get(order.property);
+  if (written.refer !== "first" || order !== "set") {
+    return valueOf(written, known, order === "nudge");
+  }
   return (
     written.values.find((value) => schema && checkValue(schema, value).ok) ?? written.values[0]
   );

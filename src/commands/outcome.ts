@@ -193,6 +193,8 @@ export interface ValueSlot {
   words: string;
   /** Said as a part of a whole: 0.5 for "half". */
   part?: number;
+  /** The unit that it is in, where there are others of its quantity: `celsius`, `fahrenheit`. */
+  unit?: string;
 }
 
 /** What a target stands for: devices by their ids, whatever name gathers them. */

@@ -1,6 +1,7 @@
 import type { Packs } from "../language/packs.ts";
 import type { Kind } from "../model/kinds.ts";
 import type { OwnSlotType } from "../model/own-slot-type.ts";
+import type { SpeechUnits } from "../model/units.ts";
 import type { Finding } from "../source/finding.ts";
 import { type Doubts, createDoubts } from "./doubts.ts";
 
@@ -10,6 +11,8 @@ export interface Context {
   languages: readonly string[];
   /** Kinds that ship and kinds of this phrasebook. */
   kinds: ReadonlyMap<string, Kind>;
+  /** The units that the home is spoken to in. */
+  units: SpeechUnits;
   /** What is being read: what was written for the home, or what comes with Calm Phrase. */
   origin: "phrasebook" | "vocabulary";
   /** Mistakes in what decides on guards. */
@@ -26,7 +29,9 @@ export function contextOf({
   kinds,
   packs,
   slotTypes,
-}: Pick<Context, "languages" | "kinds" | "packs" | "slotTypes">): Context {
+  units,
+}: Pick<Context, "languages" | "kinds" | "packs" | "slotTypes" | "units">): Context {
   const doubts = createDoubts();
-  return { findings: [], languages, kinds, origin: "phrasebook", doubts, packs, slotTypes };
+  const findings: Finding[] = [];
+  return { findings, languages, kinds, units, origin: "phrasebook", doubts, packs, slotTypes };
 }

@@ -26,6 +26,10 @@ function order(imperative: string, infinitive: string, rest: string): string[] {
   return [`(${imperative}) ${rest}`, `${rest} (${infinitive})`];
 }
 
+const inThe = "[in | op | bij | aan]";
+
+const very = "zo | erg | heel | echt | behoorlijk";
+
 export const dutch: LanguagePack = {
   language: "nl",
   name: "Nederlands",
@@ -111,7 +115,9 @@ export const dutch: LanguagePack = {
   },
   units: {
     percent: ["procent", "%"],
-    celsius: ["graden", "graad", "graden celsius", "celsius", "°", "°c"],
+    degrees: ["graden", "graad"],
+    celsius: ["celsius"],
+    fahrenheit: ["fahrenheit"],
     kelvin: ["kelvin", "k"],
   },
   elisions: [],
@@ -1025,6 +1031,58 @@ export const dutch: LanguagePack = {
         "(is | zijn | staan | staat) er [nog] [een | enkele] [van] $target [nog] $state",
       ],
       reply: "",
+    },
+  },
+  wishes: {
+    frames: [
+      `$complaint [${inThe} $target]`,
+      `(het is | het wordt | ik vind het | we vinden het) [${inThe} $target] [me | ons | nog | nog steeds | alweer] $complaint [${inThe} $target]`,
+      `${inThe} $target is het [me | ons | nog | nog steeds | alweer] $complaint`,
+      "$target (is | zijn | staat | staan | draait) [me | ons | nog | nog steeds | alweer] $complaint",
+      "(ik vind | we vinden) $target $complaint",
+    ],
+    wishes: {
+      "too-dark": {
+        complaints: ["[$amount] te (donker | duister | somber)", "niet (licht | fel) genoeg"],
+        patterns: [
+          `(ik | we | wij | je) (zie | ziet | zien) [${inThe} $target] [bijna | helemaal] (niets | niks) [${inThe} $target]`,
+          `(ik | we | wij | je) (kan | kunt | kunnen) [${inThe} $target] [bijna | helemaal] (niets | niks) zien [${inThe} $target]`,
+          `het is [${very}] donker [${inThe} $target]`,
+        ],
+      },
+      "too-bright": {
+        complaints: ["[$amount] te (licht | fel | helder)", "niet donker genoeg"],
+        patterns: ["$target (verblindt | verblinden) (me | mij | ons)"],
+      },
+      "too-cold": {
+        complaints: ["[$amount] te (koud | koel | fris | kil)", "niet warm genoeg"],
+        patterns: [
+          `(ik heb | we hebben | wij hebben) het [${very} | te | een beetje] koud [${inThe} $target]`,
+          `(ik bevries | ik vries | we bevriezen | wij bevriezen) [${inThe} $target]`,
+          `het is [${very}] koud [${inThe} $target]`,
+        ],
+      },
+      "too-warm": {
+        complaints: ["[$amount] te (warm | heet)", "niet (koel | koud) genoeg"],
+        patterns: [
+          `(ik heb | we hebben | wij hebben) het [${very} | te | een beetje] (warm | heet) [${inThe} $target]`,
+          `(ik zweet | we zweten | wij zweten) [${inThe} $target]`,
+          `het is [${very}] (heet | snikheet) [${inThe} $target]`,
+        ],
+      },
+      "too-loud": {
+        complaints: ["[$amount] te (hard | luid)", "niet (zacht | stil) genoeg"],
+        patterns: ["(ik | we | wij) (kan | kunnen) (mezelf | elkaar) niet (horen | verstaan)"],
+      },
+      "too-quiet": {
+        complaints: ["[$amount] te (zacht | stil)", "niet (hard | luid) genoeg"],
+        patterns: [
+          "(ik | we | wij | je) (hoor | hoort | horen) [$target] [bijna | helemaal] (niet | niets | niks | nauwelijks)",
+          "(ik | we | wij | je) (kan | kunt | kunnen) [$target] [bijna | helemaal] (niet | niets | niks | nauwelijks) (horen | verstaan)",
+        ],
+      },
+      "too-slow": { complaints: ["[$amount] te (langzaam | traag)", "niet snel genoeg"] },
+      "too-fast": { complaints: ["[$amount] te snel", "niet langzaam genoeg"] },
     },
   },
   conversation: {

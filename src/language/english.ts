@@ -33,6 +33,12 @@ function gerund(verb: string): string {
   return `${isShort ? verb + verb.slice(-1) : verb.replace(/e$/, "")}ing`;
 }
 
+const itIs = "it is | it's | it seems | it feels | it gets | it is getting | it's getting";
+
+const cannot = "can't | cannot | can hardly | can barely";
+
+const very = "so | very | really | pretty | rather | quite";
+
 export const english: LanguagePack = {
   language: "en",
   name: "English",
@@ -123,7 +129,9 @@ export const english: LanguagePack = {
   },
   units: {
     percent: ["percent", "per cent", "%"],
-    celsius: ["degrees", "degree", "degrees celsius", "celsius", "°", "°c", "centigrade"],
+    degrees: ["degrees", "degree"],
+    celsius: ["celsius", "centigrade"],
+    fahrenheit: ["fahrenheit"],
     kelvin: ["kelvin", "k"],
   },
   elisions: [],
@@ -1092,6 +1100,63 @@ export const english: LanguagePack = {
         "(did | have) (I | we) (leave | left) any [of] $target $state",
       ],
       reply: "",
+    },
+  },
+  wishes: {
+    frames: [
+      "$complaint [[in | on | at] $target] [for (me | us)]",
+      `(${itIs}) [still | again | just | all] $complaint [[in | on | at] $target] [for (me | us)]`,
+      "$target (is | are | feels | looks | sounds | seems) [still | again | just] $complaint [for (me | us)]",
+      "(I | we) (find | think) [it | it is | it's] $complaint [[in | on | at] $target]",
+      "(I | we) (find | think) $target [is | are] $complaint",
+    ],
+    wishes: {
+      "too-dark": {
+        complaints: ["[$amount] too (dark | dim | gloomy)", "not (bright | light) enough"],
+        patterns: [
+          `(I | we | you) (${cannot}) see [a thing | anything | much | what (I am | I'm | we are) doing] [[in | on | at] $target]`,
+          `(${itIs}) [${very}] (dark | gloomy) [[in | on | at] $target]`,
+          "(there is | there's) not enough light [[in | on | at] $target]",
+        ],
+      },
+      "too-bright": {
+        complaints: ["[$amount] too (bright | glaring | harsh)", "not (dark | dim) enough"],
+        patterns: [
+          "$target (blinds | is blinding | are blinding | dazzles | is dazzling) (me | us)",
+          "(there is | there's) too much light [[in | on | at] $target]",
+          "$target (hurts | hurt | is hurting | are hurting) (my | our) eyes",
+        ],
+      },
+      "too-cold": {
+        complaints: ["[$amount] too (cold | cool | chilly)", "not warm enough"],
+        patterns: [
+          `(I am | I'm | we are | we're) [${very} | too] (cold | chilly | freezing | shivering) [[in | on | at] $target]`,
+          `(${itIs}) [${very}] (cold | chilly | freezing) [[in | on | at] $target]`,
+        ],
+      },
+      "too-warm": {
+        complaints: ["[$amount] too (warm | hot)", "not (cool | cold) enough"],
+        patterns: [
+          `(I am | I'm | we are | we're) [${very} | too] (hot | warm | boiling | sweating | melting) [[in | on | at] $target]`,
+          `(${itIs}) [${very}] (hot | boiling) [[in | on | at] $target]`,
+        ],
+      },
+      "too-loud": {
+        complaints: ["[$amount] too (loud | noisy)", "not quiet enough"],
+        patterns: [
+          `(I | we) (${cannot}) hear (myself | ourselves | each other) [think | speak | talk]`,
+          `(I | we) (${cannot}) (think | talk | concentrate) over $target`,
+          "$target is deafening [me | us]",
+        ],
+      },
+      "too-quiet": {
+        complaints: ["[$amount] too (quiet | soft | faint)", "not loud enough"],
+        patterns: [
+          `(I | we | you) (${cannot}) hear [a thing | anything | much | a word] [[on | from] $target]`,
+        ],
+      },
+      "too-slow": { complaints: ["[$amount] too slow", "not fast enough"] },
+      "too-fast": { complaints: ["[$amount] too fast", "not slow enough"] },
     },
   },
   conversation: {

@@ -28,6 +28,10 @@ const lower =
   "baisse | baissez | baisser | diminue | diminuez | diminuer | réduis | réduisez | réduire | descends | descendez | descendre";
 const should = "doit | doivent | devrait | devraient | peut | peuvent | pourrait | pourraient";
 
+const inThe = "[dans | à | au | en | sur | chez]";
+
+const very = "si | très | vraiment | tellement | bien";
+
 export const french: LanguagePack = {
   language: "fr",
   name: "Français",
@@ -116,7 +120,9 @@ export const french: LanguagePack = {
   },
   units: {
     percent: ["pour cent", "pourcent", "%"],
-    celsius: ["degrés", "degré", "degrés celsius", "celsius", "°", "°c"],
+    degrees: ["degrés", "degré"],
+    celsius: ["celsius"],
+    fahrenheit: ["fahrenheit"],
     kelvin: ["kelvin", "kelvins", "k"],
   },
   elisions: ["l", "d", "qu", "s", "c", "j", "m", "n", "t", "jusqu"],
@@ -1023,6 +1029,77 @@ export const french: LanguagePack = {
         "y a t il (encore | un | une | des) $target [encore] $state",
       ],
       reply: "",
+    },
+  },
+  wishes: {
+    frames: [
+      `$complaint [${inThe} $target]`,
+      `(il fait | c'est | il y fait | je trouve qu'il fait | je trouve que c'est) [encore | toujours | vraiment] $complaint [${inThe} $target]`,
+      `${inThe} $target (il fait | c'est) [encore | toujours | vraiment] $complaint`,
+      "$target (est | sont | va | tourne) [encore | toujours | vraiment] $complaint",
+      "je trouve $target $complaint",
+    ],
+    wishes: {
+      "too-dark": {
+        complaints: [
+          "[$amount] trop (sombre | sombres | noir | obscur)",
+          "pas assez (clair | claire | lumineux | lumineuse)",
+        ],
+        patterns: [
+          `(je | j | on | nous) [n | ne] [y] (vois | voit | voyons) [presque | plus] (rien | pas grand-chose) [${inThe} $target]`,
+          `il fait [${very}] (sombre | noir) [${inThe} $target]`,
+          `[il n'y a | y a] pas assez de lumière [${inThe} $target]`,
+        ],
+      },
+      "too-bright": {
+        complaints: [
+          "[$amount] trop (clair | claire | lumineux | lumineuse | vif | vive)",
+          "pas assez (sombre | tamisé | tamisée)",
+        ],
+        patterns: [
+          "$target (m | me | nous) (éblouit | éblouissent | aveugle | aveuglent)",
+          `[il y a | y a] trop de lumière [${inThe} $target]`,
+        ],
+      },
+      "too-cold": {
+        complaints: [
+          "[$amount] trop (froid | froide | frais | fraîche)",
+          "pas assez (chaud | chaude)",
+        ],
+        patterns: [
+          `(j'ai | on a | nous avons) [${very} | trop] froid [${inThe} $target]`,
+          `(je gèle | on gèle | je me gèle | je suis gelé | je suis gelée) [${inThe} $target]`,
+          `il fait [${very}] froid [${inThe} $target]`,
+        ],
+      },
+      "too-warm": {
+        complaints: ["[$amount] trop (chaud | chaude)", "pas assez (frais | fraîche)"],
+        patterns: [
+          `(j'ai | on a | nous avons) [${very} | trop] chaud [${inThe} $target]`,
+          `(je | j | on) (crève | étouffe | meurs | meurt | cuit | cuis) [de chaud] [${inThe} $target]`,
+          `il fait [${very}] chaud [${inThe} $target]`,
+        ],
+      },
+      "too-loud": {
+        complaints: [
+          "[$amount] trop (fort | forte | bruyant | bruyante)",
+          "pas assez (bas | basse | doucement)",
+        ],
+        patterns: ["on [ne] s'entend (plus | pas) [parler | penser]"],
+      },
+      "too-quiet": {
+        complaints: [
+          "[$amount] trop (bas | basse | doucement | faible)",
+          "pas assez (fort | forte)",
+        ],
+        patterns: [
+          "(je | j | on | nous) [n | ne] (entends | entend | entendons) [presque] (rien | pas | plus | à peine) [$target]",
+        ],
+      },
+      "too-slow": {
+        complaints: ["[$amount] trop (lent | lente | lentement)", "pas assez (vite | rapide)"],
+      },
+      "too-fast": { complaints: ["[$amount] trop (vite | rapide)", "pas assez (lent | lente)"] },
     },
   },
   conversation: {

@@ -53,6 +53,10 @@ function apart(
   ];
 }
 
+const inThe = "[in | im | am | auf | bei | beim]";
+
+const very = "so | sehr | echt | ganz schön | ziemlich | richtig";
+
 export const german: LanguagePack = {
   language: "de",
   name: "Deutsch",
@@ -153,7 +157,9 @@ export const german: LanguagePack = {
   },
   units: {
     percent: ["Prozent", "%"],
-    celsius: ["Grad", "Grad Celsius", "celsius", "°", "°c"],
+    degrees: ["Grad"],
+    celsius: ["celsius"],
+    fahrenheit: ["fahrenheit"],
     kelvin: ["Kelvin", "k"],
   },
   elisions: [],
@@ -1183,6 +1189,65 @@ export const german: LanguagePack = {
         "(ist | steht) (in | im | am) $target [noch] etwas $state",
       ],
       reply: "",
+    },
+  },
+  wishes: {
+    frames: [
+      `$complaint [${inThe} $target]`,
+      `(es ist | mir ist | mir ist es | uns ist es | es ist mir | es ist uns) [${inThe} $target] [immer noch | noch | schon wieder] $complaint [${inThe} $target]`,
+      `${inThe} $target ist es [mir | uns | immer noch | noch | schon wieder] $complaint`,
+      "$target (ist | sind | läuft) [mir | uns | immer noch | noch | schon wieder] $complaint",
+      `(ich finde | wir finden) es [${inThe} $target] $complaint`,
+      "(ich finde | wir finden) $target $complaint",
+    ],
+    wishes: {
+      "too-dark": {
+        complaints: ["[$amount] zu (dunkel | finster | düster)", "nicht hell genug"],
+        patterns: [
+          `(ich sehe | ich seh | wir sehen | man sieht) [${inThe} $target] [ja | fast | gar | überhaupt] (nichts | kaum etwas | kaum was)`,
+          `(ich kann | wir können | man kann) [${inThe} $target] [fast | gar | überhaupt] (nichts | kaum etwas | kaum was) sehen`,
+          `${inThe} $target (sehe ich | seh ich | sehen wir | sieht man) [ja | fast | gar | überhaupt] (nichts | kaum etwas | kaum was)`,
+          `es ist [${inThe} $target] [${very}] (dunkel | finster | düster)`,
+          `${inThe} $target ist es [${very}] (dunkel | finster | düster)`,
+        ],
+      },
+      "too-bright": {
+        complaints: ["[$amount] zu (hell | grell)", "nicht dunkel genug"],
+        patterns: ["$target (blendet | blenden) [mich | uns]"],
+      },
+      "too-cold": {
+        complaints: ["[$amount] zu (kalt | kühl | frisch)", "nicht warm genug"],
+        patterns: [
+          `(mir | uns) ist [${inThe} $target] [${very}] (kalt | kühl)`,
+          `(ich friere | ich frier | wir frieren | man friert) [${inThe} $target]`,
+          `es ist [${inThe} $target] [${very}] (kalt | kühl)`,
+          `${inThe} $target ist es [${very}] (kalt | kühl)`,
+        ],
+      },
+      "too-warm": {
+        complaints: ["[$amount] zu (warm | heiß)", "nicht (kühl | kalt) genug"],
+        patterns: [
+          `(mir | uns) ist [${inThe} $target] [${very}] (warm | heiß)`,
+          `(ich schwitze | ich schwitz | wir schwitzen | man schwitzt) [${inThe} $target]`,
+          `es ist [${inThe} $target] [${very}] heiß`,
+          `${inThe} $target ist es [${very}] heiß`,
+        ],
+      },
+      "too-loud": {
+        complaints: ["[$amount] zu laut", "nicht leise genug"],
+        patterns: [
+          "(ich verstehe | ich versteh | man versteht) (mein | sein) eigenes Wort nicht [mehr]",
+        ],
+      },
+      "too-quiet": {
+        complaints: ["[$amount] zu leise", "nicht laut genug"],
+        patterns: [
+          "(ich höre | ich hör | wir hören | man hört) [$target] [fast | gar | überhaupt] (nichts | nicht | kaum)",
+          "(ich kann | wir können | man kann) [$target] [fast | gar | überhaupt] (nichts | nicht | kaum) (hören | verstehen)",
+        ],
+      },
+      "too-slow": { complaints: ["[$amount] zu langsam", "nicht schnell genug"] },
+      "too-fast": { complaints: ["[$amount] zu schnell", "nicht langsam genug"] },
     },
   },
   conversation: {

@@ -29,6 +29,10 @@ const lower =
   "abbassa | abbassi | abbassare | riduci | riduca | ridurre | diminuisci | diminuisca | diminuire";
 const should = "deve | devono | dovrebbe | dovrebbero | può | possono | potrebbe | potrebbero";
 
+const inThe = "[in | nel | nella | nello | nell' | al | alla | sul | su]";
+
+const very = "così | molto | proprio | tanto";
+
 export const italian: LanguagePack = {
   language: "it",
   name: "Italiano",
@@ -104,7 +108,9 @@ export const italian: LanguagePack = {
   },
   units: {
     percent: ["per cento", "percento", "%"],
-    celsius: ["gradi", "grado", "gradi celsius", "celsius", "°", "°c"],
+    degrees: ["gradi", "grado"],
+    celsius: ["celsius", "centigradi"],
+    fahrenheit: ["fahrenheit"],
     kelvin: ["kelvin", "k"],
   },
   elisions: [
@@ -1024,6 +1030,68 @@ export const italian: LanguagePack = {
         `c' è qualcosa [di] $state ${in_} $target`,
       ],
       reply: "",
+    },
+  },
+  wishes: {
+    frames: [
+      `$complaint [${inThe} $target]`,
+      `(è | fa | c'è | sembra | mi sembra) [ancora | proprio | di nuovo] $complaint [${inThe} $target]`,
+      `${inThe} $target (è | fa | c'è) [ancora | proprio | di nuovo] $complaint`,
+      "$target (è | sono | va | suona | gira) [ancora | proprio | di nuovo] $complaint",
+      "trovo $target $complaint",
+    ],
+    wishes: {
+      "too-dark": {
+        complaints: [
+          "[$amount] troppo (buio | buia | scuro | scura)",
+          "[troppo] poca luce",
+          "poco (luminoso | luminosa | chiaro)",
+        ],
+        patterns: [
+          `non (si vede | vedo | vediamo | ci vedo) [quasi] (niente | nulla | bene) [${inThe} $target]`,
+          `è [${very}] buio [${inThe} $target]`,
+        ],
+      },
+      "too-bright": {
+        complaints: [
+          "[$amount] troppo (luminoso | luminosa | chiaro | chiara | abbagliante)",
+          "troppa luce",
+        ],
+        patterns: ["$target (mi | ci) (abbaglia | acceca | abbagliano)"],
+      },
+      "too-cold": {
+        complaints: ["[$amount] troppo (freddo | fredda | fresco | fresca)"],
+        patterns: [
+          `(ho | abbiamo | fa) [${very} | troppo | un po' di] freddo [${inThe} $target]`,
+          `(sto | stiamo) (gelando | congelando | morendo di freddo) [${inThe} $target]`,
+          `si gela [${inThe} $target]`,
+        ],
+      },
+      "too-warm": {
+        complaints: ["[$amount] troppo (caldo | calda)"],
+        patterns: [
+          `(ho | abbiamo | fa) [${very} | troppo | un po' di] caldo [${inThe} $target]`,
+          `(sto | stiamo) (sudando | soffocando | morendo di caldo) [${inThe} $target]`,
+          `si (soffoca | muore di caldo) [${inThe} $target]`,
+        ],
+      },
+      "too-loud": {
+        complaints: [
+          "[$amount] troppo (forte | alto | alta | rumoroso | rumorosa)",
+          "troppo (rumore | chiasso)",
+        ],
+        patterns: ["non (riesco | riusciamo) (a | nemmeno a) (pensare | parlare | sentirmi)"],
+      },
+      "too-quiet": {
+        complaints: ["[$amount] troppo (basso | bassa | piano | debole)"],
+        patterns: [
+          "non (si sente | sento | sentiamo) [quasi | bene] [niente | nulla] [$target]",
+          "(si sente | sento) appena [$target]",
+          "$target non si sente [quasi | bene] [niente]",
+        ],
+      },
+      "too-slow": { complaints: ["[$amount] troppo (lento | lenta | lentamente)"] },
+      "too-fast": { complaints: ["[$amount] troppo (veloce | velocemente)"] },
     },
   },
   conversation: {

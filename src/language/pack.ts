@@ -8,6 +8,7 @@ import type {
   TargetWords,
   VocabularyEntry,
   VocabularyId,
+  WishWords,
 } from "./vocabulary.ts";
 
 /**
@@ -23,7 +24,10 @@ export interface LanguagePack {
   times: TimeWords;
   units: {
     percent: Said;
+    /** Several, and one. */
+    degrees: Said;
     celsius: Said;
+    fahrenheit: Said;
     kelvin: Said;
   };
   targets: TargetWords;
@@ -47,6 +51,8 @@ export interface LanguagePack {
   frames: Frames;
   /** What is peculiar to each intent. */
   vocabulary: Readonly<Record<VocabularyId, VocabularyEntry>>;
+  /** Wishes that are said as what is wrong. */
+  wishes?: WishWords;
   /** Patterns of what is said in answer, or about what was done before. */
   conversation: { yes: Said; no: Said; cancel: Said; again: Said; undo: Said };
   answers: AnswerReplies;

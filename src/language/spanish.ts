@@ -26,6 +26,8 @@ const lower =
 const should =
   "debe | deben | debería | deberían | puede | pueden | tiene que | tienen que | podría | podrían";
 
+const inThe = "[en]";
+
 export const spanish: LanguagePack = {
   language: "es",
   name: "Español",
@@ -107,7 +109,9 @@ export const spanish: LanguagePack = {
   },
   units: {
     percent: ["por ciento", "porciento", "%"],
-    celsius: ["grados", "grado", "grados celsius", "celsius", "°", "°c"],
+    degrees: ["grados", "grado"],
+    celsius: ["celsius", "centígrados"],
+    fahrenheit: ["fahrenheit"],
     kelvin: ["kelvin", "kelvins", "k"],
   },
   elisions: [],
@@ -998,6 +1002,89 @@ export const spanish: LanguagePack = {
         "(hay | queda | quedan) (alguno | alguna | algún) [de] $target [todavía | aún] $state",
       ],
       reply: "",
+    },
+  },
+  wishes: {
+    frames: [
+      `$complaint [${inThe} $target]`,
+      `(está | es | hay | hace | me parece) [todavía | aún | otra vez] $complaint [${inThe} $target]`,
+      `${inThe} $target (está | es | hay | hace) [todavía | aún | otra vez] $complaint`,
+      "$target (está | están | es | suena | va | gira) [todavía | aún | otra vez] $complaint",
+    ],
+    wishes: {
+      "too-dark": {
+        complaints: [
+          "[$amount] demasiado (oscuro | oscura)",
+          "muy (oscuro | oscura)",
+          "[muy | demasiada] poca luz",
+          "no lo bastante (claro | clara)",
+        ],
+        patterns: [`no (se ve | veo | vemos) [casi] (nada | bien) [${inThe} $target]`],
+      },
+      "too-bright": {
+        complaints: [
+          "[$amount] demasiado (claro | clara | brillante | luminoso | luminosa)",
+          "muy (brillante | luminoso | luminosa)",
+          "demasiada luz",
+        ],
+        patterns: ["$target me (deslumbra | ciega | deslumbran)"],
+      },
+      "too-cold": {
+        complaints: [
+          "[$amount] demasiado (frío | fría | fresco | fresca)",
+          "muy (frío | fría)",
+          "(mucho | bastante) frío",
+        ],
+        patterns: [
+          `(tengo | tenemos) [mucho | demasiado | bastante | un poco de] frío [${inThe} $target]`,
+          `(hace | qué) frío [${inThe} $target]`,
+          `(me | nos) (estoy | estamos) (helando | congelando) [${inThe} $target]`,
+          `(estoy | estamos) (helado | helada | helados | congelado | congelada) [${inThe} $target]`,
+        ],
+      },
+      "too-warm": {
+        complaints: [
+          "[$amount] demasiado (caliente | caluroso | cálido)",
+          "(demasiado | mucho | bastante) calor",
+          "muy (caliente | caluroso)",
+        ],
+        patterns: [
+          `(tengo | tenemos) [mucho | demasiado | bastante | un poco de] calor [${inThe} $target]`,
+          `(hace | qué) calor [${inThe} $target]`,
+          `(me | nos) (estoy | estamos) (asando | cociendo | sudando) [${inThe} $target]`,
+        ],
+      },
+      "too-loud": {
+        complaints: [
+          "[$amount] demasiado (alto | alta | fuerte | ruidoso | ruidosa)",
+          "muy (alto | alta | fuerte)",
+          "demasiado ruido",
+        ],
+        patterns: ["no (oigo | oímos) ni mis (pensamientos | ideas)"],
+      },
+      "too-quiet": {
+        complaints: [
+          "[$amount] demasiado (bajo | baja | bajito | bajita | flojo | floja)",
+          "muy (bajo | baja | bajito | bajita | flojo)",
+        ],
+        patterns: [
+          "no (se oye | oigo | oímos | escucho) [casi | bien] [nada] [de] [$target]",
+          "apenas (se oye | oigo | oímos | escucho) [$target]",
+          "$target no se oye [casi | bien] [nada]",
+        ],
+      },
+      "too-slow": {
+        complaints: [
+          "[$amount] demasiado (lento | lenta | despacio)",
+          "muy (lento | lenta | despacio)",
+        ],
+      },
+      "too-fast": {
+        complaints: [
+          "[$amount] demasiado (rápido | rápida | deprisa)",
+          "muy (rápido | rápida | deprisa)",
+        ],
+      },
     },
   },
   conversation: {

@@ -1,7 +1,7 @@
 /** Words said for a value, each one or more words long. */
 export type Said = readonly string[];
 
-/** The intents that come with Calm Phrase. What each does is in `phrasebook/vocabulary.ts`. */
+/** The intents that come with Calm Phrase. What each does is in `phrasebook/shipped.ts`. */
 export const vocabularyIds = [
   "power-on",
   "power-off",
@@ -70,6 +70,27 @@ export const vocabularyIds = [
 ] as const;
 
 export type VocabularyId = (typeof vocabularyIds)[number];
+
+/** What people say is wrong, where a home takes that as a wish. */
+export const wishIds = [
+  "too-dark",
+  "too-bright",
+  "too-cold",
+  "too-warm",
+  "too-loud",
+  "too-quiet",
+  "too-slow",
+  "too-fast",
+] as const;
+
+export type WishId = (typeof wishIds)[number];
+
+const wishes: ReadonlySet<string> = new Set(wishIds);
+
+/** Whether an intent is what people say is wrong. */
+export function isWish(intent: string): boolean {
+  return wishes.has(intent);
+}
 
 /** Words for states that a device can be asked about. */
 export const stateWords = [
@@ -148,6 +169,20 @@ export interface VocabularyEntry {
   /** What a thing shall be, which is put into each frame for states. */
   states?: readonly string[];
   reply: string;
+}
+
+/** What is said where something is wrong: "it is too dark in here". */
+export interface WishWords {
+  /** Around `$complaint`, with or without `$target`: "it is $complaint [in] $target". */
+  frames: Said;
+  wishes: Readonly<Record<WishId, WishEntry>>;
+}
+
+export interface WishEntry {
+  /** What something is, put into each frame: "[$amount] too dark". */
+  complaints: Said;
+  /** Whole sentences: "I can't see a thing [in $target]". */
+  patterns?: Said;
 }
 
 /** Answers to questions, as MessageFormat 2. */

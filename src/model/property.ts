@@ -1,5 +1,6 @@
 import { nearest } from "../source/nearest.ts";
 import { printDuration } from "../time/duration.ts";
+import { isMeasured, rounded } from "./units.ts";
 import { given } from "../source/given.ts";
 
 /** A value that a property can hold. */
@@ -133,12 +134,18 @@ function neighbours(value: number, step: number, schema: DataSchema): number[] {
     );
 }
 
-const unitSigns: Readonly<Record<string, string>> = { percent: " %", celsius: " °C", kelvin: " K" };
+const unitSigns: Readonly<Record<string, string>> = {
+  percent: " %",
+  celsius: " °C",
+  fahrenheit: " °F",
+  kelvin: " K",
+};
 
 /** A number with its unit's sign, as people write it. */
 export function printQuantity(value: number, unit?: string): string {
   if (unit === "second") return printDuration(value);
-  return `${value}${unitSign(unit)}`;
+  // What was converted has more digits than anybody wants to read.
+  return `${isMeasured(unit) ? Number(value.toFixed(2)) : value}${unitSign(unit)}`;
 }
 
 /** What follows a number to tell its unit, space included. */
@@ -170,6 +177,13 @@ export function explainValueProblem(problem: ValueProblem): string {
       return `takes one of ${problem.choices.join(", ")}, not "${problem.value}"${hint}`;
     }
   }
+}
+
+/** The step that is nearest; what was converted from another unit has no more digits than are worth it. */
+export function onStep(schema: DataSchema, wanted: number): number {
+  const step = schema.multipleOf ?? (schema.type === "integer" ? 1 : undefined);
+  const on = step === undefined ? rounded(wanted, schema.unit) : Math.round(wanted / step) * step;
+  return Number(on.toPrecision(12));
 }
 
 /** A relative change goes no further than the end of the range, and lands on a step. */

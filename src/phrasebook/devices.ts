@@ -2,7 +2,8 @@ import type { Cursor } from "../document/cursor.ts";
 import { readNames } from "../document/said.ts";
 import type { Device } from "../model/home.ts";
 import type { Kind } from "../model/kinds.ts";
-import type { DataSchema } from "../model/property.ts";
+import type { DataSchema, Value } from "../model/property.ts";
+import { converted, rounded, toldUnit, unitNamed } from "../model/units.ts";
 import { withArticle } from "../source/article.ts";
 import { given } from "../source/given.ts";
 import { nearest } from "../source/nearest.ts";
@@ -90,9 +91,22 @@ function readProperties(
       own.report("unknown-property", message, fix, { at: own.keyAt });
       continue;
     }
+    checkUnit(own, base);
     properties.set(name, merge(base, value ?? {}));
   }
   return properties;
+}
+
+/** Reports limits of which nobody can tell what they count: people there speak in another unit. */
+function checkUnit(own: Cursor<DataSchemaDefinition | null>, base: DataSchema | undefined): void {
+  const { value, context } = own;
+  if (!base || !value || value.unit !== undefined) return;
+  const said = toldUnit(base.unit, context.units);
+  const { minimum, maximum, step, default: start } = value;
+  const isPlain = [minimum, maximum, step, start].every((each) => each === undefined);
+  if (base.unit !== "celsius" || said === base.unit || isPlain) return;
+  const message = `${own.id} is in celsius unless it says so, and this home is spoken to in ${said ?? ""}`;
+  own.report("unit-unsaid", message, `write unit: ${said ?? ""}, or unit: celsius`);
 }
 
 /** The properties that a device lists, by their names, each with what is said of it. */
@@ -112,19 +126,37 @@ function listed(
         .map((own) => [own.id, own] as const);
 }
 
-function merge(base: DataSchema | undefined, own: DataSchemaDefinition): DataSchema {
+function merge(kind: DataSchema | undefined, own: DataSchemaDefinition): DataSchema {
+  const unit = own.unit === undefined ? kind?.unit : unitNamed(own.unit);
+  const base = kind && inUnit(kind, unit);
   const { step = own.multipleOf, type = base?.type ?? typeOf(own), ...rest } = own;
   const minimum = own.minimum ?? base?.minimum;
   const fallback = { boolean: false, string: own.enum?.[0] ?? "", number: 0, integer: 0 }[type];
   const initial = own.default ?? (own.enum ? fallback : (base?.default ?? fallback));
   return {
     ...base,
-    ...given(rest),
+    ...given({ ...rest, unit }),
     type,
     ...given({ multipleOf: step ?? base?.multipleOf }),
     // A narrowed range need not hold the kind's own starting value.
     default: typeof initial === "number" ? Math.max(initial, minimum ?? initial) : initial,
   };
+}
+
+/** What a kind says of a property, for a device that counts in another unit; it has no step then. */
+function inUnit(schema: DataSchema, unit: string | undefined): DataSchema {
+  const into = (value: Value | undefined): number | undefined => {
+    const other = typeof value === "number" ? converted(value, schema.unit, unit) : undefined;
+    return other === undefined ? undefined : rounded(other, unit);
+  };
+  const start = into(schema.default);
+  if (start === undefined) return schema;
+  const ends = [into(schema.minimum), into(schema.maximum)] as const;
+  // Some units count the other way.
+  const isReversed = (ends[0] ?? -Infinity) > (ends[1] ?? Infinity);
+  const [minimum, maximum] = isReversed ? ends.toReversed() : ends;
+  const { type, enum: values, format, readOnly } = schema;
+  return { type, default: start, ...given({ minimum, maximum, enum: values, format, readOnly }) };
 }
 
 /** The type of a property that gives none: numbers have a range or a step, texts a list. */

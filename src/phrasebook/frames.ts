@@ -1,6 +1,6 @@
 import type { Frame, FrameForm } from "../language/frames.ts";
 import type { LanguagePack } from "../language/pack.ts";
-import type { Said, VocabularyEntry } from "../language/vocabulary.ts";
+import type { Said, VocabularyEntry, WishId } from "../language/vocabulary.ts";
 import { ownOf } from "../source/own.ts";
 
 /** The frames that an intent is said in. */
@@ -30,21 +30,33 @@ export function patternsOf(
       return text.replaceAll(/\$(?:property|verb)\b/gu, group(words)).replaceAll("$value", value);
     });
   const all = [...states, ...fitting(form?.states)];
-  const stated = all.length === 0 ? [] : around(pack.frames.state, group(all));
+  const stated = all.length === 0 ? [] : around(pack.frames.state, "$state", group(all));
   // What is said of every property comes first: people know it from elsewhere.
   return [...fitting(form?.commands), ...patterns, ...stated];
 }
 
+/** The patterns of a wish in a language that has words for it. */
+export function patternsOfWish({ wishes }: LanguagePack, id: WishId): string[] {
+  if (!wishes) return [];
+  const { complaints, patterns = [] } = wishes.wishes[id];
+  return [...patterns, ...around(wishes.frames, "$complaint", group(complaints))];
+}
+
 /** Frames with states in them; those that end alike are one pattern, so that states stand there once. */
-function around(frames: readonly string[], states: string): string[] {
+function around(frames: readonly string[], place: string, states: string): string[] {
   const before = new Map<string, string[]>();
   for (const frame of frames) {
-    const [prefix = "", suffix = ""] = frame.split("$state");
+    const [prefix = "", suffix = ""] = frame.split(place);
     const same = before.get(suffix);
     if (same) same.push(prefix.trim());
     else before.set(suffix, [prefix.trim()]);
   }
-  return [...before].map(([suffix, prefixes]) => `${group(prefixes)} ${states}${suffix}`);
+  return [...before].map(([suffix, prefixes]) => {
+    const said = prefixes.filter((prefix) => prefix !== "");
+    const isNeeded = said.length === prefixes.length;
+    const first = said.length === 0 ? "" : isNeeded ? group(said) : `[${said.join(" | ")}]`;
+    return `${first} ${states}${suffix}`;
+  });
 }
 
 /** The words of a property, or of an action. */

@@ -13,6 +13,7 @@ import type {
 } from "../model/home.ts";
 import type { Kind } from "../model/kinds.ts";
 import type { Packs } from "../language/packs.ts";
+import type { SpeechUnits } from "../model/units.ts";
 import type { OwnSlotType } from "../model/own-slot-type.ts";
 import type { Slot } from "../slot-types/slot.ts";
 import type { Fragment, Reply, SpokenPattern } from "../model/spoken.ts";
@@ -29,6 +30,8 @@ export interface Phrasebook {
   /** The languages that are known of, and slot types of the application's own. */
   packs: Packs;
   slotTypes: readonly OwnSlotType[];
+  /** The units that the home is spoken to in, and tells values in. */
+  units: SpeechUnits;
   /** Patterns that may come before any phrase. */
   address: readonly SpokenPattern[];
   /** Whether a command beside words that mean nothing is said back as a question. */

@@ -1,7 +1,15 @@
 import type { LanguagePack } from "../language/pack.ts";
 import type { Device } from "../model/home.ts";
 import type { DataSchema } from "../model/property.ts";
-import type { SlotDefinition } from "../slot-types/definition.ts";
+import { durationUnits } from "../language/times.ts";
+import type {
+  DurationDefinition,
+  NumberDefinition,
+  QuantityDefinition,
+  SlotDefinition,
+  TemperatureDefinition,
+} from "../slot-types/definition.ts";
+import { temperatureUnits } from "../model/units.ts";
 import { given } from "../source/given.ts";
 import { ownOf } from "../source/own.ts";
 import type { IntentDefinition } from "./definition/intents.ts";
@@ -83,7 +91,7 @@ function forProperty(id: string, schema: DataSchema, isForemost: boolean): OwnIn
     slots: { target, value: slot },
     do: set("$value"),
     framed: { sort, form: "to", ...base, value: "value", ...given({ units: unitsOf(schema) }) },
-    reply: (pack) => `${word(pack)} {$value}`,
+    reply: (pack) => `${word(pack)} {$value}${unitAfter(pack, schema)}`,
     states: none,
   });
   switch (sortOf(schema)) {
@@ -111,7 +119,9 @@ function forProperty(id: string, schema: DataSchema, isForemost: boolean): OwnIn
       return [toValue("text", { type: "text" })];
     case "level": {
       const step = stepOf(schema);
-      const amount: SlotDefinition = { type: quantityOf(schema), default: step };
+      const slot = quantityOf(schema);
+      const seconds = slot.type === "duration" ? durationUnits[slot.unit ?? "second"] : 1;
+      const amount: SlotDefinition = { ...slot, default: step * seconds };
       const nudges = (["up", "down"] as const).map((form): OwnIntent => {
         const by = form === "up" ? "$amount" : "-$amount";
         return {
@@ -123,18 +133,40 @@ function forProperty(id: string, schema: DataSchema, isForemost: boolean): OwnIn
           states: none,
         };
       });
-      return [toValue("level", { type: quantityOf(schema) }), ...nudges];
+      return [toValue("level", slot), ...nudges];
     }
   }
 }
 
-function quantityOf({ unit }: DataSchema): "percent" | "temperature" | "number" {
-  return unit === "percent" ? "percent" : unit === "celsius" ? "temperature" : "number";
+/** The slot for a number of a property: what it counts decides what may be said for it. */
+function quantityOf({
+  unit,
+}: DataSchema): QuantityDefinition | TemperatureDefinition | NumberDefinition | DurationDefinition {
+  switch (unit) {
+    case "percent":
+      return { type: "percent" };
+    case "celsius":
+    case "fahrenheit":
+      return { type: "temperature", unit };
+    case "second":
+    case "minute":
+    case "hour":
+      return { type: "duration", unit };
+    default:
+      return { type: "number" };
+  }
+}
+
+/** What is said after a number of a property. */
+function unitAfter({ units }: LanguagePack, { unit }: DataSchema): string {
+  if (unit === "percent") return ` ${units.percent[0] ?? ""}`;
+  return temperatureUnits.some((each) => each === unit) ? ` ${units.degrees[0] ?? ""}` : "";
 }
 
 /** Words for a unit that no pack has. */
-function unitsOf({ unit }: DataSchema): string[] | undefined {
-  if (unit === undefined || unit === "percent" || unit === "celsius") return undefined;
+function unitsOf(schema: DataSchema): string[] | undefined {
+  const { unit } = schema;
+  if (unit === undefined || quantityOf(schema).type !== "number") return undefined;
   return /^[\p{L} ]+$/u.test(unit) ? [unit, `${unit}s`] : undefined;
 }
 

@@ -10,6 +10,7 @@ import type { Home, KindNoun, NamedColour, Person } from "../model/home.ts";
 import { type Kind, kinds } from "../model/kinds.ts";
 import type { OwnSlotType } from "../model/own-slot-type.ts";
 import type { Fragment } from "../model/spoken.ts";
+import { unitsOfRegion } from "../model/units.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
 import { isSlipOf } from "../source/nearest.ts";
 import { given } from "../source/given.ts";
@@ -51,7 +52,8 @@ export function readSources(
 ): Phrasebook {
   const shipped = new Map(Object.entries(kinds));
   const languages = [packs[0].language];
-  const context = contextOf({ languages, kinds: shipped, packs, slotTypes });
+  const units = unitsOfRegion(packs[0].language);
+  const context = contextOf({ languages, kinds: shipped, packs, slotTypes, units });
   context.findings.push(...found);
   // What could not be read at all may hold any guard.
   const lost = found.filter(({ severity }) => severity === "error");
@@ -59,6 +61,10 @@ export function readSources(
   const { files, isPartial } = readFiles(context, sources);
   const tops = topsOf(context, files);
   context.languages = readLanguages(tops) ?? languages;
+  context.units = {
+    ...unitsOfRegion(context.languages[0] ?? ""),
+    ...given(single(tops, "units")?.value ?? {}),
+  };
   const ownKinds = looseSection(tops, (top) => top.given("kinds"), {});
   context.kinds = readKinds(ownKinds, shipped);
 
@@ -79,6 +85,7 @@ export function readSources(
     languages: context.languages,
     packs: context.packs,
     slotTypes,
+    units: context.units,
     offers: tops.every((top) => top.value.vocabulary?.offers !== false),
     address: tops.flatMap((top) => readPatterns(top.given("address"))),
     ...home,

@@ -30,7 +30,7 @@ export function topsOf(
 }
 
 /** A section that is one value for the whole phrasebook: a second one is a finding. */
-export function single<Key extends "phrasebook" | "languages" | "place" | "code">(
+export function single<Key extends "phrasebook" | "languages" | "place" | "units" | "code">(
   tops: readonly Cursor<PhrasebookDefinition>[],
   key: Key,
 ): Cursor<NonNullable<PhrasebookDefinition[Key]>> | undefined {

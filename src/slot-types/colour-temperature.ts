@@ -4,7 +4,8 @@ import { quantityType, recogniseQuantity, spelled } from "./quantities.ts";
 /** Kelvin; a small number is one only with its unit. */
 export const colourTemperature = quantityType("colour-temperature", {
   unit: "kelvin",
-  recognise: (ground) => recogniseQuantity(ground, ground.pack.units.kelvin, { bareFrom: 1000 }),
+  recognise: (ground) =>
+    recogniseQuantity(ground, [{ said: ground.pack.units.kelvin }], { bareFrom: 1000 }),
   sample: (_, least = 3000) => `${least} K`,
   grammar: (writing) =>
     writing.define("kelvin", () =>

@@ -42,8 +42,16 @@ export interface LimitsDefinition extends NeedDefinition {
 
 /** A slot for a number with a unit of its type. */
 export interface QuantityDefinition extends LimitsDefinition {
-  /** Percent, degrees Celsius, kelvin, or a place in an order. */
-  type: "percent" | "temperature" | "colour-temperature" | "ordinal";
+  /** Percent, kelvin, or a place in an order. */
+  type: "percent" | "colour-temperature" | "ordinal";
+}
+
+/** A slot for degrees. */
+export interface TemperatureDefinition extends LimitsDefinition {
+  /** A temperature, or how much warmer or colder. */
+  type: "temperature";
+  /** The unit of its numbers here. The one that the home is spoken to in, when left out. */
+  unit?: "celsius" | "fahrenheit" | undefined;
 }
 
 /** A slot for a number, or a whole number. */
@@ -60,6 +68,8 @@ export interface DurationDefinition extends NeedDefinition {
   type: "duration";
   /** The shortest that may be said: `5m`. */
   minimum?: number | string | undefined;
+  /** What a number alone counts; it has to be said, when left out. */
+  unit?: "second" | "minute" | "hour" | undefined;
   /** The longest that may be said: `2h`. */
   maximum?: number | string | undefined;
   /** What is said must be a whole number of these: `30s`. */
@@ -130,6 +140,7 @@ export interface OwnDefinition extends NeedDefinition {
 export type SlotDefinition =
   | TargetDefinition
   | QuantityDefinition
+  | TemperatureDefinition
   | NumberDefinition
   | DurationDefinition
   | MomentDefinition

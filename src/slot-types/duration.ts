@@ -14,7 +14,14 @@ import type { Pattern } from "../pattern/tree.ts";
 import { readChoices } from "./choices.ts";
 import { need } from "./need.ts";
 import { asNumbers, checkRange, hundred, quantitySlot } from "./quantities.ts";
-import type { SlotBase, ValuedSlot, Writing } from "./slot.ts";
+import {
+  type Ground,
+  type SlotBase,
+  type ValueReading,
+  type ValuedSlot,
+  type Writing,
+  valueRead,
+} from "./slot.ts";
 
 const length = z.union([z.number(), z.string()], {
   error: "write a duration such as 10m, 1h 30m or 45s",
@@ -27,6 +34,7 @@ const shape = z.strictObject({
   step: z.optional(length),
   values: z.optional(valuesSchema),
   default: z.optional(length),
+  unit: z.optional(z.enum(["second", "minute", "hour"])),
   ...need,
 });
 
@@ -45,16 +53,35 @@ export const duration = {
       default: read("default"),
     };
     checkRange(cursor, limits.minimum, limits.maximum);
+    const { unit } = cursor.value;
     return quantitySlot(base, limits, readChoices(cursor.given("values")), {
       unit: "second",
       family: "duration",
       alike: "duration",
-      recognise: (ground) => asNumbers(ground.durations()),
+      recognise(ground) {
+        const lengths = asNumbers(ground.durations());
+        return unit === undefined ? lengths : orCounting(lengths, ground, durationUnits[unit]);
+      },
       sample: ({ pack }) => `10 ${pack.times.units.minute[1] ?? ""}`,
       grammar: durationGrammar,
     });
   },
 };
+
+/** Lengths, or a number alone that counts so many seconds each. */
+function orCounting(
+  lengths: Recognise<ValueReading>,
+  { numbers }: Ground,
+  seconds: number,
+): Recognise<ValueReading> {
+  return (utterance, from) => [
+    ...lengths(utterance, from),
+    ...numbers(utterance.texts, from).map(({ end, value }) => ({
+      end,
+      value: valueRead(value * seconds),
+    })),
+  ];
+}
 
 /** A number of units, and lengths that have names. */
 export function durationGrammar(writing: Writing): Pattern {

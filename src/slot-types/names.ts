@@ -55,21 +55,26 @@ const highest = 20;
  */
 function createNameForms(pack: LanguagePack): (name: Name) => Iterable<readonly string[]> {
   const small = new Set(pack.small);
-  const digits = new Map<string, string>();
-  const spelled = new Map<string, string>();
+  // Digits for number words, and the reverse.
+  const otherwise = new Map<string, string>();
   for (let value = 0; value <= highest; value++) {
     const [word, more] = splitWords(pack.numbers.cardinal(value), pack);
     if (!word || more) continue;
-    digits.set(word.text, String(value));
-    spelled.set(String(value), word.text);
+    otherwise.set(word.text, String(value));
+    otherwise.set(String(value), word.text);
   }
   const { inflections = [] } = pack;
   return ({ words }) => {
     const forms: (readonly string[])[] = [words];
-    const short = words.filter((word) => !small.has(word));
-    if (short.length > 0 && short.length < words.length) forms.push(short);
-    const counted = words.map((word) => digits.get(word) ?? spelled.get(word) ?? word);
-    if (counted.some((word, at) => word !== words[at])) forms.push(counted);
+    // Most names have neither, and a home may have a hundred thousand.
+    if (words.some((word) => small.has(word))) {
+      const short = words.filter((word) => !small.has(word));
+      if (short.length > 0) forms.push(short);
+    }
+    if (words.some((word) => otherwise.has(word))) {
+      forms.push(words.map((word) => otherwise.get(word) ?? word));
+    }
+    if (inflections.length === 0) return forms;
     const [stem, ending] = inflected(words, inflections);
     if (ending === undefined) return forms;
     for (const other of inflections) {

@@ -42,7 +42,7 @@ function readNumber(
   return quantitySlot(base, value, readChoices(cursor.given("values")), {
     isWhole,
     ...given({ unit, alike: unit === undefined ? value.type : undefined }),
-    recognise: (ground) => recogniseQuantity(ground, unitIn(ground.language)),
+    recognise: (ground) => recogniseQuantity(ground, [{ said: unitIn(ground.language) }]),
     sample: (_, least = 5) => String(least),
     grammar(writing) {
       const words = unitIn(writing.language);

@@ -3,7 +3,8 @@ import { hundred, quantityType, recogniseQuantity, withUnit } from "./quantities
 /** A number of hundredths; "half" is 50. */
 export const percent = quantityType("percent", {
   unit: "percent",
-  recognise: (ground) => recogniseQuantity(ground, ground.pack.units.percent, { whole: 100 }),
+  recognise: (ground) =>
+    recogniseQuantity(ground, [{ said: ground.pack.units.percent }], { whole: 100 }),
   sample: (_, least = 40) => `${least} %`,
   grammar: (writing) =>
     writing.define("percent", () =>

@@ -4,7 +4,8 @@ import type { Utterance } from "../automaton/utterance.ts";
 import type { Cursor } from "../document/cursor.ts";
 import { positive, valuesSchema } from "../document/shapes.ts";
 import { splitWords } from "../language/words.ts";
-import { type DataSchema, type Value, checkValue } from "../model/property.ts";
+import { type DataSchema, type Value, checkValue, onStep } from "../model/property.ts";
+import { converted } from "../model/units.ts";
 import type { ChoiceValue } from "../model/spoken.ts";
 import { choice, nothingToSay, optional, phrase, sequence } from "../pattern/build.ts";
 import type { Pattern } from "../pattern/tree.ts";
@@ -122,11 +123,13 @@ export function quantitySlot(
 /** What is said in words for a value is that value, number or not. */
 function settleNumber(name: string, takes: DataSchema, reading: ValueReading): SlotSettled {
   if (reading.read !== "value") return nothingSettled;
-  const { value } = reading;
+  const { value, unit } = reading;
   const { minimum, maximum, multipleOf, type } = takes;
   const isOpen = minimum === undefined && maximum === undefined && multipleOf === undefined;
   if (isOpen && type !== "integer") return { ok: true, value };
-  const check = checkValue(takes, value);
+  // The slot's numbers are in its own unit. What was converted need not be one of its steps.
+  const other = typeof value === "number" ? converted(value, unit, takes.unit) : undefined;
+  const check = checkValue(takes, other === undefined ? value : onStep(takes, other));
   if (check.ok) return { ok: true, value };
   return { ok: false, reason: { reason: "value", property: name, problem: check.problem } };
 }
@@ -144,27 +147,45 @@ export function quantityType<Type extends string>(type: Type, quantity: Quantity
   };
 }
 
+/** Words that may follow a number, and the unit that they say. */
+interface SaidUnit {
+  said: readonly string[];
+  /** Where it may be another than the slot's. */
+  unit?: string;
+}
+
 /**
- * A number with or without its unit; with `whole`, a part of a whole counts as that many of it;
- * below `bareFrom` the unit has to be said.
+ * A number with or without its unit, which is then the first; with `whole`, a part of a whole counts as
+ * that many of it; below `bareFrom` the unit has to be said.
  */
 export function recogniseQuantity(
   { numbers: reader, pack }: Ground,
-  unit: readonly string[],
+  all: readonly SaidUnit[],
   { whole = 1, bareFrom = -Infinity }: { whole?: number; bareFrom?: number } = {},
 ): Recognise<ValueReading> {
-  const units = unit.map((said) => splitWords(said, pack).map((word) => word.text));
+  const usual = given({ unit: all[0]?.unit });
+  const units = all.flatMap(({ said, unit }) =>
+    said.map((text) => ({
+      words: splitWords(text, pack).map((word) => word.text),
+      ...given({ unit }),
+    })),
+  );
   // "A degree" is one of them.
-  const ones = pack.times.one.flatMap((one) => units.map((words) => [one, ...words]));
+  const ones = pack.times.one.flatMap((one) =>
+    units.map((each) => ({ ...each, words: [one, ...each.words] })),
+  );
   const isOne = new Set(pack.times.one);
   const starting = (
-    all: readonly string[][],
+    among: typeof units,
     { texts }: Utterance,
     { from, value }: { from: number; value: number },
   ): Match<ValueReading>[] =>
-    all
-      .filter((words) => words.every((word, index) => texts[from + index] === word))
-      .map((words) => ({ end: from + words.length, value: valueRead(value) }));
+    among
+      .filter(({ words }) => words.every((word, index) => texts[from + index] === word))
+      .map(({ words, unit }) => ({
+        end: from + words.length,
+        value: { read: "value", value, ...given({ unit }) },
+      }));
   const numbersFrom = (utterance: Utterance, from: number): Match<ValueReading>[] => {
     const numbers = reader(utterance.texts, from);
     if (numbers.length === 0) return none;
@@ -174,7 +195,7 @@ export function recogniseQuantity(
       const bare: ValueReading =
         fraction && whole !== 1
           ? { read: "value", value: value * whole, part: value }
-          : valueRead(value);
+          : { read: "value", value, ...usual };
       return [{ end, value: bare }, ...measured];
     });
   };

@@ -5,6 +5,7 @@ import type { LanguagePack } from "../language/pack.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import type { Home, KindNoun, Name, Nameable, NamedColour } from "../model/home.ts";
 import type { Value } from "../model/property.ts";
+import type { SpeechUnits } from "../model/units.ts";
 import type { Reason } from "../model/reason.ts";
 import type { ChoiceValue, Reply } from "../model/spoken.ts";
 import type { Pattern } from "../pattern/tree.ts";
@@ -97,7 +98,14 @@ export interface ValuedSlot extends SlotBase {
 export type SlotReading = ValueReading | { read: "target"; target: TargetExpression };
 
 export type ValueReading =
-  | { read: "value"; value: Value; /** A part of a whole: "half". */ part?: number }
+  | {
+      read: "value";
+      value: Value;
+      /** A part of a whole: "half". */
+      part?: number;
+      /** The unit that it is in, where that may be another than the slot's. */
+      unit?: string;
+    }
   | { read: "time"; time: ClockReading }
   | { read: "date"; date: DateReading };
 
@@ -110,6 +118,8 @@ export interface SpokenHome extends Home {
   colours: readonly NamedColour[];
   /** Nouns for kinds that the phrasebook adds. */
   kindNouns: readonly KindNoun[];
+  /** The units that numbers without one are in. */
+  units: SpeechUnits;
   routines: ReadonlyMap<string, { id: string; names: readonly Name[]; enabled: boolean }>;
 }
 

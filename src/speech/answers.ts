@@ -1,10 +1,11 @@
 import { holds } from "../model/condition.ts";
 import type { Device } from "../model/home.ts";
-import { type Value, unitSign } from "../model/property.ts";
+import type { Value } from "../model/property.ts";
 import type { StateTest } from "../model/state-words.ts";
 import { nameIn } from "../model/names.ts";
 import type { Question } from "../commands/outcome.ts";
 import type { Speech } from "./speech.ts";
+import { type WrittenIn, writtenQuantity } from "./quantities.ts";
 import { formatReply } from "./format.ts";
 
 /** Answers a question from states; a device without one is as it starts. */
@@ -67,14 +68,13 @@ function actualState(
 
 /** A value in the words and number format of a language. */
 export function printValue(
-  { pack, language }: Pick<Speech, "pack" | "language">,
+  speech: WrittenIn,
   device: Device,
   property: string,
   value: Value,
 ): string {
   if (typeof value !== "number") {
-    return pack.values[property]?.[String(value)]?.[0] ?? String(value);
+    return speech.pack.values[property]?.[String(value)]?.[0] ?? String(value);
   }
-  const written = new Intl.NumberFormat(language, { maximumFractionDigits: 2 }).format(value);
-  return written + unitSign(device.properties.get(property)?.unit);
+  return writtenQuantity(speech, value, device.properties.get(property)?.unit);
 }

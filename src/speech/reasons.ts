@@ -1,6 +1,7 @@
 import type { Reason } from "../model/reason.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import type { ValueProblem } from "../model/property.ts";
+import { toldIn, toldUnit } from "../model/units.ts";
 import { formatReply } from "./format.ts";
 import { nameOf } from "./names.ts";
 import type { Speech } from "./speech.ts";
@@ -87,26 +88,30 @@ function rangeRefusal(
 }
 
 function valueRefusal(
-  { pack, language }: Speech,
+  speech: Speech,
   what: string,
   problem: ValueProblem,
 ): [string, Record<string, unknown>] {
-  const { refusals } = pack;
+  const { refusals } = speech.pack;
   switch (problem.problem) {
     case "range": {
       const { minimum, maximum, unit } = problem;
       const text = rangeRefusal(refusals, problem);
       const print = (value: number | undefined): string =>
-        value === undefined ? "" : spokenQuantity(pack, language, value, unit);
+        value === undefined ? "" : spokenQuantity(speech, value, unit);
       // A duration has its units within it; others are told once.
-      const first = maximum === undefined || unit === "second" ? print(minimum) : minimum;
+      const isOnce = maximum !== undefined && toldUnit(unit, speech.book.units) !== "second";
+      const first =
+        isOnce && minimum !== undefined
+          ? toldIn(minimum, unit, speech.book.units).value
+          : print(minimum);
       const range = { minimum: first, maximum: print(maximum), said: print(problem.value) };
       return [text, { what, ...range }];
     }
     case "step": {
       const { nearest, unit, value } = problem;
-      const choices = nearest.map((each) => spokenQuantity(pack, language, each, unit)).join(" / ");
-      return [refusals.oneOf, { what, choices, said: spokenQuantity(pack, language, value, unit) }];
+      const choices = nearest.map((each) => spokenQuantity(speech, each, unit)).join(" / ");
+      return [refusals.oneOf, { what, choices, said: spokenQuantity(speech, value, unit) }];
     }
     case "choice":
       return [refusals.oneOf, { what, choices: problem.choices.join(", "), said: problem.value }];

@@ -7,6 +7,7 @@ import type { Slot, ValuedSlot } from "../slot-types/slot.ts";
 import type { Intent, Phrasebook } from "../phrasebook/model.ts";
 import type { Reply } from "../model/spoken.ts";
 import type { Value } from "../model/property.ts";
+import { toldIn } from "../model/units.ts";
 import { answerQuestion, printValue } from "./answers.ts";
 import { formatReply, replyIn } from "./format.ts";
 import { countDevices, namesOf } from "./names.ts";
@@ -155,7 +156,11 @@ export function speakReply(
     const device = book.devices.get(id);
     // Numbers are left to the reply, which may choose by them or format them.
     variables[variable] =
-      typeof value === "number" || !device ? value : printValue(speech, device, property, value);
+      typeof value === "number"
+        ? toldIn(value, device?.properties.get(property)?.unit, book.units).value
+        : device
+          ? printValue(speech, device, property, value)
+          : value;
   }
   return formatReply(text, language, variables);
 }

@@ -72,7 +72,17 @@ export function apartChoices(
   // What says when stands apart wherever it is; a place is most often part of a name.
   const narrowings = (choice: readonly Apart[]): number =>
     choice.filter(({ narrowing }) => narrowing).length;
+  // "At a quarter past one" is hardly ever "at a quarter", so that its parts come after all wholes.
+  const parts = new Set(inside.filter((apart) => inside.some((other) => holds(other, apart))));
+  const broken = (choice: readonly Apart[]): number =>
+    choice.filter((apart) => parts.has(apart)).length;
   return choices
-    .sort((a, b) => narrowings(a) - narrowings(b) || taken(b) - taken(a))
+    .sort((a, b) => narrowings(a) - narrowings(b) || broken(a) - broken(b) || taken(b) - taken(a))
     .slice(0, mostChoices);
+}
+
+/** Whether one says what another says and more. */
+function holds(whole: Apart, part: Apart): boolean {
+  const isLonger = whole.end - whole.from > part.end - part.from;
+  return isLonger && whole.from <= part.from && whole.end >= part.end;
 }

@@ -1,5 +1,6 @@
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
+import { isWish } from "../../language/vocabulary.ts";
 import type { Engine } from "../understand/engine.ts";
 import { clearReading } from "../understand/understand.ts";
 import type { Composition } from "./compose.ts";
@@ -29,9 +30,18 @@ export function beside(
   const count = utterance.words.length;
   const isRemark = createRemarks(engine, utterance);
   if (!isRemark) return undefined;
+  const hasWishes = [...book.intents.keys()].some(isWish);
   const told = (stretch: Stretch): Parted | undefined => {
     const parted = part(stretch);
     return parted && isToDo(parted) ? parted : undefined;
+  };
+  /** Whether words say that something is wrong, which beside an order is the reason for it. */
+  const isReason = (stretch: Stretch): boolean => {
+    const commands = hasWishes ? part(stretch)?.commands : undefined;
+    return (
+      commands?.every(({ understood }) => isWish(clearReading(understood)?.intent.id ?? "")) ??
+      false
+    );
   };
   /** What is left between two remarks, either of which may be nothing. */
   const between = (start: number, from: number, to: number, end: number): Parted | undefined => {
@@ -39,7 +49,7 @@ export function beside(
       { from: 0, end: start },
       { from: end, end: count },
     ].filter((remark) => remark.end > remark.from);
-    if (!around.every(isRemark)) return undefined;
+    if (!around.every((remark) => isRemark(remark) || isReason(remark))) return undefined;
     const found = told({ from, end: to });
     if (!found) return undefined;
     const isClear = around.every((remark) => isClause(engine, utterance, remark, found));

@@ -1,5 +1,6 @@
 import { mostSteps } from "../../automaton/paths.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
+import { isWish } from "../../language/vocabulary.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import { devicesAbout } from "./about.ts";
 import type { Engine } from "../understand/engine.ts";
@@ -133,7 +134,8 @@ function part(parting: Parting, all: Stretch): Omit<Composition, "nearest" | "st
         utterance.words.slice(from, end).map(({ start }) => start),
       ),
     );
-  const settled = (commands: readonly Command[], at: readonly Stretch[]) => {
+  const settled = (found: readonly Command[], at: readonly Stretch[]) => {
+    const commands = withoutRemarks(found, readingOf);
     const said = new Set(commands.flatMap((command) => command.whens));
     const told = aparts.filter(({ when }) => when && said.has(when));
     return { commands, whenWords: offsets(told), joinerWords: offsets(at) };
@@ -156,6 +158,18 @@ function part(parting: Parting, all: Stretch): Omit<Composition, "nearest" | "st
     return second ? { ...composition, other: second.commands } : composition;
   }
   return single;
+}
+
+/** What is said to be wrong beside an order is the reason for it, and no order of its own. */
+function withoutRemarks(
+  commands: readonly Command[],
+  readingOf: Parting["readingOf"],
+): readonly Command[] {
+  const orders = commands.filter(({ understood }) => {
+    const reading = readingOf(understood);
+    return !reading || !isWish(reading.intent.id);
+  });
+  return orders.length > 0 ? orders : commands;
 }
 
 /** A stretch as one command: with all of its words, or with those left out that stand apart. */

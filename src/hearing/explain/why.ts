@@ -213,7 +213,7 @@ function describeFilling({ slot, reading }: Filling, meaning: Meaning): string {
     case "date":
       return "slots" in meaning ? valueIn(meaning.slots, slot.name) : "";
     case "value": {
-      const unit = slot.fills === "value" ? slot.unit : undefined;
+      const { unit = slot.fills === "value" ? slot.unit : undefined } = reading;
       const { value } = reading;
       return typeof value === "number" ? printQuantity(value, unit) : String(value);
     }

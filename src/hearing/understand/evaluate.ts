@@ -2,7 +2,7 @@ import type { Path } from "../../automaton/paths.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import { isSafeEffect } from "../../commands/access.ts";
 import { takeAlong } from "../../commands/bulk.ts";
-import { addDefaults } from "../../commands/compute.ts";
+import { addDefaults, unitOf } from "../../commands/compute.ts";
 import { type SlotValue, type Slots, filledBy, valueBy } from "../../commands/outcome.ts";
 import { propertiesRead } from "../../commands/question.ts";
 import {
@@ -128,8 +128,8 @@ function settleAll(
     if (first !== undefined && first !== value) {
       return { result: "refuse", reason: { reason: "both", slot: name, first, second: value } };
     }
-    const part = reading.read === "value" ? reading.part : undefined;
-    said[name] = { value, words, ...given({ part }) };
+    const { part, unit = unitOf(slot) } = reading.read === "value" ? reading : {};
+    said[name] = { value, words, ...given({ part, unit }) };
   }
   const slots = addDefaults(intent, said);
   const asked = (slot: TargetSlot): TargetAsked => ({

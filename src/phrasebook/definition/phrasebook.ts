@@ -16,11 +16,19 @@ import type { IntentDefinition, RoutineDefinition } from "./intents.ts";
 export interface VocabularyDefinition {
   /** Intents that are left out, or `[all]`. */
   without?: string[] | undefined;
+  /** What is added that a home has to choose: `wishes` takes "it is too dark" for an order. */
+  with?: "wishes"[] | undefined;
   /**
    * Whether a command beside words that mean nothing is offered: said back as a question. It is, when
    * left out.
    */
   offers?: boolean | undefined;
+}
+
+/** The units that people speak in. Devices have their own, and values are converted. */
+export interface UnitsDefinition {
+  /** The unit of temperatures. That of the region of the first language, when left out. */
+  temperature?: "celsius" | "fahrenheit" | undefined;
 }
 
 /** One file of a phrasebook. */
@@ -33,6 +41,8 @@ export interface PhrasebookDefinition {
   address?: SaidDefinition | undefined;
   /** Where the home stands. */
   place?: PlaceDefinition | undefined;
+  /** The units that people speak in and are answered in. */
+  units?: UnitsDefinition | undefined;
   /** What has to be said where voice needs a code: digits, in quotes. */
   code?: string | undefined;
   /** Rooms by their ids. */

@@ -1,5 +1,6 @@
 import * as z from "zod/mini";
 import { references, saidSchema, text } from "../../document/shapes.ts";
+import { temperatureUnits } from "../../model/units.ts";
 import {
   deviceSchema,
   groupSchema,
@@ -33,8 +34,17 @@ function looseSection<Entry extends z.ZodMiniType>(entry: Entry) {
 }
 
 const vocabularySchema = z.strictObject(
-  { without: z.optional(references), offers: z.optional(z.boolean()) },
-  { error: "write what to leave out: { without: [colour-to] }, or { without: [all] }" },
+  {
+    without: z.optional(references),
+    with: z.optional(z.array(z.enum(["wishes"]), { error: "write [wishes]" })),
+    offers: z.optional(z.boolean()),
+  },
+  { error: "write what to leave out: { without: [colour-to] }, or to add: { with: [wishes] }" },
+);
+
+const unitsSchema = z.strictObject(
+  { temperature: z.optional(z.enum(temperatureUnits)) },
+  { error: "write a map: { temperature: fahrenheit }" },
 );
 
 /** One file of a phrasebook. */
@@ -44,6 +54,7 @@ export const phrasebookSchema = z.strictObject(
     languages: z.optional(z.array(text, { error: "write a list of language tags: [en-GB]" })),
     address: z.optional(saidSchema),
     place: z.optional(placeSchema),
+    units: z.optional(unitsSchema),
     code: z.optional(text),
     rooms: looseSection(roomSchema),
     zones: looseSection(zoneSchema),

@@ -1,0 +1,287 @@
+import type { LanguagePack } from "../language/pack.ts";
+import type { VocabularyId } from "../language/vocabulary.ts";
+import type { SpeechUnits } from "../model/units.ts";
+import type { SlotDefinition } from "../slot-types/definition.ts";
+import { ownOf } from "../source/own.ts";
+import type { IntentDefinition } from "./definition/intents.ts";
+import type { Framed } from "./frames.ts";
+
+/** What an intent of the vocabulary needs a home to have, and what it does. */
+export interface VocabularyIntent {
+  needs: { property: string } | { action: string } | "state" | "routine";
+  slots: Readonly<Record<string, SlotDefinition>>;
+  do: NonNullable<IntentDefinition["do"]>;
+  /** The frames that it is said in beside what is peculiar to it. */
+  framed?: Framed;
+}
+
+const target: SlotDefinition = { type: "target" };
+const percent: SlotDefinition = { type: "percent" };
+
+/** What a device is set to, the first that it has. */
+const settings = [
+  "target",
+  "brightness",
+  "speed",
+  "volume",
+  "position",
+  "program",
+  "mode",
+  "armed",
+  "source",
+  "power",
+];
+
+const setTo = (property: string, value: string | boolean | number): VocabularyIntent => ({
+  needs: { property },
+  slots: { target },
+  do: { set: { $target: { [property]: value } } },
+});
+
+/** For what nobody means by "everything off". */
+const named = (intent: VocabularyIntent): VocabularyIntent => ({
+  ...intent,
+  slots: { ...intent.slots, target: { type: "target", named: true } },
+});
+
+/** Only for devices of these kinds. */
+const ofKinds = (kind: readonly string[], intent: VocabularyIntent): VocabularyIntent => ({
+  ...intent,
+  slots: { ...intent.slots, target: { type: "target", kind: [...kind] } },
+});
+
+/** Kinds that start when they have power. */
+const running = ["plug", "pump", "fan", "heater"];
+
+/** Something that is on or off. */
+const switched = (property: string, to: "on" | "off", isForemost = false): VocabularyIntent => ({
+  ...setTo(property, to),
+  framed: { sort: "switched", form: to, property, isForemost },
+});
+
+const level = (
+  property: string,
+  {
+    slot = percent,
+    value = "level",
+    isForemost = true,
+  }: { slot?: SlotDefinition; value?: string; isForemost?: boolean } = {},
+): VocabularyIntent => ({
+  needs: { property },
+  slots: { target, [value]: slot },
+  do: { set: { $target: { [property]: `$${value}` } } },
+  framed: { sort: "level", form: "to", property, value, isForemost },
+});
+
+/** More or less of a property. */
+export const nudged = (
+  property: string,
+  to: "up" | "down",
+  amount: SlotDefinition,
+): VocabularyIntent => ({
+  needs: { property },
+  slots: { target, amount },
+  do: { nudge: { $target: { [property]: to === "up" ? "$amount" : "-$amount" } } },
+  framed: { sort: "level", form: to, property, isForemost: true },
+});
+
+const called = (action: string): VocabularyIntent => ({
+  needs: { action },
+  slots: { target },
+  do: { call: { $target: action } },
+});
+
+const chosen = (
+  property: string,
+  slot: SlotDefinition = { type: "value", property },
+): VocabularyIntent => ({
+  needs: { property },
+  slots: { target, [property]: slot },
+  do: { set: { $target: { [property]: `$${property}` } } },
+  framed: { sort: "choice", form: "to", property, value: property, isForemost: true },
+});
+
+const coloured = (property: string, slot: SlotDefinition): VocabularyIntent => ({
+  ...chosen(property, slot),
+  framed: { sort: "colour", form: "to", property, value: property, isForemost: true },
+});
+
+const asked = (form: "whether" | "which" | "any"): VocabularyIntent => ({
+  needs: "state",
+  slots: { target, state: { type: "state" } },
+  do: { tell: { target: "$target", state: "$state", form } },
+});
+
+/** What is said for something in every language of a home. */
+function sayings(
+  packs: readonly LanguagePack[],
+  pick: (pack: LanguagePack) => readonly string[],
+): Record<string, string[]> {
+  return Object.fromEntries(packs.map((pack) => [pack.language, [...pick(pack)]]));
+}
+
+/** How much more or less is meant, with the words for "a bit" and "a lot". */
+export function amountSlots(packs: readonly LanguagePack[], { temperature }: SpeechUnits) {
+  const small = sayings(packs, (pack) => pack.amounts.small);
+  const large = sayings(packs, (pack) => pack.amounts.large);
+  const degrees = temperature === "celsius" ? 1 : 2;
+  const slot = (type: "percent" | "temperature", [low, usual, high]: number[]): SlotDefinition => ({
+    type,
+    default: usual,
+    values: { [String(low)]: small, [String(high)]: large },
+  });
+  return {
+    steps: slot("percent", [10, 20, 40]),
+    degrees: slot("temperature", [degrees / 2, degrees, degrees * 2]),
+    volumes: slot("percent", [5, 10, 25]),
+  };
+}
+
+/** What each intent that ships does, with the words for amounts and levels in every language of the home. */
+export function shippedIntents(
+  packs: readonly LanguagePack[],
+  units: SpeechUnits,
+): Record<VocabularyId, VocabularyIntent> {
+  const said = (pick: (pack: LanguagePack) => readonly string[]) => sayings(packs, pick);
+  const saidEach = (pick: (pack: LanguagePack) => Readonly<Record<string, readonly string[]>>) =>
+    Object.fromEntries(
+      [...new Set(packs.flatMap((pack) => Object.keys(pick(pack))))].map((id) => [
+        id,
+        said((pack) => ownOf(pick(pack), id) ?? []),
+      ]),
+    );
+  const { steps, degrees, volumes } = amountSlots(packs, units);
+  const full = said((pack) => pack.levels.full);
+  const least = said((pack) => pack.levels.least);
+  const brightness: SlotDefinition = { type: "percent", values: { 100: full, 1: least } };
+  const speed: SlotDefinition = {
+    type: "percent",
+    values: {
+      33: said((pack) => pack.levels.low),
+      66: said((pack) => pack.levels.medium),
+      100: said((pack) => [...pack.levels.high, ...pack.levels.full]),
+    },
+  };
+  const warmth: SlotDefinition = {
+    type: "colour-temperature",
+    values: saidEach((pack) => pack.warmths),
+  };
+  const measures = saidEach((pack) => pack.properties);
+  const adjectives = saidEach((pack) => pack.adjectives);
+
+  return {
+    "power-on": switched("power", "on", true),
+    "power-off": switched("power", "off", true),
+    "brightness-to": level("brightness", { slot: brightness }),
+    brighter: nudged("brightness", "up", steps),
+    dimmer: nudged("brightness", "down", steps),
+    "speed-to": level("speed", { slot: speed }),
+    faster: nudged("speed", "up", steps),
+    slower: nudged("speed", "down", steps),
+    "oscillate-on": switched("oscillate", "on"),
+    "oscillate-off": switched("oscillate", "off"),
+    "colour-to": coloured("colour", { type: "colour" }),
+    "warmth-to": coloured("warmth", warmth),
+    "temperature-to": level("target", { slot: { type: "temperature" }, value: "degrees" }),
+    warmer: nudged("target", "up", degrees),
+    cooler: nudged("target", "down", degrees),
+    "mode-on": {
+      ...named(setTo("mode", "$first(auto, heat, cool)")),
+      framed: { sort: "switched", form: "on", property: "mode", isForemost: true },
+    },
+    "mode-off": {
+      ...named(setTo("mode", "off")),
+      framed: { sort: "switched", form: "off", property: "mode", isForemost: true },
+    },
+    "mode-to": chosen("mode"),
+    "preset-to": chosen("preset"),
+    open: setTo("position", 100),
+    close: setTo("position", 0),
+    "position-to": level("position"),
+    "position-short": {
+      needs: { property: "position" },
+      slots: { target, level: percent },
+      do: { set: { $target: { position: "$level times -1 plus 100" } } },
+    },
+    "tilt-to": level("tilt", { isForemost: false }),
+    "stop-moving": { ...called("stop"), needs: { property: "position" } },
+    "flow-on": named(switched("flow", "on", true)),
+    "flow-off": named(switched("flow", "off", true)),
+    lock: setTo("locked", true),
+    unlock: setTo("locked", false),
+    arm: {
+      needs: { property: "armed" },
+      slots: {
+        target: { type: "target", named: true },
+        mode: { type: "value", property: "armed", default: "away" },
+      },
+      do: { set: { $target: { armed: "$mode" } } },
+    },
+    disarm: named(setTo("armed", "off")),
+    record: switched("recording", "on"),
+    "stop-recording": switched("recording", "off"),
+    play: setTo("playing", "play"),
+    pause: setTo("playing", "pause"),
+    "stop-playing": setTo("playing", "stop"),
+    next: called("next"),
+    previous: called("previous"),
+    "play-what": {
+      needs: { action: "play" },
+      slots: { target, what: { type: "text" } },
+      do: { call: { $target: "play" }, with: "$what" },
+    },
+    "volume-to": level("volume"),
+    louder: nudged("volume", "up", volumes),
+    quieter: nudged("volume", "down", volumes),
+    mute: setTo("muted", true),
+    unmute: setTo("muted", false),
+    "source-to": chosen("source"),
+    press: called("press"),
+    start: called("start"),
+    stop: called("stop"),
+    "pause-work": called("pause"),
+    dock: called("dock"),
+    "program-to": chosen("program"),
+    "program-start": {
+      needs: { property: "program" },
+      slots: { target, program: { type: "value", property: "program" } },
+      do: [{ set: { $target: { program: "$program" } } }, { call: { $target: "start" } }],
+    },
+    "power-start": ofKinds(running, setTo("power", "on")),
+    "power-stop": ofKinds(running, setTo("power", "off")),
+    find: called("chime"),
+    "ask-value": {
+      needs: "state",
+      slots: { target, measure: { type: "choice", values: measures } },
+      do: { tell: { target: "$target", property: "$measure", form: "value" } },
+    },
+    "ask-how": {
+      needs: "state",
+      slots: { target, measure: { type: "choice", values: adjectives } },
+      do: { tell: { target: "$target", property: "$measure", form: "value" } },
+    },
+    "ask-setting": {
+      needs: "state",
+      slots: { target },
+      do: { tell: { target: "$target", property: settings, form: "value" } },
+    },
+    "ask-doing": {
+      needs: { property: "activity" },
+      slots: { target },
+      do: { tell: { target: "$target", property: "activity", form: "value" } },
+    },
+    "run-routine": {
+      needs: "routine",
+      slots: { routine: { type: "routine" } },
+      do: { run: "$routine" },
+    },
+    "ask-temperature": {
+      needs: { property: "temperature" },
+      slots: { target },
+      do: { tell: { target: "$target", property: "temperature", form: "value" } },
+    },
+    "ask-whether": asked("whether"),
+    "ask-which": asked("which"),
+    "ask-any": asked("any"),
+  };
+}
