@@ -326,6 +326,7 @@ export const dutch: LanguagePack = {
   },
   fillers: [
     "even",
+    "willen",
     "eens",
     "alsjeblieft",
     "alstublieft",
@@ -356,7 +357,7 @@ export const dutch: LanguagePack = {
     ..."als wanneer zodra terwijl voordat nadat totdat tot of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(
       " ",
     ),
-    ..."zei zegt gezegd zeggen vertel vertelde vraagt vroeg gevraagd gelooft hoorde gehoord gelezen wie waarom wat welke hoe heb hebt heeft hebben hadden al gisteren net elke iedere altijd vaak".split(
+    ..."zei zegt gezegd zeggen vertel vertelde vraagt vroeg gevraagd gelooft hoorde gehoord gelezen wie waarom wat welke hoe hebt heeft hadden al gisteren net elke iedere altijd vaak".split(
       " ",
     ),
     ..."aangezet uitgezet aangedaan uitgedaan geopend gesloten ingeschakeld uitgeschakeld gezet gedaan".split(
@@ -386,6 +387,11 @@ export const dutch: LanguagePack = {
       `$target [weer | helemaal] $state (${ending})`,
       `$target (${should}) [weer | helemaal] $state (${ending})`,
       `dat $target [weer | helemaal] $state (${ending})`,
+    ],
+    deed: [
+      `$target (${should}) $verb`,
+      "(laat | laten) $target $verb",
+      `dat $target $verb (${should})`,
     ],
     sorts: {
       switched: {
@@ -418,8 +424,7 @@ export const dutch: LanguagePack = {
           states: [
             "[op | naar | met | tot] $value",
             "[op | naar | met] $value $property",
-            "$property [op | van | naar] $value",
-            "met [een] $property (op | van) $value",
+            "[op | met] [een] $property [op | van | naar] $value",
           ],
           commands: [
             ...order(adjust, adjusting, "$property (op | naar) $value"),
@@ -521,7 +526,7 @@ export const dutch: LanguagePack = {
         },
       },
       action: {
-        call: { states: [], commands: ["$verb $target", "$target $verb", "laat $target $verb"] },
+        call: { states: [], commands: ["$verb $target", "$target $verb"] },
       },
     },
   },
@@ -550,6 +555,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} start met {$program}.",
     },
     "power-start": {
+      deeds: ["draaien | lopen | starten"],
       states: ["aan het draaien"],
       patterns: [
         "(start) $target",
@@ -648,6 +654,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} langzamer.",
     },
     "oscillate-on": {
+      deeds: ["zwenken | draaien"],
       states: ["aan het (zwenken | draaien)"],
       patterns: [
         "$target laten zwenken",
@@ -712,6 +719,7 @@ export const dutch: LanguagePack = {
       reply: "{$target}: {$preset}.",
     },
     open: {
+      deeds: ["opengaan | openen"],
       states: ["[helemaal] (open | omhoog | op)"],
       patterns: [
         "$target [helemaal] (openen | opendoen | openmaken | ophalen | optrekken | opentrekken | open te doen | te openen)",
@@ -722,6 +730,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} gaat open.",
     },
     close: {
+      deeds: ["dichtgaan | sluiten"],
       states: ["[helemaal] (dicht | omlaag | neer | toe | gesloten | naar beneden)"],
       patterns: [
         "$target [helemaal] (sluiten | dichtdoen | dichtmaken | neerlaten | laten zakken | dicht te doen | te sluiten)",
@@ -774,6 +783,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} dicht.",
     },
     lock: {
+      deeds: ["op slot gaan"],
       states: ["(op slot | vergrendeld | afgesloten)"],
       patterns: ["$target (vergrendelen | afsluiten)", "vergrendel $target", "sluit $target af"],
       reply: "{$target} op slot.",
@@ -812,11 +822,11 @@ export const dutch: LanguagePack = {
       reply: "{$target} is uit.",
     },
     record: {
+      deeds: ["opnemen"],
       states: ["aan het opnemen"],
       patterns: [
         "(neem) met $target op",
         "(start | begin) [met de] opname [van | met | op] $target",
-        "(laat) $target opnemen",
         "met $target opnemen",
         "neem op met $target",
         "$target (opnemen | opname aan | opname starten)",
@@ -831,6 +841,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} neemt niet meer op.",
     },
     play: {
+      deeds: ["spelen | verder spelen | afspelen"],
       states: ["aan het spelen"],
       patterns: [
         "$target (afspelen | spelen | laten spelen | hervatten)",
@@ -842,6 +853,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} speelt.",
     },
     pause: {
+      deeds: ["pauzeren"],
       states: ["(op pauze | gepauzeerd)"],
       patterns: [
         "(pauze | pauzeer)",
@@ -931,6 +943,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} ingedrukt.",
     },
     start: {
+      deeds: ["starten | beginnen | schoonmaken | stofzuigen | zuigen | vegen"],
       states: ["(aan het werk | aan het zuigen | aan het draaien | bezig)"],
       patterns: [
         "$target (starten | laten draaien | laten lopen | aan het werk zetten)",
@@ -943,6 +956,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} gestart.",
     },
     stop: {
+      deeds: ["stoppen | ophouden"],
       states: ["gestopt"],
       patterns: ["(stop | beëindig) $target", "$target (stoppen | beëindigen)"],
       reply: "{$target} gestopt.",
@@ -953,6 +967,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} gepauzeerd.",
     },
     dock: {
+      deeds: ["terugkeren | teruggaan | naar huis gaan | opladen"],
       states: ["(op | in | naar) [zijn] (basis | station | laadstation)"],
       patterns: [
         "(stuur | breng) $target (terug | naar huis) [naar] [zijn] [basis | station | laadstation]",

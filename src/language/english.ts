@@ -432,6 +432,12 @@ export const english: LanguagePack = {
       "(make [sure | certain] | see [to it] | ensure) [that] $target (is | are | stays | stay | gets | get | goes) [back] $state",
       "$target to be $state",
     ],
+    deed: [
+      `$target (${should}) $verb`,
+      "(make | let | have) $target $verb",
+      "$target to $verb",
+      "get $target to $verb",
+    ],
     sorts: {
       switched: {
         on: {
@@ -468,8 +474,7 @@ export const english: LanguagePack = {
           states: [
             "[to | at | on] $value",
             "[to | at | on] $value $property",
-            "$property [to | at | on | of] $value",
-            "with $property (at | of) $value",
+            "[at | to | with] $property [to | at | on | of] $value",
           ],
           commands: [
             say(adjust, "$target [up | down | back] (to | at | on) $value"),
@@ -572,12 +577,7 @@ export const english: LanguagePack = {
       action: {
         call: {
           states: [],
-          commands: [
-            "$verb $target",
-            "$target $verb",
-            "(make | let | have) $target $verb",
-            "get $target to $verb",
-          ],
+          commands: ["$verb $target", "$target $verb"],
         },
       },
     },
@@ -649,11 +649,8 @@ export const english: LanguagePack = {
       reply: "{$target} slower.",
     },
     "oscillate-on": {
-      patterns: [
-        say("oscillate | swing | rotate", "$target"),
-        "(make | let | have) $target (oscillate | swing | rotate)",
-        "get $target to (oscillate | swing | rotate)",
-      ],
+      deeds: ["oscillate | swing | rotate"],
+      patterns: [say("oscillate | swing | rotate", "$target")],
       states: ["oscillating | swinging | rotating"],
       reply: "{$target} oscillating.",
     },
@@ -713,6 +710,7 @@ export const english: LanguagePack = {
     "mode-to": { reply: "{$target} set to {$mode}." },
     "preset-to": { reply: "{$target} set to {$preset}." },
     open: {
+      deeds: ["open [up]"],
       patterns: [
         say(
           "open | raise | lift | roll up | pull up | draw back",
@@ -727,6 +725,7 @@ export const english: LanguagePack = {
       reply: "{$target} opening.",
     },
     close: {
+      deeds: ["close | shut"],
       patterns: [
         say(
           "close | shut | lower | roll down | pull down | draw",
@@ -795,6 +794,7 @@ export const english: LanguagePack = {
       reply: "{$target} closed.",
     },
     lock: {
+      deeds: ["lock"],
       patterns: [say("lock | bolt | secure", "[up] $target [up]"), "$target lock"],
       states: ["locked [up] | bolted | secured"],
       reply: "{$target} locked.",
@@ -820,6 +820,7 @@ export const english: LanguagePack = {
       reply: "{$target} disarmed.",
     },
     record: {
+      deeds: ["record"],
       patterns: [
         say("start | begin", "recording (with | on | from | using) $target"),
         say("record", "(with | on | from | using) $target"),
@@ -839,6 +840,7 @@ export const english: LanguagePack = {
       reply: "{$target} not recording.",
     },
     play: {
+      deeds: ["play | resume"],
       patterns: [
         "(resume | continue) [(music | playback)]",
         "play [some] music",
@@ -856,6 +858,7 @@ export const english: LanguagePack = {
       reply: "{$target} playing.",
     },
     pause: {
+      deeds: ["pause"],
       patterns: [
         "pause [(music | playback)]",
         say("pause | hold", "$target"),
@@ -947,18 +950,19 @@ export const english: LanguagePack = {
       reply: "{$target} pressed.",
     },
     start: {
+      deeds: ["run | start | clean"],
       patterns: [
         say("start | run | begin", "[up] $target [up]"),
         say("get | set | send", "$target (going | started | running | off | out)"),
         say("send out | send off", "$target"),
         "$target start",
         say("start | begin", "(cleaning | vacuuming | sweeping) with $target"),
-        "(let | have | make) $target (run | start | clean)",
       ],
       states: ["running | going | started | cleaning"],
       reply: "{$target} started.",
     },
     stop: {
+      deeds: ["stop"],
       patterns: [say("stop | end | halt | finish", "$target")],
       states: ["stopped"],
       reply: "{$target} stopped.",
@@ -969,6 +973,9 @@ export const english: LanguagePack = {
       reply: "{$target} paused.",
     },
     dock: {
+      deeds: [
+        "dock | (go | come | return) (home | back) | return to [its] (dock | base | station)",
+      ],
       patterns: [
         say("dock | park", "$target"),
         say(
@@ -993,6 +1000,7 @@ export const english: LanguagePack = {
       reply: "{$target} started on {$program}.",
     },
     "power-start": {
+      deeds: ["run | start"],
       patterns: [
         say("start | run | begin", "[up] $target [up]"),
         say("get | set", "$target (going | running | started)"),

@@ -38,5 +38,7 @@ export interface Frames {
   besides: Said;
   /** Around `$target` and `$state`: "$target $state", "make sure $target is $state". */
   state: Said;
+  /** Around `$target` and `$verb`, what it shall do: "let $target $verb". */
+  deed: Said;
   sorts: { [Sort in FrameSort]: Record<(typeof frameForms)[Sort][number], FrameForm> };
 }

@@ -131,7 +131,7 @@ export const french: LanguagePack = {
     opening: [
       "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [me]",
       "je (veux | voudrais | voulais) [bien] [que tu] | j'aimerais [bien] | je souhaite | on (veut | voudrait | peut | pourrait) [avoir] | il (faudrait | faut) | j'ai besoin [de | d'] | (est ce que je | je) (peux | pourrais) avoir | puis je avoir | avoir",
-      "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de",
+      "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de",
     ],
     closing: [
       "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite",
@@ -354,13 +354,13 @@ export const french: LanguagePack = {
     ..."si quand lorsque dès avant après pendant tant jusque comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
       " ",
     ),
-    ..."dit disait dis dire a ai as ont avons avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment déjà hier fallait devait tous chaque toujours souvent".split(
+    ..."dit disait dis dire a as ont avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment déjà hier fallait devait tous chaque toujours souvent".split(
       " ",
     ),
     ..."allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),
   ],
   clauses: "je j me mon ma mes on nous il elle c est sont suis ai".split(" "),
-  reasons: ["parce", "car", "puisque"],
+  reasons: ["parce que", "parce qu'", "car", "puisque", "vu que"],
   adjectives: {
     brightness: ["(clair | claire | lumineux | lumineuse | forte)"],
     illuminance: ["(clair | sombre)"],
@@ -380,6 +380,11 @@ export const french: LanguagePack = {
       `(${put}) $target $state`,
       `$target (${should}) [être | rester | passer | aller] $state`,
       "que $target (soit | soient | reste | restent | est | sont) $state",
+    ],
+    deed: [
+      `$target (${should}) $verb`,
+      "(fais | faites | faire | laisse | laissez | laisser) $verb $target",
+      "(laisse | laissez | laisser) $target $verb",
     ],
     sorts: {
       switched: {
@@ -403,8 +408,7 @@ export const french: LanguagePack = {
           states: [
             "[à | sur | en | jusqu'à] $value",
             "[à | sur] $value [de] $property",
-            "$property [à | sur | de] $value",
-            "avec [une] $property (à | de) $value",
+            "[à | au | sur | avec] [une] $property [à | sur | de] $value",
           ],
           commands: [
             `(${adjust} | ${raise} | ${lower}) $property (à | sur) $value`,
@@ -477,7 +481,7 @@ export const french: LanguagePack = {
         },
       },
       action: {
-        call: { states: [], commands: ["$verb $target", "$target $verb", "fais $verb $target"] },
+        call: { states: [], commands: ["$verb $target", "$target $verb"] },
       },
     },
   },
@@ -505,11 +509,11 @@ export const french: LanguagePack = {
       reply: "{$target} démarre : {$program}.",
     },
     "power-start": {
+      deeds: ["tourner | marcher | démarrer"],
       states: ["en (marche | route)"],
       patterns: [
         "(mets | mettez | mettre | remets | remettre) [en (marche | route)] $target en (marche | route)",
         "(démarre | démarrez | démarrer | lance | lancer) $target",
-        "(fais | faites | faire) (tourner | marcher | démarrer) $target",
       ],
       reply: "{$target} : allumé.",
     },
@@ -613,11 +617,9 @@ export const french: LanguagePack = {
       reply: "{$target} : moins vite.",
     },
     "oscillate-on": {
+      deeds: ["osciller | pivoter"],
       states: ["en (oscillation | train d'osciller)"],
-      patterns: [
-        "(fais | faites | faire) (osciller | pivoter) $target",
-        "$target (oscille | en oscillation)",
-      ],
+      patterns: ["$target (oscille | en oscillation)"],
       reply: "{$target} oscille.",
     },
     "oscillate-off": {
@@ -695,6 +697,7 @@ export const french: LanguagePack = {
       reply: "{$target} : {$preset}.",
     },
     open: {
+      deeds: ["s'ouvrir | monter"],
       states: [
         "[complètement | tout | grand] (ouvert | ouverte | ouverts | ouvertes | levé | levés | relevé | en haut)",
       ],
@@ -705,6 +708,7 @@ export const french: LanguagePack = {
       reply: "{$target} s'ouvre.",
     },
     close: {
+      deeds: ["se fermer | descendre"],
       states: [
         "[complètement | tout] (fermé | fermée | fermés | fermées | baissé | baissés | en bas)",
       ],
@@ -753,6 +757,7 @@ export const french: LanguagePack = {
       reply: "{$target} : fermé.",
     },
     lock: {
+      deeds: ["se verrouiller"],
       states: [
         "(verrouillé | verrouillée | verrouillés | verrouillées | fermé à clé | fermée à clé | fermées à clé)",
       ],
@@ -791,14 +796,13 @@ export const french: LanguagePack = {
       reply: "{$target} : désarmée.",
     },
     record: {
+      deeds: ["enregistrer | filmer"],
       states: ["en train d'enregistrer"],
       patterns: [
         "(enregistre | enregistrez | enregistrer | filme | filmer) avec $target",
         "(démarre | lance | commence | démarrer | lancer) l' enregistrement [avec | de | du | des | d' | sur] $target",
-        "(fais | faire) enregistrer $target",
         "(enregistre | enregistrez | filme | filmez) avec $target",
         `(${start} | ${on}) [l'] enregistrement (de | du | des | d' | sur) $target`,
-        "(fais enregistrer | faites enregistrer) $target",
       ],
       reply: "{$target} enregistre.",
     },
@@ -810,6 +814,7 @@ export const french: LanguagePack = {
       reply: "{$target} n'enregistre plus.",
     },
     play: {
+      deeds: ["jouer"],
       states: ["en lecture"],
       patterns: [
         "(mets | mettez | mettre) $target en (marche | route)",
@@ -822,6 +827,7 @@ export const french: LanguagePack = {
       reply: "{$target} : lecture.",
     },
     pause: {
+      deeds: ["se mettre en pause"],
       states: ["en pause"],
       patterns: [
         "pause",
@@ -918,17 +924,18 @@ export const french: LanguagePack = {
       reply: "{$target} pressé.",
     },
     start: {
+      deeds: ["démarrer | tourner | marcher | partir"],
       states: ["(en marche | démarré | lancé)"],
       patterns: [
         "(mets | mettez | mettre | remets | remettre) $target en (marche | route)",
         "(démarre | démarrez | démarrer | lance | lancez | lancer | envoie | fais partir) $target",
-        "(fais | faites | faire) (tourner | marcher | partir | démarrer) $target",
         `${start} $target`,
         "$target (démarre | marche)",
       ],
       reply: "{$target} démarre.",
     },
     stop: {
+      deeds: ["s'arrêter"],
       states: ["(arrêté | arrêtée)"],
       patterns: ["(arrête | arrêtez | arrêter | stoppe | stopper | termine) $target"],
       reply: "{$target} arrêté.",
@@ -939,6 +946,7 @@ export const french: LanguagePack = {
       reply: "{$target} en pause.",
     },
     dock: {
+      deeds: ["rentrer [à la base | à sa base]"],
       states: ["(à | sur) [sa] base"],
       patterns: [
         "(renvoie | renvoyez | renvoyer | ramène | ramener | rentre) $target (à | sur) [sa | la] (base | station | maison)",
@@ -952,7 +960,6 @@ export const french: LanguagePack = {
       patterns: [
         "(choisis | choisir | sélectionne | prends | mets) [le] programme $program (sur | de | du | pour | au) $target",
         `${set} $target (sur | en) [programme] $program`,
-        `${start} $target (en | avec | sur) [programme] $program`,
       ],
       reply: "{$target} : programme {$program}.",
     },

@@ -423,7 +423,7 @@ export const german: LanguagePack = {
     ..."wenn falls ob sobald solange während bevor nachdem bis als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
       " ",
     ),
-    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte denkt dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat habe hast haben hatte hatten war waren wurde wurden gestern schon bereits jeden jede jedes immer täglich oft meistens".split(
+    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte denkt dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat hast hatte hatten war waren wurde wurden gestern schon bereits jeden jede jedes immer täglich oft meistens".split(
       " ",
     ),
     ..."angemacht ausgemacht eingeschaltet ausgeschaltet angeschaltet aufgemacht zugemacht geöffnet geschlossen gestellt gedreht gestartet".split(
@@ -454,6 +454,11 @@ export const german: LanguagePack = {
       `$target (${should}) [wieder | ganz] $state (${ending})`,
       `dass $target [wieder | ganz] $state (${ending})`,
       `${mind} $target [wieder | ganz] $state zu (machen | schalten | stellen | drehen | lassen)`,
+    ],
+    deed: [
+      `$target (${should}) $verb`,
+      "(lass | lasse | lasst) $target $verb",
+      `dass $target $verb (${should})`,
     ],
     sorts: {
       switched: {
@@ -495,8 +500,7 @@ export const german: LanguagePack = {
           states: [
             "[auf | bei | zu | mit] $value",
             "[auf | bei | mit] $value $property",
-            "$property [auf | von | bei] $value",
-            "mit $property $value",
+            "[auf | bei | mit] $property [auf | von | bei] $value",
           ],
           commands: [
             ...order(adjust, adjusting, "$property [hoch | runter] auf $value"),
@@ -630,7 +634,7 @@ export const german: LanguagePack = {
         },
       },
       action: {
-        call: { states: [], commands: ["$verb $target", "$target $verb", "lass $target $verb"] },
+        call: { states: [], commands: ["$verb $target", "$target $verb"] },
       },
     },
   },
@@ -660,11 +664,8 @@ export const german: LanguagePack = {
       reply: "{$target} startet mit {$program}.",
     },
     "power-start": {
-      patterns: [
-        "(starte | start) $target",
-        "$target (starten | laufen lassen)",
-        "(lass | lasse) $target laufen",
-      ],
+      deeds: ["laufen | starten | anlaufen"],
+      patterns: ["(starte | start) $target", "$target (starten | laufen lassen)"],
       reply: "{$target}: an.",
     },
     "power-stop": {
@@ -767,13 +768,9 @@ export const german: LanguagePack = {
       reply: "{$target} langsamer.",
     },
     "oscillate-on": {
+      deeds: ["schwenken"],
       states: ["am schwenken"],
-      patterns: [
-        "$target schwenken lassen",
-        "lass $target schwenken",
-        "$target schwenken",
-        "(schwenke | schwenk) $target",
-      ],
+      patterns: ["$target schwenken lassen", "$target schwenken", "(schwenke | schwenk) $target"],
       reply: "{$target} schwenkt.",
     },
     "oscillate-off": {
@@ -836,6 +833,7 @@ export const german: LanguagePack = {
       reply: "{$target}: {$preset}.",
     },
     open: {
+      deeds: ["aufgehen | öffnen | hochfahren | auffahren"],
       states: ["[ganz | komplett] (auf | offen | geöffnet | oben | hoch | rauf | nach oben)"],
       patterns: [
         "(öffne | öffn | öffnen Sie) $target [ganz | komplett]",
@@ -846,6 +844,7 @@ export const german: LanguagePack = {
       reply: "{$target} geht auf.",
     },
     close: {
+      deeds: ["zugehen | schließen | runterfahren | herunterfahren | zufahren"],
       states: ["[ganz | komplett] (zu | geschlossen | unten | runter | herunter | nach unten)"],
       patterns: [
         "(schließe | schließ | schließen Sie) $target [ganz | komplett]",
@@ -901,6 +900,7 @@ export const german: LanguagePack = {
       reply: "{$target} zu.",
     },
     lock: {
+      deeds: ["abschließen"],
       states: ["(abgeschlossen | verriegelt | zugesperrt | zu | verschlossen)"],
       patterns: [
         "(schließ | schließe | sperr | sperre) $target [wieder] (ab | zu)",
@@ -941,9 +941,9 @@ export const german: LanguagePack = {
       reply: "{$target} ist unscharf.",
     },
     record: {
+      deeds: ["aufnehmen | aufzeichnen"],
       states: ["am aufnehmen"],
       patterns: [
-        "(lass | lasse) $target aufnehmen",
         "(starte | start | beginn | beginne) [mit der] Aufnahme [mit | auf | von | vom | der] $target",
         "[mit] $target aufnehmen",
         "(nimm | nehm) [mit] $target auf",
@@ -961,6 +961,7 @@ export const german: LanguagePack = {
       reply: "{$target} nimmt nicht mehr auf.",
     },
     play: {
+      deeds: ["[weiter] spielen | weiterspielen"],
       states: ["am spielen"],
       patterns: [
         "$target (abspielen | spielen | weiterspielen | laufen lassen)",
@@ -968,11 +969,11 @@ export const german: LanguagePack = {
         "(spiele | spiel) $target [ab | weiter]",
         "$target (abspielen | weiterspielen | weiter)",
         "(starte | start) [die] Wiedergabe (auf | von | vom) $target",
-        "lass $target [weiter] spielen",
       ],
       reply: "{$target} spielt.",
     },
     pause: {
+      deeds: ["pausieren"],
       states: ["(pausiert | auf Pause | angehalten)"],
       patterns: [
         "Pause",
@@ -1075,10 +1076,10 @@ export const german: LanguagePack = {
       reply: "{$target} gedrückt.",
     },
     start: {
+      deeds: ["starten | loslegen | anfangen | saugen | putzen | fegen"],
       states: ["(am laufen | am saugen | gestartet)"],
       patterns: [
         "$target (starten | loslegen | laufen lassen | losschicken)",
-        "(lass | lasse) $target (laufen | saugen | loslegen | putzen | fegen)",
         "(starte | start) $target",
         "$target (start | starten | loslegen | los)",
         "(schicke | schick) $target los",
@@ -1086,6 +1087,7 @@ export const german: LanguagePack = {
       reply: "{$target} gestartet.",
     },
     stop: {
+      deeds: ["stoppen | aufhören"],
       states: ["(gestoppt | beendet)"],
       patterns: ["(stoppe | stopp | beende) $target", "$target (stopp | stoppen | beenden)"],
       reply: "{$target} gestoppt.",
@@ -1100,6 +1102,7 @@ export const german: LanguagePack = {
       reply: "{$target} angehalten.",
     },
     dock: {
+      deeds: ["heimfahren | zurückfahren | laden"],
       states: ["(zurück | in der Station | nach Hause)"],
       patterns: [
         "(schick | schicke | bring | bringe) $target (nach Hause | zurück | heim | zur Station | in die Station | zur Ladestation | auf die Ladestation)",
@@ -1142,7 +1145,7 @@ export const german: LanguagePack = {
         "wie hoch ist $measure",
         "was (zeigt | misst) $target [an]",
         "(wie | was) (ist | sind) $measure $target",
-        "auf welche [r | m] $measure (ist | steht) $target [gestellt | eingestellt]",
+        "(auf | in | mit) (welche | welcher | welchem) $measure (ist | steht) $target [gestellt | eingestellt]",
         "welche $measure hat [es in] $target",
         "welche $measure (ist | herrscht) [von | vom | im | in | am | auf | bei] $target",
         "was (ist | sind) [bei | an | von | vom | im | in] $target $measure",

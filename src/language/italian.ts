@@ -377,13 +377,13 @@ export const italian: LanguagePack = {
     ..."se quando prima dopo mentre finché fosse fossero avesse immagina supponi supponiamo magari spero vorrei ricorda ricordati ricordo dimentica dimenticare dimenticato pensa".split(
       " ",
     ),
-    ..."dice detto disse dire digli dille ha ho hai abbiamo hanno aveva chiede chiesto crede credo sentito letto chi perché cosa quale come già ieri ogni sempre spesso".split(
+    ..."dice detto disse dire digli dille ha hai hanno aveva chiede chiesto crede credo sentito letto chi perché cosa quale come già ieri ogni sempre spesso".split(
       " ",
     ),
     ..."acceso accesi spento spenti aperto aperti chiuso chiusi messo lasciato".split(" "),
   ],
   clauses: "io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto".split(" "),
-  reasons: ["perché", "poiché", "siccome", "che"],
+  reasons: ["perché", "poiché", "siccome", "visto che", "dato che", "che"],
   adjectives: {
     brightness: ["(luminoso | luminosa | luminose | forte)"],
     illuminance: ["(luminoso | buio | chiaro)"],
@@ -404,6 +404,11 @@ export const italian: LanguagePack = {
       `(${put}) $state $target`,
       `$target (${should}) [essere | stare | restare] $state`,
       "che $target (sia | siano | resti | restino | è | sono | stia) $state",
+    ],
+    deed: [
+      `$target (${should}) $verb`,
+      "che $target $verb",
+      "(fai | faccia | fare | lascia) $verb $target",
     ],
     sorts: {
       switched: {
@@ -427,9 +432,7 @@ export const italian: LanguagePack = {
           states: [
             `[${a}] $value`,
             `[${a}] $value di $property`,
-            `$property [${a} | di] $value`,
-            `con $property (${a} | di) $value`,
-            `con [un | una] $property (${a} | di) $value`,
+            `[${a} | con] [un | una] $property [${a} | di] $value`,
           ],
           commands: [
             `(${adjust} | ${raise} | ${lower}) $property (${a}) $value`,
@@ -504,7 +507,7 @@ export const italian: LanguagePack = {
         },
       },
       action: {
-        call: { states: [], commands: ["$verb $target", "$target $verb", "fai $verb $target"] },
+        call: { states: [], commands: ["$verb $target", "$target $verb"] },
       },
     },
   },
@@ -534,6 +537,7 @@ export const italian: LanguagePack = {
       reply: "{$target} parte: {$program}.",
     },
     "power-start": {
+      deeds: ["partire | parta | funzionare | funzioni | andare"],
       states: ["in funzione"],
       patterns: [
         "(avvia | avvii | avviare | fai partire | fai andare) $target",
@@ -633,6 +637,7 @@ export const italian: LanguagePack = {
       reply: "{$target}: più lento.",
     },
     "oscillate-on": {
+      deeds: ["oscillare | oscilli"],
       states: ["(in oscillazione | che oscilla)"],
       patterns: ["(fai | faccia | fare) oscillare $target", "$target (oscilla | in oscillazione)"],
       reply: "{$target} oscilla.",
@@ -703,6 +708,7 @@ export const italian: LanguagePack = {
       reply: "{$target}: {$preset}.",
     },
     open: {
+      deeds: ["aprirsi | si apra | si aprano | aprire"],
       states: [
         "[tutto | tutta | completamente | del tutto] (aperto | aperta | aperti | aperte | su | alzato | alzata)",
       ],
@@ -715,6 +721,7 @@ export const italian: LanguagePack = {
       reply: "{$target}: in apertura.",
     },
     close: {
+      deeds: ["chiudersi | si chiuda | si chiudano | chiudere"],
       states: [
         "[tutto | tutta | completamente | del tutto] (chiuso | chiusa | chiusi | chiuse | giù | abbassato | abbassata)",
       ],
@@ -760,6 +767,7 @@ export const italian: LanguagePack = {
       reply: "{$target}: chiuso.",
     },
     lock: {
+      deeds: ["chiudersi a chiave"],
       states: ["(chiuso | chiusa | chiusi | chiuse) a chiave", "(bloccato | bloccata)"],
       patterns: [
         "(chiudi | chiuda | chiudere) [a chiave] $target a chiave",
@@ -798,12 +806,12 @@ export const italian: LanguagePack = {
       reply: "{$target}: disinserito.",
     },
     record: {
+      deeds: ["registrare | registri"],
       states: ["(in registrazione | che registra)"],
       patterns: [
         "(registra | registri | registrare) con $target",
         "(inizia | comincia | iniziare) a registrare con $target",
         "(avvia | inizia | avviare | fai partire) la registrazione [con | di | del | della | su] $target",
-        "(fai | fare) registrare $target",
         "(registra | registri | riprendi) con $target",
         `(${start} | ${on}) [la] registrazione (con | ${of} | su) $target`,
         "$target registra",
@@ -818,17 +826,18 @@ export const italian: LanguagePack = {
       reply: "{$target} non registra più.",
     },
     play: {
+      deeds: ["suonare | suoni"],
       states: ["in riproduzione"],
       patterns: [
         "(riproduci | riprendi | riprendere | continua | suona | fai partire) $target",
         "(metti | mettere | riproduci | riprendi | fai partire) la musica [in | nel | nella | su | sul | del | della] $target",
-        "(fai | fare) suonare $target",
         `(${start} | riprendi) [la] (riproduzione | musica) (su | ${of} | sul | sulla | sull') $target`,
         "$target (riproduci | suona)",
       ],
       reply: "{$target} suona.",
     },
     pause: {
+      deeds: ["andare in pausa | vada in pausa"],
       states: ["in pausa"],
       patterns: [
         "(metti | mettere) in pausa",
@@ -914,13 +923,11 @@ export const italian: LanguagePack = {
       reply: "{$target} su {$source}.",
     },
     press: {
-      patterns: [
-        "(premi | prema | premere | schiaccia | suona | suonare) $target",
-        "(fai | fare) suonare $target",
-      ],
+      patterns: ["(premi | prema | premere | schiaccia | suona | suonare) $target"],
       reply: "{$target} premuto.",
     },
     start: {
+      deeds: ["partire | parta | pulire | pulisca | funzionare | funzioni | andare"],
       states: ["(in funzione | in moto | avviato | avviata)"],
       patterns: [
         "(avvia | avvii | avviare | fai partire | inizia | manda | fai andare | fai funzionare) $target",
@@ -933,6 +940,7 @@ export const italian: LanguagePack = {
       reply: "{$target} avviato.",
     },
     stop: {
+      deeds: ["fermarsi | si fermi"],
       states: ["(fermo | ferma | fermato)"],
       patterns: ["(ferma | fermi | fermare | arresta | interrompi | finisci) $target"],
       reply: "{$target} fermo.",
@@ -943,6 +951,7 @@ export const italian: LanguagePack = {
       reply: "{$target} in pausa.",
     },
     dock: {
+      deeds: ["tornare (alla [sua] base | a casa) | torni (alla [sua] base | a casa)"],
       states: ["alla [sua] base"],
       patterns: [
         "(manda | mandi | mandare | rimanda | riporta | porta) $target (a casa | alla [sua] base | in carica | indietro)",
@@ -953,7 +962,7 @@ export const italian: LanguagePack = {
       reply: "{$target} torna alla base.",
     },
     "program-to": {
-      patterns: [`(${set} | ${start}) $target (su | in | con) [programma] $program`],
+      patterns: [`${set} $target (su | in | con) [programma] $program`],
       reply: "{$target}: programma {$program}.",
     },
     find: {
@@ -1005,6 +1014,7 @@ export const italian: LanguagePack = {
         "(ho lasciato | abbiamo lasciato) $state $target",
         "(guarda | dimmi | controlla) se (è | sono) [ancora] $state $target",
         "ha $state $target",
+        "$target ha $state",
         "$target (è | sono) [ancora] $state",
         "(è | sono) [ancora] $state $target",
         "(controlla | dimmi | guarda) se $target (è | sono) [ancora] $state",

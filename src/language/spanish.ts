@@ -19,7 +19,7 @@ const de = "[de | del | en | a | al | para]";
 const put =
   "pon | ponga | poner | ponme | deja | deje | dejar | ajusta | ajuste | ajustar | mantén | mantener | haz | coloca | cambia | cambiar | vuelve a poner | tener | tenga";
 const adjust =
-  "pon | ponga | poner | ajusta | ajuste | ajustar | fija | fije | fijar | deja | dejar | coloca | cambia | cambie | cambiar | sube | suba | subir | baja | baje | bajar | regula | regular | lleva";
+  "pon | ponga | poner | ajusta | ajuste | ajustar | fija | fije | fijar | deja | dejar | coloca | cambia | cambie | cambiar | regula | regular | lleva";
 const raise = "sube | suba | subir | aumenta | aumente | aumentar | incrementa | incrementar";
 const lower =
   "baja | baje | bajar | reduce | reduzca | reducir | disminuye | disminuya | disminuir";
@@ -105,7 +105,7 @@ export const spanish: LanguagePack = {
       for: ["durante [los próximos] $duration", "por $duration"],
       until: ["hasta [el] $time [$date]", "hasta $date a $time"],
     },
-    then: ["y", "luego", "y luego", "después", "y después", "y entonces", "pero", "y también"],
+    then: ["y", "e", "luego", "y luego", "después", "y después", "y entonces", "pero", "y también"],
   },
   units: {
     percent: ["por ciento", "porciento", "%"],
@@ -347,7 +347,7 @@ export const spanish: LanguagePack = {
     ),
   ],
   clauses: "yo mi me tengo tenemos nos está están es son soy estoy hay se él ella".split(" "),
-  reasons: ["porque", "que", "pues"],
+  reasons: ["porque", "ya que", "que", "pues"],
   adjectives: {
     brightness: ["(brillante | brillantes | fuerte)"],
     illuminance: ["(claro | oscuro | luminoso)"],
@@ -368,6 +368,12 @@ export const spanish: LanguagePack = {
       `(${put}) $state $target`,
       `$target (${should}) [estar | quedar | quedarse | ponerse] $state`,
       "que $target (esté | estén | quede | queden | está | están | se quede) $state",
+    ],
+    deed: [
+      `$target (${should}) $verb`,
+      "que $target $verb",
+      "(haz | hacer | pon | poner) [a] $verb $target",
+      "(pon | poner) $target a $verb",
     ],
     sorts: {
       switched: {
@@ -391,15 +397,16 @@ export const spanish: LanguagePack = {
           states: [
             "[a | al | en | hasta] $value",
             "[a | al | en] $value de $property",
-            "$property [a | al | en | de] $value",
-            "con $property (a | al | de) $value",
-            "con [un | una] $property (a | al | de) $value",
+            "[a | al | en | con] [un | una] $property [a | al | en | de] $value",
           ],
           commands: [
-            `(${adjust} | ${raise} | ${lower}) $property (a | al | en) $value`,
+            `(${adjust} | ${raise} | ${lower}) $property (a | al) $value`,
+            `(${adjust}) $property en $value`,
             "$property [a | al] $value",
-            `(${adjust} | ${raise} | ${lower}) $target (a | al | en | hasta) $value`,
-            `(${adjust} | ${raise} | ${lower}) $property ${de} $target (a | al | en | hasta) $value`,
+            `(${adjust}) $target (a | al | en | hasta) $value`,
+            `(${raise} | ${lower}) $target (a | al | hasta) $value`,
+            `(${adjust}) $property ${de} $target (a | al | en | hasta) $value`,
+            `(${raise} | ${lower}) $property ${de} $target (a | al | hasta) $value`,
             `$property ${de} $target [a | al | en] $value`,
             `$value de $property ${de} $target`,
           ],
@@ -468,7 +475,7 @@ export const spanish: LanguagePack = {
         },
       },
       action: {
-        call: { states: [], commands: ["$verb $target", "$target $verb", "haz que $target $verb"] },
+        call: { states: [], commands: ["$verb $target", "$target $verb"] },
       },
     },
   },
@@ -494,6 +501,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} empieza: {$program}.",
     },
     "power-start": {
+      deeds: ["arrancar | arranque | funcionar | funcione"],
       states: ["en marcha"],
       patterns: [
         "(pon | poner | ponga) $target en marcha",
@@ -596,12 +604,10 @@ export const spanish: LanguagePack = {
       reply: "{$target}: más lento.",
     },
     "oscillate-on": {
+      deeds: ["oscilar | girar | oscile | gire"],
       states: ["(oscilando | girando | en oscilación)"],
       patterns: [
-        "(haz | hacer) que $target (oscile | gire)",
-        "(haz | hacer) (oscilar | girar) $target",
         "(activa | enciende | activar | pon) la oscilación [de | del] $target",
-        "haz (oscilar a $target | oscilar $target | que $target oscile)",
         "$target (oscila | oscilando)",
       ],
       reply: "{$target} oscila.",
@@ -667,6 +673,7 @@ export const spanish: LanguagePack = {
       reply: "{$target}: {$preset}.",
     },
     open: {
+      deeds: ["abrirse | abra | abran | subir | suba"],
       states: [
         "[del todo | completamente] (abierto | abierta | abiertos | abiertas | arriba | subido | subida | levantado)",
       ],
@@ -677,6 +684,7 @@ export const spanish: LanguagePack = {
       reply: "{$target}: abriendo.",
     },
     close: {
+      deeds: ["cerrarse | cierre | cierren | bajar | baje"],
       states: [
         "[del todo | completamente] (cerrado | cerrada | cerrados | cerradas | abajo | bajado | bajada)",
       ],
@@ -719,6 +727,7 @@ export const spanish: LanguagePack = {
       reply: "{$target}: cerrado.",
     },
     lock: {
+      deeds: ["cerrarse con llave"],
       states: [
         "(cerrado | cerrada | cerrados | cerradas) con llave",
         "(bloqueado | bloqueada | bloqueadas | con llave)",
@@ -761,13 +770,12 @@ export const spanish: LanguagePack = {
       reply: "{$target}: desarmada.",
     },
     record: {
+      deeds: ["grabar | grabe"],
       states: ["grabando"],
       patterns: [
         "(graba | grabe | grabar) con $target",
         "(empieza | empezar | comienza | inicia) a grabar con $target",
         "(empieza | inicia | pon en marcha) la grabación [con | de | del | en] $target",
-        "(haz | pon) a grabar $target",
-        "(haz | hacer) que $target grabe",
         "(graba | grabe | grabar) con $target",
         `(${start} | ${on}) [la] grabación (de | del | con | en) $target`,
         "$target (graba | grabando)",
@@ -782,17 +790,18 @@ export const spanish: LanguagePack = {
       reply: "{$target} ya no graba.",
     },
     play: {
+      deeds: ["sonar | suene"],
       states: ["(sonando | reproduciendo | en marcha)"],
       patterns: [
         "(reproduce | reproducir | reanuda | reanudar | continúa) $target",
         "(pon | poner | reproduce | reanuda | sigue con) la música [en | de | del] $target",
-        "(pon | haz) a sonar $target",
         `(${start} | reanuda | ${on}) [la] (reproducción | música) (en | de | del) $target`,
         "$target (reproduce | suena)",
       ],
       reply: "{$target} suena.",
     },
     pause: {
+      deeds: ["pausarse"],
       states: ["(en pausa | pausado | pausada)"],
       patterns: [
         "(pausa | pausar) [la música]",
@@ -886,10 +895,10 @@ export const spanish: LanguagePack = {
       reply: "{$target} pulsado.",
     },
     start: {
+      deeds: ["arrancar | arranque | limpiar | limpie | funcionar | funcione | empezar | empiece"],
       states: ["(en marcha | funcionando | limpiando)"],
       patterns: [
         "(inicia | inicie | iniciar | arranca | arrancar | empieza | lanza | pon en marcha | poner en marcha) $target",
-        "(pon | poner) a (limpiar | funcionar | barrer) $target",
         "(pon | poner) $target a (limpiar | funcionar | barrer)",
         "(manda | envía) $target a limpiar",
         `${start} $target`,
@@ -899,6 +908,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} en marcha.",
     },
     stop: {
+      deeds: ["parar | pare | detenerse | se detenga"],
       states: ["(parado | parada | detenido | detenida)"],
       patterns: [
         "(para | pare | parar | detén | detener | termina) $target",
@@ -912,10 +922,10 @@ export const spanish: LanguagePack = {
       reply: "{$target} en pausa.",
     },
     dock: {
+      deeds: ["volver a [su | la] (base | casa) | vuelva a [su | la] (base | casa)"],
       states: ["en [su | la] base"],
       patterns: [
         "(manda | mande | mandar | envía | envíe | enviar | lleva | devuelve) $target (a casa | a [su | la] base | a cargar | de vuelta)",
-        "que $target vuelva a [su | la] base",
         "(manda | envía | devuelve | lleva) $target a [su | la] (base | casa)",
         "$target a [su | la] (base | casa)",
         "(recarga | carga) $target",
@@ -924,7 +934,7 @@ export const spanish: LanguagePack = {
     },
     "program-to": {
       patterns: [
-        `(${set} | ${start}) $target (en | con) [programa] $program`,
+        `${set} $target (en | con) [programa] $program`,
         "(elige | escoge) [el] programa $program (en | de | para) $target",
       ],
       reply: "{$target}: programa {$program}.",
@@ -980,6 +990,7 @@ export const spanish: LanguagePack = {
         "(mira | dime | comprueba) si $target (está | están | sigue | siguen) $state",
         "(mira | dime | comprueba) si (está | están) $state $target",
         "ha $state $target",
+        "$target ha $state",
         "$target (está | están) $state",
       ],
       reply: "",

@@ -166,6 +166,8 @@ export interface KindNouns {
 export interface VocabularyEntry {
   /** Whole commands. */
   patterns?: readonly string[];
+  /** What a thing shall do, in the forms that follow "should" and "let": put into each frame for deeds. */
+  deeds?: readonly string[];
   /** What a thing shall be, which is put into each frame for states. */
   states?: readonly string[];
   reply: string;

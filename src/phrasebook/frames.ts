@@ -1,4 +1,4 @@
-import type { Frame, FrameForm } from "../language/frames.ts";
+import type { Frame, FrameForm, Frames } from "../language/frames.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import type { Said, VocabularyEntry, WishId } from "../language/vocabulary.ts";
 import { ownOf } from "../source/own.ts";
@@ -17,7 +17,7 @@ export type Framed = Frame & {
 /** The patterns of an intent in a language: what is peculiar to it, and every frame of its sort. */
 export function patternsOf(
   pack: LanguagePack,
-  { patterns = [], states = [] }: VocabularyEntry,
+  { patterns = [], states = [], deeds = [] }: VocabularyEntry,
   framed: Framed | undefined,
 ): string[] {
   const form = framed && formOf(pack, framed);
@@ -31,8 +31,15 @@ export function patternsOf(
     });
   const all = [...states, ...fitting(form?.states)];
   const stated = all.length === 0 ? [] : around(pack.frames.state, "$state", group(all));
+  // What an action is called is done as well.
+  const done = framed?.sort === "action" ? fitting(pack.frames.deed) : deedsIn(pack.frames, deeds);
   // What is said of every property comes first: people know it from elsewhere.
-  return [...fitting(form?.commands), ...patterns, ...stated];
+  return [...fitting(form?.commands), ...patterns, ...done, ...stated];
+}
+
+function deedsIn({ deed }: Frames, deeds: readonly string[]): string[] {
+  if (deeds.length === 0) return [];
+  return deed.map((frame) => frame.replace("$verb", group(deeds)));
 }
 
 /** The patterns of a wish in a language that has words for it. */

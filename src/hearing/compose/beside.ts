@@ -81,9 +81,9 @@ export function beside(
 /** Pauses, and words that begin a reason. */
 function marksIn(engine: Engine, utterance: Utterance): Stretch[] {
   const marks: Stretch[] = pausesIn(utterance).map((at) => ({ from: at, end: at }));
-  utterance.texts.forEach((text, at) => {
-    if (at > 0 && engine.reasons.has(text)) marks.push({ from: at, end: at + 1 });
-  });
+  for (let from = 1; from < utterance.texts.length; from++) {
+    for (const { end } of engine.reasons(utterance, from)) marks.push({ from, end });
+  }
   return marks.sort((a, b) => a.from - b.from);
 }
 
@@ -102,7 +102,20 @@ function createRemarks(
       engine.answers.has(text) ||
       engine.numbers(texts, at).length > 0,
   );
-  const begins = numbers.map((number) => engine.sets.start.moves.has(number));
+  const { sets } = engine;
+  const begins = numbers.map((number) => sets.start.moves.has(number));
+  // Sentences begin like commands, "I need the lamp on", and then go on in another way before anything
+  // could be named.
+  const isSentence = (first: number, end: number): boolean => {
+    if (!engine.clauses.has(texts[first] ?? "")) return false;
+    let set = sets.move(sets.start, numbers[first] ?? -1);
+    for (let at = first + 1; at < end && set; at++) {
+      if (set.slotTypes.length > 0) return false;
+      if (small[at] === true) continue;
+      set = sets.move(set, numbers[at] ?? -1);
+    }
+    return !set;
+  };
   const whens = engine.whens(utterance);
   const joiners = engine.joiners(utterance);
   return ({ from, end }) => {
@@ -114,7 +127,7 @@ function createRemarks(
     // The first word that counts is none that a command begins with.
     let first = from;
     while (small[first] === true) first++;
-    return first >= end || begins[first] !== true;
+    return first >= end || begins[first] !== true || isSentence(first, end);
   };
 }
 
@@ -127,7 +140,9 @@ function isClause(
 ): boolean {
   const { texts, words } = utterance;
   if (texts.slice(remark.from, remark.end).some((text) => engine.clauses.has(text))) return true;
-  if (engine.reasons.has(texts[remark.from - 1] ?? "")) return true;
+  for (let from = 0; from < remark.from; from++) {
+    if (engine.reasons(utterance, from).some(({ end }) => end === remark.from)) return true;
+  }
   const [before, after] = [words[remark.from - 1]?.start, words[remark.end]?.start];
   return commands.every(({ understood }) =>
     (clearReading(understood)?.fillings ?? []).every(({ reading, from, end }) => {

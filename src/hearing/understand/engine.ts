@@ -16,6 +16,7 @@ import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
 import { fragmentTree } from "../../phrasebook/references.ts";
 import type { TargetExpression } from "../../slot-types/expression.ts";
 import { spokenWords } from "../../lexicon/enclitics.ts";
+import { recognisePhrases } from "../../slot-types/phrases.ts";
 import { createGround, later } from "../../slot-types/ground.ts";
 import { type Names, gatherNames } from "../../slot-types/names.ts";
 import type { Ground, Slot, SlotReading } from "../../slot-types/slot.ts";
@@ -54,7 +55,8 @@ export interface Engine extends Around {
   clauses: ReadonlySet<string>;
   /** Words that answer a question. */
   answers: ReadonlySet<string>;
-  reasons: ReadonlySet<string>;
+  /** What begins a reason: "because". */
+  reasons: Recognise<true>;
   numbers: NumberReader;
   /** Whether words from a place on name something of the home. */
   namesAnything: (utterance: Utterance, from: number) => boolean;
@@ -139,7 +141,10 @@ function createEngine(book: Phrasebook, language: string): Engine {
       [...pack.conversation.yes, ...pack.conversation.no, ...pack.conversation.cancel],
       pack,
     ),
-    reasons: new Set(pack.reasons),
+    reasons: recognisePhrases(
+      pack.reasons.map((said) => ({ said, value: true as const })),
+      ground,
+    ),
     numbers: ground.numbers,
     namesAnything: (utterance, from) =>
       symbols.targets
