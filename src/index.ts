@@ -63,7 +63,11 @@ export type {
   TargetWords,
   VocabularyEntry,
   VocabularyId,
+  WishEntry,
+  WishId,
+  WishWords,
 } from "./language/vocabulary.ts";
+export type { SpeechUnits } from "./model/units.ts";
 
 /* What is heard, and why. */
 export type { HearContext } from "./hearing/context.ts";

@@ -303,6 +303,21 @@ describe("calm-phrase sayable", () => {
     for (const line of out.split("\n")) expect(line.length).toBeLessThanOrEqual(100);
   });
 
+  test("lists what can be asked, each of which is answered", () => {
+    const { out } = run(["sayable", "--in", "test/languages", "--json"]);
+    const { devices } = JSON.parse(out) as { devices: { id: string; questions: string[] }[] };
+    const asked = new Map(devices.map(({ id, questions }) => [id, questions]));
+    expect(asked.get("desk-lamp")).toContain("is desk lamp on");
+    expect(asked.get("gauge")).toHaveLength(2);
+    expect(asked.get("bell")).toEqual([]);
+    const questions = [...asked.values()].flat();
+    expect(questions.length).toBeGreaterThan(30);
+    for (const question of questions.slice(0, 12)) {
+      const heard = run(["hear", "--in", "test/languages", "--json", question]);
+      expect(JSON.parse(heard.out)).toMatchObject({ outcome: "answer" });
+    }
+  });
+
   test("in another language and as JSON", () => {
     const { out } = run(["sayable", "--in", "demo/oxbow-pottery", "--language", "de", "--json"]);
     const { language, devices } = JSON.parse(out) as { language: string; devices: object[] };

@@ -1020,11 +1020,11 @@ export const dutch: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(is | zijn | staat | staan) $target [nog | allemaal] $state",
         "(heb ik | hebben we) $target [nog] $state (gelaten | laten staan)",
         "(kijk | zeg | check) [me] of $target [nog] $state (is | zijn | staat | staan)",
         "(is | zijn) $target al $state",
         "(brandt | branden | draait) $target [nog]",
-        "(is | zijn | staat | staan) $target [nog | allemaal] $state",
         "(kijk | controleer | zeg me) of $target $state (is | zijn | staat | staan)",
       ],
       reply: "",

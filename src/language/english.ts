@@ -1076,9 +1076,9 @@ export const english: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(is | are) $target [still | currently | all] $state [right now | now]",
         "(did | have) (I | we | anyone) (turn | turned | switch | switched | leave | left | shut | put) $target $state",
         "(did | have) (I | we | anyone) $state [up] $target",
-        "(is | are) $target [still | currently | all] $state [right now | now]",
         "(tell me | check | see) (if | whether) $target (is | are) [still] $state",
         "(did | have) (I | we | anyone | you) (leave | left) $target $state",
         "(has | have) $target $state",

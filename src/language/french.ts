@@ -393,14 +393,14 @@ export const french: LanguagePack = {
             "(allumé | allumée | allumés | allumées)",
             "$property (allumé | allumée | en marche)",
           ],
-          commands: [`${on} $property ${de} $target`, `${on} $target`],
+          commands: [`${on} $target`, `${on} $property ${de} $target`],
         },
         off: {
           states: [
             "(éteint | éteinte | éteints | éteintes | à l'arrêt | coupé | coupée)",
             "$property (éteint | éteinte | coupé | coupée)",
           ],
-          commands: [`${off} $property ${de} $target`, `${off} $target`],
+          commands: [`${off} $target`, `${off} $property ${de} $target`],
         },
       },
       level: {
@@ -1006,10 +1006,10 @@ export const french: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "est ce que $target (est | sont) [encore | toujours | bien] $state",
         "est ce que j'ai laissé $target $state",
         "ai je laissé $target $state",
         "j'ai laissé $target $state",
-        "est ce que $target (est | sont) [encore | toujours | bien] $state",
         "$target (est | sont) [t] (il | elle | ils | elles) [encore | toujours | bien] $state",
         "est ce que $target (a | ont) $state",
         "(regarde | vérifie | dis moi) si $target (est | sont) [encore | toujours | bien] $state",

@@ -1161,10 +1161,10 @@ export const german: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(ist | sind) $target [noch | gerade | alle | schon] $state [gerade]",
         "(habe | hab | haben) (ich | wir) $target [noch] $state",
         "(habe | hab) ich $target [noch] $state (gelassen | vergessen)",
         "(hat | haben) $target $state",
-        "(ist | sind) $target [noch | gerade | alle | schon] $state [gerade]",
         "(schau | guck | sag mir | prüf) [mal] ob $target [noch] $state (ist | sind)",
         "(brennt | läuft) $target [noch]",
         "(ist | sind) $target $state oder nicht",

@@ -417,14 +417,14 @@ export const italian: LanguagePack = {
             "(acceso | accesa | accesi | accese | attivo | attiva)",
             "$property (acceso | accesa | attivo | attiva)",
           ],
-          commands: [`${on} $property ${di} $target`, `${on} $target`],
+          commands: [`${on} $target`, `${on} $property ${di} $target`],
         },
         off: {
           states: [
             "(spento | spenta | spenti | spente | disattivato | disattivata)",
             "$property (spento | spenta | disattivato | disattivata)",
           ],
-          commands: [`${off} $property ${di} $target`, `${off} $target`],
+          commands: [`${off} $target`, `${off} $property ${di} $target`],
         },
       },
       level: {

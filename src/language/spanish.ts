@@ -382,14 +382,14 @@ export const spanish: LanguagePack = {
             "(encendido | encendida | encendidos | encendidas | prendido | prendida | activado | activada)",
             "$property (encendido | encendida | activado | activada)",
           ],
-          commands: [`${on} $property ${de} $target`, `${on} $target`],
+          commands: [`${on} $target`, `${on} $property ${de} $target`],
         },
         off: {
           states: [
             "(apagado | apagada | apagados | apagadas | desactivado | desactivada)",
             "$property (apagado | apagada | desactivado | desactivada)",
           ],
-          commands: [`${off} $property ${de} $target`, `${off} $target`],
+          commands: [`${off} $target`, `${off} $property ${de} $target`],
         },
       },
       level: {

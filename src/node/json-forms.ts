@@ -120,6 +120,7 @@ export const sayableForm = z.looseObject({
       voice: z.enum(["free", "confirm", "code", "barred"]),
       safe: ids,
       phrases: ids,
+      questions: ids,
     }),
   ),
 });

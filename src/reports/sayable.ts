@@ -26,7 +26,10 @@ export function printSayable(
     .join("\n\n");
 }
 
-function printDevice({ name, aliases, voice, safe, phrases }: SayableDevice, paint: Paint): string {
+function printDevice(
+  { name, aliases, voice, safe, phrases, questions }: SayableDevice,
+  paint: Paint,
+): string {
   const also = aliases.length > 0 ? paint.quiet(`  also: ${aliases.join(", ")}`) : "";
   const lines = [`  ${paint.name(name)}${also}`];
   const guard = guards[voice];
@@ -34,13 +37,10 @@ function printDevice({ name, aliases, voice, safe, phrases }: SayableDevice, pai
     const free = voice !== "barred" && safe.length > 0 ? `; always free: ${safe.join(", ")}` : "";
     lines.push(paint.warn(wrap(guard + free, 4)));
   }
-  if (phrases.length > 0)
-    lines.push(
-      wrapItems(
-        phrases.map((phrase) => `“${phrase}”`),
-        4,
-      ),
-    );
+  for (const said of [phrases, questions.map((question) => `${question}?`)]) {
+    const quoted = said.map((phrase) => `“${phrase}”`);
+    if (quoted.length > 0) lines.push(wrapItems(quoted, 4));
+  }
   return lines.join("\n");
 }
 

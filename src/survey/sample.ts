@@ -20,14 +20,46 @@ export function* samplePhrases(
   { tree, language }: SpokenPattern,
   names: readonly string[],
 ): Generator<string> {
+  for (const words of phrases(tree, sampled(book, intent, language, names))) yield words.join(" ");
+}
+
+/** What stands for the references of an intent's patterns. */
+function sampled(
+  book: Book,
+  intent: Intent,
+  language: string,
+  names: readonly string[],
+): (reference: string) => Pattern | undefined {
   const spoken = { home: book, language, pack: packOf(book, language) };
-  const resolve = (reference: string): Pattern | undefined => {
+  return (reference) => {
     const slot = intent.slots.get(reference);
     if (!slot) return fragmentTree(book.fragments.get(reference), language);
     const said = samplesOf(spoken, slot, names);
     return said.length === 0 ? undefined : choice(said);
   };
-  for (const words of phrases(tree, resolve)) yield words.join(" ");
+}
+
+/**
+ * The plainest way to say an intent of one thing: by the first of its patterns that names it, and not
+ * as its first word if there is one.
+ *
+ * @param mark What stands in the place of a name.
+ * @param said What is said for its value, where that is not any everyday one.
+ */
+export function plainest(
+  book: Book,
+  intent: Intent,
+  { language, mark, said }: { language: string; mark: string; said?: Pattern | undefined },
+): string | undefined {
+  const usual = sampled(book, intent, language, [mark]);
+  const resolve = (reference: string): Pattern | undefined =>
+    intent.slots.get(reference)?.fills === "value" && said ? said : usual(reference);
+  const all = intent.patterns.flatMap(({ language: spoken, tree }): string[] => {
+    if (spoken !== language) return [];
+    const [words] = phrases(tree, resolve);
+    return words?.includes(mark) ? [words.join(" ")] : [];
+  });
+  return all.find((phrase) => !phrase.startsWith(mark)) ?? all[0];
 }
 
 function samplesOf(spoken: Spoken, slot: Slot, names: readonly string[]): readonly Pattern[] {

@@ -6,11 +6,13 @@ import { homeLanguage } from "../hearing/hear.ts";
 import { textOf } from "../source/border.ts";
 import { type Book, asBook } from "../book/book.ts";
 import { spokenNames } from "../model/names.ts";
+import type { HearContext } from "../hearing/context.ts";
 import type { VoiceAccess } from "../model/kinds.ts";
 import { planIntent } from "../commands/plan.ts";
 import type { Device } from "../model/home.ts";
 import type { Intent } from "../phrasebook/model.ts";
-import { samplePhrases } from "./sample.ts";
+import { type QuestionSample, sampleQuestions } from "./questions.ts";
+import { plainest } from "./sample.ts";
 import { given } from "../source/given.ts";
 
 /** What can be said to one device, and what voice may do with it. */
@@ -24,6 +26,8 @@ export interface SayableDevice {
   safe: readonly string[];
   /** A phrase for each thing that it can be told, each of which does that to it alone. */
   phrases: readonly string[];
+  /** What can be asked about it, a question for each thing that can be known. */
+  questions: readonly string[];
 }
 
 /**
@@ -34,12 +38,11 @@ export function listSayable(of: Book, tag?: string): SayableDevice[] {
   const book = asBook(of);
   const language = homeLanguage(book, textOf(tag));
   const samples = sampleCommands(book, language);
+  const questions = sampleQuestions(book, language, mark);
   return [...book.devices.values()].map((device) => {
     const names = spokenNames(device, language, book.languages[0] ?? language);
     const [name, ...aliases] = names.map(({ text }) => text);
-    const said = isKnown(device)
-      ? phrasesFor(book, device, samples, { name: name ?? "", language })
-      : [];
+    const called = { name: name ?? "", language };
     return {
       id: device.id,
       ...given({ room: device.room }),
@@ -49,7 +52,8 @@ export function listSayable(of: Book, tag?: string): SayableDevice[] {
       safe: Object.entries(device.safe).flatMap(([property, values]) =>
         values.map((value) => `${property} ${value}`),
       ),
-      phrases: said,
+      phrases: isKnown(device) ? phrasesFor(book, device, samples, called) : [],
+      questions: isKnown(device) ? questionsFor(book, device, questions, called) : [],
     };
   });
 }
@@ -68,11 +72,8 @@ function sampleCommands(book: Book, language: string): Sample[] {
   return [...book.intents.values()].flatMap((intent): Sample[] => {
     if (![...intent.slots.values()].some(({ fills }) => fills === "target")) return [];
     const plan = planIntent(intent);
-    // A question does nothing to a device.
     if (plan.orders.length === 0 && !intent.compute) return [];
-    const pattern = intent.patterns.find((each) => each.language === language);
-    if (!pattern) return [];
-    const [phrase] = samplePhrases(book, intent, pattern, [mark]);
+    const phrase = plainest(book, intent, { language, mark });
     const asked = [...plan.asked.values()];
     return phrase === undefined ? [] : [{ intent, phrase, asked }];
   });
@@ -84,9 +85,8 @@ function phrasesFor(
   samples: readonly Sample[],
   { name, language }: { name: string; language: string },
 ): string[] {
-  const { id, room } = device;
-  const at = [...book.voicepoints.values()].find((each) => each.room === room)?.id;
-  const context = { language, ...given({ at }) };
+  const { id } = device;
+  const context = contextAt(book, device, language);
   const said: string[] = [];
   const done = new Set<string>();
   for (const { intent, phrase: marked, asked } of samples) {
@@ -102,4 +102,33 @@ function phrasesFor(
     said.push(phrase);
   }
   return said;
+}
+
+function questionsFor(
+  book: Book,
+  device: Device,
+  samples: readonly QuestionSample[],
+  { name, language }: { name: string; language: string },
+): string[] {
+  const context = contextAt(book, device, language);
+  const said: string[] = [];
+  const known = new Set<string>();
+  for (const { phrase: marked, properties } of samples) {
+    const property = properties.find((each) => device.properties.has(each));
+    if (property === undefined || known.has(property)) continue;
+    const phrase = marked.replaceAll(mark, name);
+    const { outcome, commands } = book.hear(phrase, context);
+    const about = commands.flatMap(({ questions = [] }) => questions);
+    const isOwn = about.every(({ devices }) => devices.every((each) => each === device.id));
+    if (outcome !== "answer" || about.length !== 1 || !isOwn) continue;
+    known.add(property);
+    said.push(phrase);
+  }
+  return said;
+}
+
+/** Where a device is spoken to: at a voicepoint of its room, if there is one. */
+function contextAt({ voicepoints }: Book, { room }: Device, language: string): HearContext {
+  const at = [...voicepoints.values()].find((each) => each.room === room)?.id;
+  return { language, ...given({ at }) };
 }
