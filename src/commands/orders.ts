@@ -2,7 +2,6 @@ import type { Device } from "../model/home.ts";
 import type { Order, ValueReference } from "../model/step.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import {
-  type DataSchema,
   type State,
   type Value,
   type ValueProblem,
@@ -13,6 +12,7 @@ import {
 } from "../model/property.ts";
 import { converted, convertedDifference, rounded } from "../model/units.ts";
 import { askedBy, lackOf } from "./ability.ts";
+import type { StatesOf } from "./states.ts";
 import { targetDevices } from "./members.ts";
 import type { Effect, Skipped, Slots } from "./outcome.ts";
 import type { Reason } from "../model/reason.ts";
@@ -25,6 +25,8 @@ export interface Given {
   /** The devices that a target slot stands for. */
   inSlot: (slot: string) => readonly Device[];
   state: (device: string) => State;
+  /** What properties of a device were before they were off. */
+  lastOn?: StatesOf;
 }
 
 /** What an order comes to for one device. */
@@ -87,7 +89,7 @@ export function effectOf(order: Order, device: Device, given: Given): Ordered {
   const written = valueIn(order);
   const schema = "property" in order ? device.properties.get(order.property) : undefined;
   const known = knownIn(schema?.unit, given);
-  const value = written && valueFor(order, written, { schema, known });
+  const value = written && valueFor(order, written, { device, known });
   const isConverted = known.converted.size > 0;
   if (order.order === "call") {
     const input = value === undefined ? {} : { with: value };
@@ -142,7 +144,7 @@ function asSaid(problem: ValueProblem, said: Value | undefined): ValueProblem {
 }
 
 /** What is known, with numbers in one unit, and whether any had to be converted. */
-interface KnownInUnit extends Known {
+interface KnownInUnit extends Known, Given {
   converted: Set<number>;
 }
 
@@ -161,18 +163,21 @@ function knownIn(into: string | undefined, given: Given): KnownInUnit {
   };
 }
 
-/** The value that an order has for a property. */
+/** The value that an order has for a property of a device. */
 function valueFor(
-  { order }: Order,
+  order: Order,
   written: ValueReference,
-  { schema, known }: { schema: DataSchema | undefined; known: Known },
+  { device: { id, properties }, known }: { device: Device; known: KnownInUnit },
 ): Value | undefined {
-  if (written.refer !== "first" || order !== "set") {
-    return valueOf(written, known, order === "nudge");
+  if (written.refer !== "first" || order.order !== "set") {
+    return valueOf(written, known, order.order === "nudge");
   }
-  return (
-    written.values.find((value) => schema && checkValue(schema, value).ok) ?? written.values[0]
-  );
+  const { property } = order;
+  const schema = properties.get(property);
+  const now = known.state(id)[property];
+  const last = now === "off" ? known.lastOn?.(id)?.[property] : now;
+  const values = written.isLast && last !== undefined ? [last, ...written.values] : written.values;
+  return values.find((value) => schema && checkValue(schema, value).ok) ?? values[0];
 }
 
 /** The value that is written in an order. */

@@ -1,3 +1,4 @@
+import type { StatesOf } from "./states.ts";
 import type { Device, Nameable } from "../model/home.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { TargetSlot } from "../slot-types/slot.ts";
@@ -51,6 +52,8 @@ export interface Speaker {
   room: string | undefined;
   /** What functions that compute steps are given, beside slots. */
   context: ComputeContext;
+  /** What properties were before they were off. */
+  lastOn?: StatesOf;
   /** What time it is there, if that is known. */
   time?: LocalTime | undefined;
   /** What a name that stands for several things was said to mean. */

@@ -11,6 +11,8 @@ export interface HearContext extends Spoken {
   language?: string;
   /** The state of a device, for questions; the one it starts with when left out. */
   states?: StatesOf;
+  /** What properties of a device were before they were `off`: what "on" goes back to. */
+  lastOn?: StatesOf;
 }
 
 /**
@@ -19,7 +21,7 @@ export interface HearContext extends Spoken {
  * @throws WrongUse for a voicepoint that there is not.
  */
 export function readContext({ voicepoints }: Phrasebook, context: unknown): HearContext {
-  const { at, language, time, chosen, it, said, states } = membersOf(context);
+  const { at, language, time, chosen, it, said, states, lastOn } = membersOf(context);
   if (at !== undefined && !(typeof at === "string" && voicepoints.has(at))) {
     throw unknownId("voicepoint", at, voicepoints.keys());
   }
@@ -31,10 +33,17 @@ export function readContext({ voicepoints }: Phrasebook, context: unknown): Hear
   if (typeof chosen === "string") read.chosen = chosen;
   if (it !== undefined) read.it = textsOf(it);
   if (said !== undefined) read.said = wordsOf(said);
-  if (typeof states === "function") {
-    read.states = (device) => readState(Reflect.apply(states, undefined, [device]));
-  }
+  const told = statesTold(states);
+  if (told) read.states = told;
+  const before = statesTold(lastOn);
+  if (before) read.lastOn = before;
   return read;
+}
+
+/** A function that tells states, whatever it returns. */
+function statesTold(tell: unknown): StatesOf | undefined {
+  if (typeof tell !== "function") return undefined;
+  return (device) => readState(Reflect.apply(tell, undefined, [device]));
 }
 
 /** Words said for slots; what is no text is left out. */

@@ -16,6 +16,7 @@ import { matchLanguage, packOf } from "../language/packs.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { State } from "../model/property.ts";
 import { textOf } from "../source/border.ts";
+import { given } from "../source/given.ts";
 import { replyTo } from "../speech/replies.ts";
 import type { Speech } from "../speech/speech.ts";
 import { firstLanguage } from "../document/said.ts";
@@ -124,6 +125,7 @@ function listen(book: Phrasebook, text: string, language: string, context: HearC
     chosen,
     it,
     said,
+    ...given({ lastOn: context.lastOn }),
     context: spokenIn({ language, state: stateOf(book, context) }, context),
   };
   const speak = (conclusion: Conclusion): string =>

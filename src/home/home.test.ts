@@ -424,3 +424,24 @@ describe("devices that misbehave", () => {
     expect(said).toEqual(["Something did not close. Look at showroom lock."]);
   });
 });
+
+describe("a thermostat that is turned on", () => {
+  const warm = readPhrasebook([
+    { path: "home", definition: { devices: { stove: { kind: "thermostat" } } } },
+  ]);
+  const modes = (...phrases: string[]): unknown => {
+    const home = simulate(warm);
+    const talk = home.converse();
+    for (const phrase of phrases) talk.say(phrase);
+    return home.states()["stove"]?.["mode"];
+  };
+
+  test("goes back to the mode that it had last", () => {
+    expect(modes("set the stove to cool", "turn off the stove", "turn on the stove")).toBe("cool");
+  });
+
+  test("is automatic where it had none, and stays as it is where it is on", () => {
+    expect(modes("turn on the stove")).toBe("auto");
+    expect(modes("set the stove to heat", "turn on the stove")).toBe("heat");
+  });
+});

@@ -170,6 +170,7 @@ export function createHome(book: Book, ports: Ports, options: HomeOptions): Home
     begin: triggers.begin,
     states: store.all,
     state: store.get,
+    lastOn: store.lastOn,
     time: scene.localTime,
     log: scene.log,
     on: scene.on,

@@ -7,9 +7,13 @@ import type { States } from "../phrasebook/states.ts";
 export interface StateStore {
   get: (device: string) => State;
   set: (device: string, property: string, value: Value) => void;
+  /** What properties of a device were before they were set to `off`. */
+  lastOn: (device: string) => State;
   /** Every device that there is. */
   all: () => Record<string, State>;
 }
+
+const none: State = {};
 
 /**
  * Makes a store over initial states. Only what changes is copied, so that thousands of homes can
@@ -17,11 +21,16 @@ export interface StateStore {
  */
 export function createStates(book: Phrasebook, given: States): StateStore {
   const changed = new Map<string, State>();
+  const last = new Map<string, State>();
   const get = (device: string): State => changed.get(device) ?? initialState(book, device);
   for (const [device, values] of given) changed.set(device, { ...get(device), ...values });
   return {
     get,
+    lastOn: (device) => last.get(device) ?? none,
     set: (device, property, value) => {
+      const before = get(device)[property];
+      if (value === "off" && before !== undefined && before !== "off")
+        last.set(device, { ...last.get(device), [property]: before });
       changed.set(device, { ...get(device), [property]: value });
     },
     all: () => Object.fromEntries([...book.devices.keys()].map((device) => [device, get(device)])),

@@ -73,6 +73,7 @@ export function createWorld(
         language: run.language,
         time: localTime(),
         states: store.get,
+        lastOn: store.lastOn,
         ...given({ at }),
       });
       // A guard cannot be answered by steps, so what is guarded is not done by them.

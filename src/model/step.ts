@@ -136,8 +136,8 @@ export type ValueReference =
   | { refer: "value"; value: Value }
   | { refer: "slot"; slot: string }
   | { refer: "state"; device: string; property: string }
-  /** The first of these that a device can have. */
-  | { refer: "first"; values: readonly [Value, ...Value[]] }
+  /** The first of these that a device can have; before them what it was when it was last on. */
+  | { refer: "first"; values: readonly [Value, ...Value[]]; isLast?: true }
   | { refer: "sum"; operator: Operator; left: ValueReference; right: ValueReference };
 
 export const operators = ["plus", "minus", "times", "at least", "at most"] as const;

@@ -186,7 +186,7 @@ export function shippedIntents(
     warmer: nudged("target", "up", degrees),
     cooler: nudged("target", "down", degrees),
     "mode-on": {
-      ...named(setTo("mode", "$first(auto, heat, cool)")),
+      ...named(setTo("mode", "$first(last, auto, heat, cool)")),
       framed: { sort: "switched", form: "on", property: "mode", isForemost: true },
     },
     "mode-off": {

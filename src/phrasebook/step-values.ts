@@ -11,7 +11,7 @@ const stateForm = /^\$([\p{L}\p{N}_-]+)\.([\p{L}\p{N}_-]+)$/u;
 /** `$glaze-sensor.humidity plus 5`; of several operators the last one joins all before it. */
 const sumForm = /^(\$.+) (plus|minus|times|at least|at most) (\$[^ ]+|-?[\d.]+)$/;
 
-/** `$first(auto, heat)`: the first of these that a device can have. */
+/** `$first(last, auto, heat)`: the first of these that a device can have, or what it was last. */
 const firstForm = /^\$first\((.+)\)$/u;
 
 /** `$level` names a slot; every other text is a value. */
@@ -36,8 +36,10 @@ export function readValue(cursor: Cursor<Value>, scope: SlotScope): ValueReferen
   }
   const [, first] = firstForm.exec(written) ?? [];
   if (first !== undefined) {
-    const [value = "", ...others] = first.split(/\s*,\s*/u);
-    return { refer: "first", values: [value, ...others] };
+    const all = first.split(/\s*,\s*/u);
+    const [value = "", ...others] = all.filter((each) => each !== "last");
+    const isLast = all.includes("last") ? { isLast: true as const } : {};
+    return { refer: "first", values: [value, ...others], ...isLast };
   }
   const state = stateForm.exec(written);
   if (state) {

@@ -185,7 +185,7 @@ function printValue(value: ValueReference): string {
     case "state":
       return `$${value.device}.${value.property}`;
     case "first":
-      return value.values.join(" or ");
+      return [...(value.isLast ? ["what it was last"] : []), ...value.values].join(" or ");
     case "sum":
       return `${printValue(value.left)} ${value.operator} ${printValue(value.right)}`;
   }

@@ -250,7 +250,7 @@ function statesNow(expect: Case["expect"], home: Simulated): Simulated["state"] 
 const nothing: State = {};
 
 function contextOf({ language, at, time }: Case, home: Simulated): HearContext {
-  const context: HearContext = { language, states: home.state };
+  const context: HearContext = { language, states: home.state, lastOn: home.lastOn };
   if (at !== undefined) context.at = at;
   if (time !== undefined) context.time = time;
   return context;

@@ -180,8 +180,7 @@ function settleAll(
   }
   const stays = leaveBehind({ intent, plan }, speaker, slots, targets);
   if (stays) return stays;
-  const { context } = speaker;
-  const meaning = meaningOf({ book, intent, slots, targets, context }, plan);
+  const meaning = meaningOf({ book, intent, slots, targets, speaker }, plan);
   return meaning.result === "missing" ? { ...meaning, slots } : meaning;
 }
 

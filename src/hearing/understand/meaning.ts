@@ -12,6 +12,7 @@ import {
 import { type Plan, planSteps } from "../../commands/plan.ts";
 import { programAccess, routineOf } from "../../commands/program.ts";
 import { questionAbout } from "../../commands/question.ts";
+import { given } from "../../source/given.ts";
 import type { Devices, Speaker } from "../../commands/targets.ts";
 import type { VoiceAccess } from "../../model/kinds.ts";
 import type { Reason } from "../../model/reason.ts";
@@ -79,11 +80,18 @@ export interface Said {
   intent: Intent;
   slots: Slots;
   targets: ReadonlyMap<string, Devices>;
-  context: Speaker["context"];
+  speaker: Speaker;
 }
 
-function givenBy({ book, slots, targets, context }: Said): Given {
-  return { book, slots, inSlot: (slot) => targets.get(slot)?.devices ?? [], state: context.state };
+function givenBy({ book, slots, targets, speaker }: Said): Given {
+  const inSlot: Given["inSlot"] = (slot) => targets.get(slot)?.devices ?? [];
+  return {
+    book,
+    slots,
+    inSlot,
+    state: speaker.context.state,
+    ...given({ lastOn: speaker.lastOn }),
+  };
 }
 
 /** The first slot that steps need and that nothing was said for. */
@@ -105,8 +113,8 @@ function unsaidIn(order: Order, { slots, targets }: Said): string | undefined {
 
 /** Steps that a function computes from what was said and what is so. */
 function computed(said: Said): Exclude<Meaning, NotSaid> | Missing {
-  const { intent, slots, context } = said;
-  const result = stepsOf(intent, slots, context);
+  const { intent, slots, speaker } = said;
+  const result = stepsOf(intent, slots, speaker.context);
   if (!result.ok) {
     return { result: "refuse", reason: { reason: "broken", what: result.problem } };
   }
@@ -118,11 +126,16 @@ function computed(said: Said): Exclude<Meaning, NotSaid> | Missing {
 
 /** Steps that the home runs: what speech needs to set them off. */
 function run(said: Said, steps: readonly Step[]): Done | { result: "absent"; reason: Reason } {
-  const { book, intent, slots, targets, context } = said;
+  const { book, intent, slots, targets, speaker } = said;
   const { id, routine, reply, failed } = intent;
   const isTrusted = routine?.trusted === true;
   const { inSlot } = givenBy(said);
-  const weighed = programAccess(book, steps, { slots, inSlot, context, isTrusted });
+  const weighed = programAccess(book, steps, {
+    slots,
+    inSlot,
+    context: speaker.context,
+    isTrusted,
+  });
   const { access, device = "it", barred } = weighed;
   if (access === "barred") return { result: "absent", reason: { reason: "barred", device } };
   const skipped = [

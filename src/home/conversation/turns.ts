@@ -31,6 +31,8 @@ export interface Listening {
   /** Seconds since the home began. */
   elapsed: () => number;
   state: (device: string) => State;
+  /** What properties of a device were before they were off. */
+  lastOn: (device: string) => State;
   perform: (heard: Heard, session?: string) => Eventually<Performed>;
   /** Does what takes something back. */
   undo: (
@@ -86,6 +88,7 @@ export function listen(held: Held, text: string, answered: Answered = {}): Heard
     language,
     time: home.time(),
     states: home.state,
+    lastOn: home.lastOn,
   });
 }
 

@@ -61,7 +61,7 @@ export interface SimulatedHome {
 export interface Simulated
   extends
     Omit<SimulatedHome, "perform" | "run" | "wait">,
-    Pick<Home, "book" | "state" | "run" | "elapsed" | "deeds" | "secondsUntil"> {
+    Pick<Home, "book" | "state" | "lastOn" | "run" | "elapsed" | "deeds" | "secondsUntil"> {
   perform: (heard: Heard) => Performed;
   wait: (seconds: number) => void;
   /** Lets time pass until a time of day, `18:30`, comes next, or a local time. */
@@ -115,7 +115,7 @@ export function createSimulated(book: Book, options: SimulateOptions): Simulated
     home.begin();
     clock.pass(seconds);
   };
-  const { set, press, presence, states, time, log, on, state, run, elapsed, deeds } = home;
+  const { set, press, presence, states, time, log, on, state, lastOn, run, elapsed, deeds } = home;
   const { secondsUntil } = home;
   return {
     book,
@@ -127,6 +127,7 @@ export function createSimulated(book: Book, options: SimulateOptions): Simulated
     log,
     on,
     state,
+    lastOn,
     run,
     elapsed,
     deeds,
