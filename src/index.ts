@@ -17,9 +17,10 @@ export {
   type LiveConversation,
   type LiveHome,
   type LiveOptions,
-  type TimeSource,
   openHome,
 } from "./home/live.ts";
+export type { TimeSource } from "./home/live-clock.ts";
+export type { HomeInput, HomeSnapshot, Rest } from "./home/snapshot.ts";
 export { printEvent, type LogEntry, type LogEvent } from "./home/log.ts";
 export { WrongUse, type WrongUseCode } from "./source/wrong-use.ts";
 

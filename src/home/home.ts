@@ -11,13 +11,14 @@ import {
 import { membersOf, shown, textOf } from "../source/border.ts";
 import { unspoken } from "./cause.ts";
 import { type Listening } from "./conversation/turns.ts";
-import { type Memory, newMemory } from "./conversation/memory.ts";
+import { type Memory, keptMemory, memoryOf, newMemory } from "./conversation/memory.ts";
 import { type Talk, type TalkContext, createTalk } from "./conversation/converse.ts";
 import { type Eventually, mapped } from "./eventually.ts";
 import type { LogEntry } from "./log.ts";
 import { createOrders } from "./orders.ts";
 import type { Clock, Devices } from "./ports.ts";
 import { createRoutines } from "./routines.ts";
+import type { Rest } from "./snapshot.ts";
 import { type Deed, type Performed, type SceneOptions, createScene } from "./scene.ts";
 import { createTriggers } from "./triggers.ts";
 
@@ -51,6 +52,8 @@ export interface Home extends Listening {
   deeds: () => readonly Deed[];
   /** Seconds until a local time, or until a time of day comes next. */
   secondsUntil: (point: string) => number;
+  /** What it is, where no steps are on their way and no question is open. */
+  rest: () => Rest | undefined;
 }
 
 /**
@@ -90,9 +93,13 @@ export function createHome(book: Book, ports: Ports, options: HomeOptions): Home
     },
     answerTime,
   );
-  const routines = createRoutines(scene, orders);
-  const triggers = createTriggers(scene, options.away ?? [], routines.start);
-  const memories = new Map<string, Memory>();
+  const { rest } = options;
+  const routines = createRoutines(scene, orders, rest?.rested);
+  const begin = { away: rest?.away ?? options.away ?? [], held: rest?.held };
+  const triggers = createTriggers(scene, begin, routines.start);
+  const memories = new Map<string, Memory>(
+    Object.entries(rest?.memories ?? {}).map(([session, memory]) => [session, memoryOf(memory)]),
+  );
 
   /** A call from outside, with what it sets off at once. */
   const around = (act: () => void): Performed =>
@@ -122,9 +129,9 @@ export function createHome(book: Book, ports: Ports, options: HomeOptions): Home
 
   const home: Home = {
     book,
-    converse: (given = {}) => {
-      const context = readContext(book, given);
-      const session = textOf(membersOf(given)["session"]) ?? context.at ?? "";
+    converse: (talking = {}) => {
+      const context = readContext(book, talking);
+      const session = textOf(membersOf(talking)["session"]) ?? context.at ?? "";
       // A session has one memory, whatever language is spoken in it.
       let memory = memories.get(session);
       if (!memory) memories.set(session, (memory = newMemory()));
@@ -192,6 +199,21 @@ export function createHome(book: Book, ports: Ports, options: HomeOptions): Home
       );
     },
     question: scene.question,
+    rest() {
+      const elapsed = clock.elapsed();
+      const isOpen = [...memories.values()].some(({ open }) => open && open.until >= elapsed);
+      if (isOpen || !routines.isIdle()) return undefined;
+      return {
+        time: clock.now(),
+        ...store.changed(),
+        ...triggers.known(),
+        rested: routines.rested(),
+        memories: Object.fromEntries(
+          [...memories].map(([id, each]) => [id, keptMemory(each, scene.code)]),
+        ),
+        code: scene.code.tried(),
+      };
+    },
   };
   return home;
 }

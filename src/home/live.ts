@@ -10,7 +10,12 @@ import type { Turn } from "./conversation/turns.ts";
 import { type Eventually, onceThere } from "./eventually.ts";
 import { type HomeOptions, type RunSlots, createHome, usualAnswerTime } from "./home.ts";
 import type { LogEntry } from "./log.ts";
-import type { Clock, DeviceResult, Devices } from "./ports.ts";
+import { type TimeSource, createLiveClock } from "./live-clock.ts";
+import { createReplay, playInto, saidIn, slotsKept } from "./replay.ts";
+import { createRecorder } from "./recorder.ts";
+import { type HomeSnapshot, readSnapshot } from "./snapshot.ts";
+import { given } from "../source/given.ts";
+import type { DeviceResult, Devices } from "./ports.ts";
 import type { Performed } from "./scene.ts";
 
 /**
@@ -22,21 +27,15 @@ export interface Driver {
   order: (effect: Effect) => DeviceResult | undefined | Promise<DeviceResult | undefined>;
 }
 
-/** What a home takes the time from: the machine's clock, or one of a test. */
-export interface TimeSource {
-  /** Seconds of Unix time. */
-  now: () => number;
-  /** Does something after some seconds, never at once; what comes back calls it off. */
-  after: (seconds: number, act: () => void) => () => void;
-}
-
-export interface LiveOptions extends HomeOptions {
+export interface LiveOptions extends Omit<HomeOptions, "rest"> {
   driver: Driver;
   time: TimeSource;
   /** Seconds in which a device answers; 10 when left out. What comes later is passed over. */
   answerTime?: number;
   /** Entries of the log that are kept; 1,000 when left out. */
   keep?: number;
+  /** What `snapshot` returned, to go on from; states and who is away are in it. */
+  from?: HomeSnapshot;
 }
 
 /** Turns with memory. */
@@ -64,6 +63,11 @@ export interface LiveHome {
   log: () => readonly LogEntry[];
   /** Tells each entry of the log as it happens, once; what comes back stops that. */
   on: (listener: (entry: LogEntry) => void) => () => void;
+  /**
+   * All that it is, as plain data: states, timers, steps that wait, who is there, memories and open
+   * questions, without the code. `openHome` goes on from it.
+   */
+  snapshot: () => HomeSnapshot;
   /** Calls off all that is to come. Nothing that is asked for afterwards is done. */
   close: () => void;
 }
@@ -73,41 +77,96 @@ const usualKeep = 1000;
 
 /**
  * Makes a home over devices and a clock of an application's own. Clock and sun set routines off from
- * now on.
+ * now on. One that goes on from a snapshot has its states, timers, steps that wait, memories and open
+ * questions; what was due meanwhile is done at once, and what clock and sun would have set off is not.
  *
- * @throws WrongUse without a driver and a source of time.
+ * @throws WrongUse without a driver and a source of time, or for what is no snapshot.
  */
-export function openHome(given: Book, options: LiveOptions): LiveHome {
-  const book = asBook(given);
-  const { driver, time, states, away, keep, answerTime } = readOptions(options);
-  const { clock, close, isOpen } = clockFrom(time);
-  const ports = { clock, devices: () => devicesOf(driver, isOpen), answerTime };
-  const home = createHome(book, ports, { states, away, keep });
+export function openHome(of: Book, options: LiveOptions): LiveHome {
+  const book = asBook(of);
+  const { driver, time, states, away, keep, answerTime, from } = readOptions(options);
+  const clock = createLiveClock(time, from?.rest.time ?? time.now(), (timer) => {
+    recorder.add({ input: "due", timer });
+  });
+  if (from) clock.standAt(from.rest.time);
+  const recorder = createRecorder(clock, () => home.rest());
+  const replay = from && createReplay(from);
+  const devices: Devices = {
+    order(effect, answer) {
+      if (!clock.isOpen()) {
+        answer({ ok: false, what: "the home is closed" });
+        return;
+      }
+      recorder.ordering((order) => {
+        if (replay?.isOn()) {
+          replay.order(order, (result) => {
+            answer(readResult(result));
+          });
+          return;
+        }
+        const isCounted = recorder.counting();
+        drive(driver, effect, (result) => {
+          // An order that is counted no more was given up long ago.
+          if (isCounted()) recorder.add({ input: "answer", order, result });
+          answer(result);
+        });
+      });
+    },
+  };
+  const ports = { clock, devices: () => devices, answerTime };
+  const home = createHome(book, ports, { states, away, keep, rest: from?.rest });
   home.begin();
+  if (replay)
+    replay.run(recorder, (input) => {
+      playInto({ book, home, clock }, input);
+    });
+  else recorder.snapshot();
   return {
-    perform: (heard) => promised(() => home.perform(heardBy(book, heard, home.state))),
+    perform: (heard) =>
+      promised(() => {
+        const own = heardBy(book, heard, home.state);
+        recorder.add({ input: "perform", heard: own });
+        return home.perform(own);
+      }),
     converse: (context) => {
       const talk = home.converse(context);
-      return { say: (text) => promised(() => talk.say(text)) };
+      return {
+        say: (text) =>
+          promised(() => {
+            recorder.add(saidIn(book, home, context, text));
+            return talk.say(text);
+          }),
+      };
     },
     run: (routine, slots) =>
       promised(() => {
-        if (book.routines.has(routine)) return { now: home.run(routine, slots) };
-        throw unknownId("routine", routine, book.routines.keys());
+        if (!book.routines.has(routine)) throw unknownId("routine", routine, book.routines.keys());
+        recorder.add({ input: "run", routine, ...given({ slots: slots && slotsKept(slots) }) });
+        return { now: home.run(routine, slots) };
       }),
-    report: home.report,
-    press: home.press,
-    presence: home.presence,
+    report: (device, values) => {
+      recorder.add({ input: "report", device, values: readState(values) ?? {} });
+      home.report(device, values);
+    },
+    press: (button) => {
+      recorder.add({ input: "press", button });
+      home.press(button);
+    },
+    presence: (person, is) => {
+      recorder.add({ input: "presence", person, is });
+      home.presence(person, is);
+    },
     states: home.states,
     clock: home.time,
     log: home.log,
     on: home.on,
-    close,
+    snapshot: recorder.snapshot,
+    close: clock.close,
   };
 }
 
-function readOptions(options: LiveOptions): Required<LiveOptions> {
-  const { driver, time, states, away, keep, answerTime } = membersOf(options);
+function readOptions(options: LiveOptions) {
+  const { driver, time, states, away, keep, answerTime, from } = membersOf(options);
   if (typeof membersOf(driver)["order"] !== "function") {
     throw new WrongUse("a home needs a driver: { order: (effect) => ... }", "wrong-option");
   }
@@ -123,74 +182,25 @@ function readOptions(options: LiveOptions): Required<LiveOptions> {
     away: textsOf(away),
     keep: typeof keep === "number" && keep >= 1 ? keep : usualKeep,
     answerTime: typeof answerTime === "number" && answerTime > 0 ? answerTime : usualAnswerTime,
+    from: from === undefined ? undefined : readSnapshot(from),
   };
 }
 
-/** Longest that a clock is left alone: one that was set, or slept, is looked at again by then. */
-const longestSleep = 3600;
-
-/** The clock of a home over a source of time. */
-function clockFrom({ now, after }: TimeSource): {
-  clock: Clock;
-  close: () => void;
-  isOpen: () => boolean;
-} {
-  const began = now();
-  const open = new Set<() => void>();
-  let isClosed = false;
-  const elapsed = (): number => now() - began;
-  const at = (instant: number, act: () => void): (() => void) => {
-    if (isClosed) return () => undefined;
-    let cancel = (): void => undefined;
-    const callOff = (): void => {
-      open.delete(callOff);
-      cancel();
-    };
-    const sleep = (): void => {
-      const left = Math.max(0, instant - elapsed());
-      cancel = after(Math.min(left, longestSleep), () => {
-        if (elapsed() < instant) {
-          sleep();
-          return;
-        }
-        open.delete(callOff);
-        if (!isClosed) act();
-      });
-    };
-    open.add(callOff);
-    sleep();
-    return callOff;
+/** Asks something of a driver: whatever it does, there is an answer or none. */
+function drive(driver: Driver, effect: Effect, answer: (result: DeviceResult) => void): void {
+  const failed = (error: unknown): void => {
+    answer({ ok: false, what: error instanceof Error ? error.message : "failed" });
   };
-  const close = (): void => {
-    isClosed = true;
-    for (const callOff of [...open]) callOff();
+  const take = (result: unknown): void => {
+    answer(readResult(result));
   };
-  return { clock: { elapsed, now, at }, close, isOpen: () => !isClosed };
-}
-
-/** Devices behind a driver: whatever it does, there is an answer or none. */
-function devicesOf(driver: Driver, isOpen: () => boolean): Devices {
-  return {
-    order(effect, answer) {
-      if (!isOpen()) {
-        answer({ ok: false, what: "the home is closed" });
-        return;
-      }
-      const failed = (error: unknown): void => {
-        answer({ ok: false, what: error instanceof Error ? error.message : "failed" });
-      };
-      const take = (result: unknown): void => {
-        answer(readResult(result));
-      };
-      try {
-        const result: unknown = driver.order(effect);
-        if (result instanceof Promise) result.then(take, failed);
-        else take(result);
-      } catch (error) {
-        failed(error);
-      }
-    },
-  };
+  try {
+    const result: unknown = driver.order(effect);
+    if (result instanceof Promise) result.then(take, failed);
+    else take(result);
+  } catch (error) {
+    failed(error);
+  }
 }
 
 /** An answer as a driver gives it that need not have read its type. */

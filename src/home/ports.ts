@@ -34,8 +34,10 @@ export interface Clock {
   /**
    * Does something once `elapsed` has come to a number of seconds, after all that was asked for
    * before at the same time; never at once. What comes back calls it off.
+   *
+   * @param name For what is set again whenever a home begins.
    */
-  at: (elapsed: number, act: () => void) => () => void;
+  at: (elapsed: number, act: () => void, name?: string) => () => void;
   /** Does what is due by now, where nothing else would make it go on. */
   flush?: () => void;
 }

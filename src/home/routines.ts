@@ -16,6 +16,7 @@ import { type Cause, trusted, unspoken } from "./cause.ts";
 import { type Orders, startOf } from "./orders.ts";
 import { type Run, doSteps, holdsFor } from "./run.ts";
 import { type Eventually, allThere, mapped } from "./eventually.ts";
+import type { Rest } from "./snapshot.ts";
 import type { Performed, Scene } from "./scene.ts";
 import { createSpeaking } from "./speaking.ts";
 import { createWorld } from "./world.ts";
@@ -34,6 +35,10 @@ export interface Routines {
   ) => Eventually<void>;
   /** What steps are asking in a conversation. */
   asking: (session: string) => Asking | undefined;
+  /** Whether none is on its way. */
+  isIdle: () => boolean;
+  /** When routines last did all that they do, in seconds of Unix time. */
+  rested: () => Rest["rested"];
 }
 
 /** What sets a routine off. */
@@ -62,7 +67,12 @@ interface Going {
   stop: () => void;
 }
 
-export function createRoutines(scene: Scene, orders: Orders): Routines {
+/** @param before When routines last did all that they do. */
+export function createRoutines(
+  scene: Scene,
+  orders: Orders,
+  before: Rest["rested"] = {},
+): Routines {
   const { book, store, clock, record, gathered } = scene;
   const { elapsed } = clock;
   const going = new Map<string, Going[]>();
@@ -70,7 +80,9 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
   const asking = new Map<string, Asking>();
   let underWay = 0;
   /** When a routine last did all that it does. */
-  const rested = new Map<string, number>();
+  const rested = new Map(
+    Object.entries(before).map(([id, time]) => [id, time - clock.now() + elapsed()]),
+  );
   const voice = createSpeaking(scene, orders);
   const { speechIn, speak, say, endWith } = voice;
   const by = (run: Run): { by: string } => ({ by: run.of });
@@ -320,6 +332,9 @@ export function createRoutines(scene: Scene, orders: Orders): Routines {
       });
     },
     asking: (session) => asking.get(session),
+    isIdle: () => underWay === 0,
+    rested: () =>
+      Object.fromEntries([...rested].map(([id, then]) => [id, clock.now() - elapsed() + then])),
   };
 }
 

@@ -6,6 +6,7 @@ import { type Code, createCode } from "./conversation/code.ts";
 import { createJournal } from "./journal.ts";
 import { type LogEntry, type LogEvent, mapTexts } from "./log.ts";
 import { type StateStore, createStates } from "./states.ts";
+import type { Rest } from "./snapshot.ts";
 import type { Cause } from "./cause.ts";
 import type { Clock } from "./ports.ts";
 import { instantOf, localOf } from "./zone.ts";
@@ -97,16 +98,22 @@ export interface SceneOptions {
   states?: Readonly<Record<string, State>>;
   /** Entries of the log that are kept; all when left out. */
   keep?: number;
+  /**
+   * What it was when it was kept.
+   *
+   * @internal
+   */
+  rest?: Rest | undefined;
 }
 
 export function createScene(
   book: Book,
   clock: Clock,
-  { states = {}, keep = Infinity }: SceneOptions,
+  { states = {}, keep = Infinity, rest }: SceneOptions,
 ): Scene {
   const zone = book.place?.timezone ?? "UTC";
   const journal = createJournal(clock, zone, keep);
-  const code = createCode(book, clock.elapsed);
+  const code = createCode(book, clock, rest?.code);
   const withoutCode = (event: LogEvent): LogEvent =>
     book.code === undefined ? event : mapTexts(event, code.mask);
   const deeds: Deed[] = [];
@@ -138,7 +145,11 @@ export function createScene(
   return {
     book,
     code,
-    store: createStates(book, readGivenStates(states, book.devices)),
+    store: createStates(
+      book,
+      readGivenStates(rest ? rest.states : states, book.devices),
+      readGivenStates(rest?.lastOn ?? {}, book.devices),
+    ),
     clock,
     localTime,
     secondsUntil(point) {

@@ -2,6 +2,8 @@ import type { Routine } from "../phrasebook/model.ts";
 import { type Cause, unspoken } from "./cause.ts";
 import type { Start } from "./routines.ts";
 import { holdsFor } from "./run.ts";
+import { printDuration } from "../time/duration.ts";
+import type { Rest } from "./snapshot.ts";
 import type { Scene } from "./scene.ts";
 import { type ClockTrigger, nextFiring } from "./schedule.ts";
 
@@ -13,11 +15,16 @@ export interface Triggers {
   presence: (person: string, is: "home" | "away") => void;
   /** Sets the triggers of clock and sun, once time begins to pass. */
   begin: () => void;
+  /** Who is not at home, and which state triggers have what they ask for. */
+  known: () => Pick<Rest, "away" | "held">;
 }
+
+/** Seconds after which the time of a trigger has passed: a home that slept does not do it all at once. */
+const mostLate = 300;
 
 export function createTriggers(
   scene: Scene,
-  away: readonly string[],
+  { away, held: before }: { away: readonly string[]; held?: readonly string[] | undefined },
   start: (routine: Routine, start: Start) => void,
 ): Triggers {
   const { book, store, clock, record } = scene;
@@ -40,17 +47,25 @@ export function createTriggers(
   );
   // What holds from the beginning sets nothing off.
   for (const { trigger, key } of stateTriggers) {
-    if (holdsFor(trigger.states, store.get)) held.add(key);
+    if (before ? before.includes(key) : holdsFor(trigger.states, store.get)) held.add(key);
   }
 
-  const setNext = (routine: Routine, trigger: ClockTrigger, after: number): void => {
+  const setNext = (routine: Routine, index: number, trigger: ClockTrigger, after: number): void => {
     const next = nextFiring(trigger, after, zone, book.place);
     if (next === undefined) return;
-    clock.at(clock.elapsed() + next - clock.now(), () => {
-      const because = trigger.trigger === "time" ? "its time has come" : trigger.event;
-      start(routine, { because, isMeant: false, cause: unspoken });
-      setNext(routine, trigger, next);
-    });
+    const fire = (): void => {
+      const late = clock.now() - next;
+      if (late > mostLate) {
+        const because = `its time passed ${printDuration(Math.round(late))} ago`;
+        record({ event: "skipped", routine: routine.id, because });
+      } else {
+        const because = trigger.trigger === "time" ? "its time has come" : trigger.event;
+        start(routine, { because, isMeant: false, cause: unspoken });
+      }
+      setNext(routine, index, trigger, Math.max(next, clock.now() - mostLate));
+    };
+    const wait = next - clock.now();
+    clock.at(clock.elapsed() + wait, fire, `${routine.id} ${index}`);
   };
 
   return {
@@ -100,12 +115,13 @@ export function createTriggers(
       if (hasBegun) return;
       hasBegun = true;
       for (const routine of book.routines.values()) {
-        for (const trigger of routine.triggers) {
+        for (const [index, trigger] of routine.triggers.entries()) {
           if (trigger.trigger !== "time" && trigger.trigger !== "sun") continue;
-          setNext(routine, trigger, clock.now());
+          setNext(routine, index, trigger, clock.now());
         }
       }
     },
+    known: () => ({ away: [...absent], held: [...held] }),
   };
 }
 

@@ -1,4 +1,4 @@
-import type { TimeSource } from "../home/live.ts";
+import type { TimeSource } from "../home/live-clock.ts";
 
 /** The machine's clock, as a home takes the time from it. */
 export function machineTime(): TimeSource {

@@ -2,6 +2,8 @@ import { type NumberReader, createNumberReader } from "../../language/numbers.ts
 import type { LanguagePack } from "../../language/pack.ts";
 import { packFor, packOf } from "../../language/packs.ts";
 import { splitWords } from "../../language/words.ts";
+import type { Clock } from "../ports.ts";
+import type { Rest } from "../snapshot.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 
 /** The spoken code of a home: one, and one lock for all who say it. */
@@ -12,6 +14,8 @@ export interface Code {
   try: (digits: readonly string[]) => "right" | "wrong" | "locked";
   /** Whether digits are the code, whatever was tried before. */
   is: (digits: readonly string[]) => boolean;
+  /** What was tried, to be kept. */
+  tried: () => Rest["code"];
   /** Seconds until a code is taken again; 0 when one is taken now. */
   lockedFor: () => number;
   /** A text without what says the code in it, or without all digits. */
@@ -22,13 +26,16 @@ export interface Code {
 const mostWrong = 3;
 const lockTime = 300;
 
-/** @param elapsed Seconds since the home began. */
+/** @param before What was tried before. */
 export function createCode(
   { code = "", languages, packs }: Phrasebook,
-  elapsed: () => number,
+  { elapsed, now }: Pick<Clock, "elapsed" | "now">,
+  before: Rest["code"] = { wrong: 0 },
 ): Code {
-  let wrong = 0;
-  let lockedUntil = -Infinity;
+  let { wrong } = before;
+  // Most homes are never asked for the time.
+  let lockedUntil =
+    before.lockedUntil === undefined ? -Infinity : before.lockedUntil - now() + elapsed();
   const lockedFor = (): number => Math.max(0, lockedUntil - elapsed());
   const is = (digits: readonly string[]): boolean =>
     digits.reduce((found, each) => isSameCode(each, code) || found, false);
@@ -58,6 +65,7 @@ export function createCode(
       return "locked";
     },
     is,
+    tried: () => (lockedFor() > 0 ? { wrong, lockedUntil: now() + lockedFor() } : { wrong }),
     lockedFor,
     mask(text, digits) {
       if (code === "") return text;

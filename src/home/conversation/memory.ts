@@ -2,6 +2,9 @@ import type { HeardAsk, HeardUnsure } from "../../commands/outcome.ts";
 import type { HearContext } from "../../hearing/context.ts";
 import type { Eventually } from "../eventually.ts";
 import type { Change } from "../scene.ts";
+import type { Rest } from "../snapshot.ts";
+import { given } from "../../source/given.ts";
+import type { Code } from "./code.ts";
 import type { Turn } from "./turns.ts";
 
 /** What is remembered in a conversation, in whatever language it is held. */
@@ -28,4 +31,21 @@ export type Open =
 
 export function newMemory(): Memory {
   return { open: undefined, last: undefined, undo: [], it: [] };
+}
+
+/** What is remembered, to be kept; the code is in nothing that is kept. */
+export function keptMemory({ it, last, undo }: Memory, code: Code): Rest["memories"][string] {
+  const { chosen, said, it: before } = last?.answered ?? {};
+  const answered = given({ chosen, said: said && { ...said }, it: before && [...before] });
+  return {
+    it: [...it],
+    undo: [...undo],
+    ...given({ last: last && { text: code.mask(last.text), answered } }),
+  };
+}
+
+/** What was kept. */
+export function memoryOf({ it, last, undo }: Rest["memories"][string]): Memory {
+  const answered = given({ ...last?.answered });
+  return { open: undefined, it, last: last && { text: last.text, answered }, undo };
 }

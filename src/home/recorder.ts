@@ -1,0 +1,75 @@
+import { WrongUse } from "../source/wrong-use.ts";
+import type { LiveClock } from "./live-clock.ts";
+import type { HomeInput, HomeSnapshot, Rest } from "./snapshot.ts";
+
+type DistributiveOmit<T, Key extends PropertyKey> = T extends unknown ? Omit<T, Key> : never;
+
+/** Something that comes in, without when it does. */
+export type Incoming = DistributiveOmit<HomeInput, "time" | "during">;
+
+/** Keeps what comes in to a home since nothing was on its way. */
+export interface Recorder {
+  add: (input: Incoming) => void;
+  /** Gives an order its number; what comes in meanwhile is kept as having come in during it. */
+  ordering: (act: (order: number) => void) => void;
+  /** Tells later whether orders are still counted as they are now. */
+  counting: () => () => boolean;
+  snapshot: () => HomeSnapshot;
+  /** Goes on from a snapshot: nothing is kept while what came in is played again. */
+  resume: (snapshot: HomeSnapshot, play: (input: HomeInput) => void) => void;
+}
+
+/** Most that is kept before it is looked whether nothing is on its way. */
+const mostKept = 500;
+
+/** @param rest What the home is, where nothing of it is on its way. */
+export function createRecorder(clock: LiveClock, rest: () => Rest | undefined): Recorder {
+  let base: Rest | undefined;
+  let since: HomeInput[] = [];
+  let orders = 0;
+  let counted = 0;
+  let during: number | undefined;
+  let isResuming = false;
+  const settle = (): void => {
+    const now = during === undefined && clock.isQuiet() ? rest() : undefined;
+    if (!now) return;
+    [base, since, orders] = [now, [], 0];
+    counted++;
+    clock.recount();
+  };
+  return {
+    add(input) {
+      if (isResuming) return;
+      const isOutside = input.input !== "due" && input.input !== "answer";
+      if (isOutside && since.length >= mostKept) settle();
+      since.push({ ...input, time: clock.now(), ...(during === undefined ? {} : { during }) });
+    },
+    ordering(act) {
+      const outer = during;
+      during = orders++;
+      act(during);
+      during = outer;
+    },
+    counting() {
+      const then = counted;
+      return () => counted === then;
+    },
+    snapshot() {
+      settle();
+      if (!base) throw new WrongUse("this home never was without something on its way");
+      return structuredClone({ version: 1, rest: base, since });
+    },
+    resume(snapshot, play) {
+      base = snapshot.rest;
+      since = [...snapshot.since];
+      isResuming = true;
+      for (const input of since) {
+        if (input.during !== undefined) continue;
+        clock.standAt(input.time);
+        play(input);
+      }
+      isResuming = false;
+      clock.goOn();
+    },
+  };
+}

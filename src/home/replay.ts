@@ -1,0 +1,122 @@
+import type { Book } from "../book/book.ts";
+import { homeLanguage } from "../hearing/hear.ts";
+import { heardBy } from "../hearing/heard-by.ts";
+import { membersOf, textOf } from "../source/border.ts";
+import { given } from "../source/given.ts";
+import { WrongUse } from "../source/wrong-use.ts";
+import type { Home, RunSlots } from "./home.ts";
+import type { LiveClock } from "./live-clock.ts";
+import type { Incoming, Recorder } from "./recorder.ts";
+import type { HomeInput, HomeSnapshot } from "./snapshot.ts";
+
+/** What came in to a home before, once more: orders get the answers that they got. */
+export interface Replay {
+  isOn: () => boolean;
+  /** Takes an order in the place of a device. */
+  order: (order: number, answer: (result: unknown) => void) => void;
+  run: (recorder: Recorder, play: (input: HomeInput) => void) => void;
+}
+
+export function createReplay(snapshot: HomeSnapshot): Replay {
+  const within = new Map<number, HomeInput[]>();
+  for (const input of snapshot.since) {
+    if (input.during === undefined) continue;
+    const same = within.get(input.during);
+    if (same) same.push(input);
+    else within.set(input.during, [input]);
+  }
+  const answers = new Map<number, (result: unknown) => void>();
+  let play: ((input: HomeInput) => void) | undefined;
+  const playOne = (input: HomeInput): void => {
+    if (input.input === "answer") answers.get(input.order)?.(input.result);
+    else play?.(input);
+  };
+  return {
+    isOn: () => play !== undefined,
+    order(order, answer) {
+      answers.set(order, answer);
+      for (const input of within.get(order) ?? []) playOne(input);
+    },
+    run(recorder, into) {
+      play = into;
+      recorder.resume(snapshot, playOne);
+      play = undefined;
+    },
+  };
+}
+
+/** What an input is played into. */
+interface Stage {
+  book: Book;
+  home: Home;
+  clock: LiveClock;
+}
+
+/** Lets something that came in before come in again; what the home has no more of is passed over. */
+export function playInto({ book, home, clock }: Stage, input: HomeInput): void {
+  try {
+    switch (input.input) {
+      case "say": {
+        const { session, at, language } = input;
+        home.converse({ session, ...given({ at, language }) }).say(wordsOf(book, input));
+        return;
+      }
+      case "perform": {
+        const { heard } = input;
+        home.perform(heardBy(book, heard, home.state));
+        return;
+      }
+      case "run":
+        if (book.routines.has(input.routine)) home.run(input.routine, input.slots);
+        return;
+      case "report":
+        home.report(input.device, input.values);
+        return;
+      case "press":
+        home.press(input.button);
+        return;
+      case "presence":
+        home.presence(input.person, input.is);
+        return;
+      case "due":
+        clock.due(input.timer);
+        return;
+      case "answer":
+        return;
+    }
+  } catch (error) {
+    if (!(error instanceof WrongUse)) throw error;
+    home.record({ event: "refused", what: error.message });
+  }
+}
+
+/** What was said, to be kept: whether it was the code, and never which. */
+export function saidIn(book: Book, { code }: Home, context: unknown, text: unknown): Incoming {
+  const { session, at, language } = membersOf(context);
+  const where = given({ at: textOf(at), language: textOf(language) });
+  const words = textOf(text) ?? "";
+  const digits = code.read(words, homeLanguage(book, where.language));
+  return {
+    input: "say",
+    session: textOf(session) ?? where.at ?? "",
+    ...where,
+    ...(book.code !== undefined && digits.length > 0
+      ? { text: "…", code: code.is(digits) }
+      : { text: code.mask(words) }),
+  };
+}
+
+/** The words that were said; a code that was wrong is wrong again. */
+function wordsOf({ code = "" }: Book, said: HomeInput & { input: "say" }): string {
+  return said.code === undefined ? said.text : said.code ? code : `${code}0`;
+}
+
+/** Values for slots as lists that can be written to. */
+export function slotsKept(slots: RunSlots): NonNullable<(HomeInput & { input: "run" })["slots"]> {
+  return Object.fromEntries(
+    Object.entries(slots).map(([name, value]) => [
+      name,
+      typeof value === "object" ? [...value] : value,
+    ]),
+  );
+}
