@@ -1,12 +1,83 @@
 import * as z from "zod/mini";
 import { valueSchema } from "../document/shapes.ts";
+import type { State, Value } from "../model/property.ts";
 import { WrongUse } from "../source/wrong-use.ts";
+import type { Change } from "./scene.ts";
 
 /*
  * What a home is, as plain data to be kept and gone on from: what it was when nothing was on its way, and
  * all that came in since, in order. What comes in at the same times to the same home comes to the same, so
  * that timers, steps that wait and open questions are there again.
  */
+
+/** What a home is when nothing is on its way. Instants are in seconds of Unix time. */
+export interface Rest {
+  time: number;
+  /** Of devices that are not as they start. */
+  states: Record<string, State>;
+  /** What properties were before they were off. */
+  lastOn: Record<string, State>;
+  /** Who is not at home. */
+  away: string[];
+  /** When routines last did all that they do. */
+  rested: Record<string, number>;
+  /** State triggers whose states hold. */
+  held: string[];
+  /** What conversations remember, by session. */
+  memories: Record<string, KeptMemory>;
+  /** Wrong codes in a row, and until when none is taken. */
+  code: { wrong: number; lockedUntil?: number | undefined };
+}
+
+/** What a conversation remembers. */
+export interface KeptMemory {
+  it: string[];
+  last?: { text: string; answered: KeptAnswers } | undefined;
+  undo: Change[];
+}
+
+/** What was said in answer to questions about a command, and what "it" was. */
+export interface KeptAnswers {
+  chosen?: string | undefined;
+  said?: Record<string, string> | undefined;
+  it?: string[] | undefined;
+}
+
+/** Something that came in to a home. */
+export type HomeInput = {
+  /** Seconds of Unix time. */
+  time: number;
+  /** The order to a device, by its number, while which it came in. */
+  during?: number | undefined;
+} & (
+  | {
+      input: "say";
+      session: string;
+      at?: string | undefined;
+      language?: string | undefined;
+      text: string;
+      /** Whether it was the code; its digits are not kept. */
+      code?: boolean | undefined;
+    }
+  | { input: "perform"; heard: unknown }
+  | { input: "run"; routine: string; slots?: Record<string, Value | string[]> | undefined }
+  | { input: "report"; device: string; values: State }
+  | { input: "press"; button: string }
+  | { input: "presence"; person: string; is: "home" | "away" }
+  /** What a device made of an order, by its number. */
+  | { input: "answer"; order: number; result: unknown }
+  /** A timer that came due. */
+  | { input: "due"; timer: string }
+);
+
+/** A home as plain data: `openHome(book, { from: snapshot, … })` goes on from it. */
+export interface HomeSnapshot {
+  version: 1;
+  /** What it was when nothing was on its way. */
+  rest: Rest;
+  /** What came in since. */
+  since: HomeInput[];
+}
 
 const state = z.record(z.string(), valueSchema);
 const states = z.record(z.string(), state);
@@ -25,41 +96,26 @@ const answered = z.object({
   it: z.optional(z.array(z.string())),
 });
 
+const memory = z.object({
+  it: z.array(z.string()),
+  last: z.optional(z.object({ text: z.string(), answered })),
+  undo: z.array(change),
+});
+
 const restSchema = z.object({
-  /** Seconds of Unix time. */
   time: z.number(),
-  /** Of devices that are not as they start. */
   states,
-  /** What properties were before they were off. */
   lastOn: states,
-  /** Who is not at home. */
   away: z.array(z.string()),
-  /** When routines last did all that they do, in seconds of Unix time. */
   rested: z.record(z.string(), z.number()),
-  /** State triggers whose states hold. */
   held: z.array(z.string()),
-  /** What conversations remember, by session. */
-  memories: z.record(
-    z.string(),
-    z.object({
-      it: z.array(z.string()),
-      last: z.optional(z.object({ text: z.string(), answered })),
-      undo: z.array(change),
-    }),
-  ),
-  /** Wrong codes in a row, and until when none is taken, in seconds of Unix time. */
+  memories: z.record(z.string(), memory),
   code: z.object({ wrong: z.number(), lockedUntil: z.optional(z.number()) }),
 });
 
-/** What a home is when nothing is on its way. */
-export type Rest = z.output<typeof restSchema>;
-
-const base = {
-  /** Seconds of Unix time. */
-  time: z.number(),
-  /** The order to a device, by its number, while which it came in. */
-  during: z.optional(z.number()),
-};
+const base = { time: z.number(), during: z.optional(z.number()) };
+const slots = z.record(z.string(), z.union([valueSchema, z.array(z.string())]));
+const device = z.string();
 
 const inputSchema = z.discriminatedUnion("input", [
   z.object({
@@ -69,17 +125,11 @@ const inputSchema = z.discriminatedUnion("input", [
     at: words,
     language: words,
     text: z.string(),
-    /** Whether it was the code; its digits are not kept. */
     code: z.optional(z.boolean()),
   }),
   z.object({ ...base, input: z.literal("perform"), heard: z.unknown() }),
-  z.object({
-    ...base,
-    input: z.literal("run"),
-    routine: z.string(),
-    slots: z.optional(z.record(z.string(), z.union([valueSchema, z.array(z.string())]))),
-  }),
-  z.object({ ...base, input: z.literal("report"), device: z.string(), values: state }),
+  z.object({ ...base, input: z.literal("run"), routine: z.string(), slots: z.optional(slots) }),
+  z.object({ ...base, input: z.literal("report"), device, values: state }),
   z.object({ ...base, input: z.literal("press"), button: z.string() }),
   z.object({
     ...base,
@@ -87,29 +137,15 @@ const inputSchema = z.discriminatedUnion("input", [
     person: z.string(),
     is: z.enum(["home", "away"]),
   }),
-  /** What a device made of an order, by its number. */
   z.object({ ...base, input: z.literal("answer"), order: z.number(), result: z.unknown() }),
-  /** A timer that came due. */
   z.object({ ...base, input: z.literal("due"), timer: z.string() }),
 ]);
 
-/** Something that came in to a home. */
-export type HomeInput = z.output<typeof inputSchema>;
-
-const snapshotSchema = z.object({
+const snapshotSchema: z.ZodMiniType<HomeSnapshot> = z.object({
   version: z.literal(1),
   rest: restSchema,
   since: z.array(inputSchema),
 });
-
-/** A home as plain data: `openHome(book, { from: snapshot, … })` goes on from it. */
-export interface HomeSnapshot {
-  version: 1;
-  /** What it was when nothing was on its way. */
-  rest: Rest;
-  /** What came in since. */
-  since: HomeInput[];
-}
 
 /**
  * A snapshot as somebody kept it.

@@ -2,7 +2,7 @@ import type { HeardAsk, HeardUnsure } from "../../commands/outcome.ts";
 import type { HearContext } from "../../hearing/context.ts";
 import type { Eventually } from "../eventually.ts";
 import type { Change } from "../scene.ts";
-import type { Rest } from "../snapshot.ts";
+import type { KeptMemory } from "../snapshot.ts";
 import { given } from "../../source/given.ts";
 import type { Code } from "./code.ts";
 import type { Turn } from "./turns.ts";
@@ -34,7 +34,7 @@ export function newMemory(): Memory {
 }
 
 /** What is remembered, to be kept; the code is in nothing that is kept. */
-export function keptMemory({ it, last, undo }: Memory, code: Code): Rest["memories"][string] {
+export function keptMemory({ it, last, undo }: Memory, code: Code): KeptMemory {
   const { chosen, said, it: before } = last?.answered ?? {};
   const answered = given({ chosen, said: said && { ...said }, it: before && [...before] });
   return {
@@ -45,7 +45,7 @@ export function keptMemory({ it, last, undo }: Memory, code: Code): Rest["memori
 }
 
 /** What was kept. */
-export function memoryOf({ it, last, undo }: Rest["memories"][string]): Memory {
+export function memoryOf({ it, last, undo }: KeptMemory): Memory {
   const answered = given({ ...last?.answered });
   return { open: undefined, it, last: last && { text: last.text, answered }, undo };
 }
