@@ -107,7 +107,7 @@ function resolveExpression(
       return bulkOf("here", lightsFirst(devicesIn(book, "here", speaker), asked), asked);
     }
     case "unsaid":
-      return resolveUnsaid(book, asked, speaker);
+      return resolveUnsaid(book, expression, asked, speaker);
     case "there":
     case "it": {
       const before = spokenOf(book, speaker);
@@ -195,7 +195,17 @@ function lightsFirst(all: readonly Device[], asked: TargetAsked): readonly Devic
 }
 
 /** "Turn the volume down": what has it in the speaker's room, or the only one that has it at all. */
-function resolveUnsaid(book: Phrasebook, asked: TargetAsked, speaker: Speaker): Resolved {
+function resolveUnsaid(
+  book: Phrasebook,
+  { place }: TargetExpression & { target: "unsaid" },
+  asked: TargetAsked,
+  speaker: Speaker,
+): Resolved {
+  if (place !== undefined) {
+    const there = sortDevices(devicesIn(book, place, speaker), asked).devices;
+    if (there.length === 0) return unfit({ reason: "nothing" });
+    return bulkOf("there", there, asked, there.length === 1 ? "single" : "place");
+  }
   const { all, inRoom } = deviceIndex(book);
   const here = speaker.room === undefined ? [] : sortDevices(inRoom(speaker.room), asked).devices;
   if (here.length > 0) return bulkOf("here", here, asked, here.length === 1 ? "single" : "place");

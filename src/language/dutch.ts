@@ -74,6 +74,7 @@ export const dutch: LanguagePack = {
       900: ["een kwartier", "kwartier"],
       1800: ["een half uur", "half uur", "een halfuur", "halfuur"],
       2700: ["drie kwartier", "driekwart uur"],
+      5400: ["anderhalf uur"],
     },
     joiners: ["en"],
     clock: [
@@ -127,7 +128,7 @@ export const dutch: LanguagePack = {
     opening: [
       "alsjeblieft | alstublieft | (kun | kunt | kan | wil | wilt | zou) (je | u | jij) [me] [willen | kunnen] | je (kunt | mag | kan)",
       "ik (wil | zou | heb) [graag] [dat] [willen] | wij (willen | zouden) [graag] | we (willen | zouden) [graag] | (mag | kan) ik [graag] | (mogen | kunnen) we [graag] | ik wil dat je",
-      "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een plezier en",
+      "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een plezier en | (geef | geeft) (me | mij | ons)",
     ],
     closing: [
       "alsjeblieft | alstublieft | bedankt | dank je [wel] | voor (mij | me) | (wil | kun) je | nu | meteen | direct | zo snel mogelijk | als je kunt | als het kan | snel | graag | hebben | oké | ja | te hebben | weer",
@@ -156,8 +157,8 @@ export const dutch: LanguagePack = {
     heater: { one: ["kachel", "radiator"], many: ["kachels", "radiatoren"] },
     thermostat: { one: ["thermostaat", "verwarming"], many: ["thermostaten"] },
     blind: {
-      one: ["rolgordijn", "gordijn", "luik"],
-      many: ["rolgordijnen", "gordijnen", "luiken"],
+      one: ["rolgordijn", "gordijn", "luik", "rolluik", "jaloezie"],
+      many: ["rolgordijnen", "gordijnen", "luiken", "rolluiken", "jaloezieën"],
     },
     gate: { one: ["poort", "hek"], many: ["poorten", "hekken"] },
     valve: { one: ["klep", "kraan"], many: ["kleppen", "kranen"] },
@@ -305,11 +306,19 @@ export const dutch: LanguagePack = {
     6500: ["ijswit", "koud"],
   },
   amounts: {
-    small: ["[een] [klein] beetje", "iets", "wat", "[een] tikje", "ietsje"],
+    small: [
+      "[een] [klein] beetje",
+      "iets",
+      "wat",
+      "[een] tikje",
+      "[een] tandje",
+      "[een] stapje",
+      "ietsje",
+    ],
     large: ["veel", "flink"],
   },
   levels: {
-    least: ["minimum", "het minimum", "laagste stand"],
+    least: ["minimum", "het minimum", "laagste stand", "[z'n | zijn] laagst"],
     low: ["laag", "langzaam", "lage stand"],
     medium: ["middel", "gemiddeld", "middelste stand"],
     high: ["hoog", "snel", "hoge stand"],
@@ -319,6 +328,7 @@ export const dutch: LanguagePack = {
       "volle kracht",
       "hoogste stand",
       "zo (fel | hoog | ver) mogelijk",
+      "[z'n | zijn] hoogst",
       "maximaal",
       "helemaal (open | omhoog)",
       "volle sterkte",
@@ -386,6 +396,7 @@ export const dutch: LanguagePack = {
       `$target (${should}) [weer | helemaal] $state`,
       `$target [weer | helemaal] $state (${ending})`,
       `$target (${should}) [weer | helemaal] $state (${ending})`,
+      "(kan | kunnen | zou | zouden) $target [weer | helemaal] $state (zijn | worden | kunnen)",
       `dat $target [weer | helemaal] $state (${ending})`,
     ],
     deed: [
@@ -741,15 +752,30 @@ export const dutch: LanguagePack = {
       reply: "{$target} gaat dicht.",
     },
     "position-to": {
-      states: ["[op | voor] $level (open | omhoog)", "open [op | voor] $level"],
+      states: [
+        "[op | voor] $level open",
+        "(op | voor | tot) $level omhoog",
+        "open [op | voor] $level",
+      ],
       patterns: [
-        "(open | zet | doe | haal | trek) $target [op | voor | tot] $level [open | omhoog]",
+        "(open | zet | doe | haal | trek) $target [op | voor | tot] $level [open]",
+        "(zet | doe | haal | trek) $target (op | voor | tot) $level omhoog",
         "$target [op | voor | tot] $level (openen | opendoen | zetten)",
         `(${set} | open | sluit) $target ${to} $level`,
         "(open | sluit) $target [voor] $level",
         `$target ${to} $level [open]`,
       ],
       reply: "{$target} op {$level} procent.",
+    },
+    "open-more": {
+      patterns: [`(open | haal) $target met $amount [verder]`],
+      states: ["[met] $amount [verder] (omhoog | open)", "[$amount] verder (omhoog | open)"],
+      reply: "{$target} verder open.",
+    },
+    "close-more": {
+      patterns: ["(sluit) $target met $amount [verder]"],
+      states: ["[met] $amount verder (omlaag | dicht)", "[$amount] verder (omlaag | dicht)"],
+      reply: "{$target} verder dicht.",
     },
     "tilt-to": {
       states: ["[op] $level gekanteld"],
@@ -875,7 +901,7 @@ export const dutch: LanguagePack = {
     },
     next: {
       patterns: [
-        "volgend (nummer | liedje)",
+        "(volgend | volgende) (nummer | liedje)",
         "volgend (nummer | liedje) [op | van | bij | in] $target",
         "volgende (nummer | liedje | track | plaat) [op | van | bij | in] $target",
         "(speel | ga naar) [het] volgende (nummer | liedje) [op | van | bij | in] $target",
@@ -943,7 +969,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} ingedrukt.",
     },
     start: {
-      deeds: ["starten | beginnen | schoonmaken | stofzuigen | zuigen | vegen"],
+      deeds: ["draaien | lopen | starten | beginnen | schoonmaken | stofzuigen | zuigen | vegen"],
       states: ["(aan het werk | aan het zuigen | aan het draaien | bezig)"],
       patterns: [
         "$target (starten | laten draaien | laten lopen | aan het werk zetten)",
@@ -1015,12 +1041,15 @@ export const dutch: LanguagePack = {
       reply: "",
     },
     "ask-temperature": {
-      patterns: ["hoeveel graden is het [in | op | bij] $target"],
+      patterns: [
+        "hoeveel graden is het [in | op | bij] $target",
+        "is het (warm | koud | heet | koel) [in | op | bij] $target",
+      ],
       reply: "",
     },
     "ask-whether": {
       patterns: [
-        "(is | zijn | staat | staan) $target [nog | allemaal] $state",
+        "(is | zijn | staat | staan | zit | zitten) $target [nog | allemaal] $state",
         "(heb ik | hebben we) $target [nog] $state (gelaten | laten staan)",
         "(kijk | zeg | check) [me] of $target [nog] $state (is | zijn | staat | staan)",
         "(is | zijn) $target al $state",

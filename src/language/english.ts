@@ -6,13 +6,14 @@ const casual = "pop | stick | flip | whack | throw | bung";
 const adjust =
   "set | put | turn | change | adjust | move | bring | take | push | get | knock | bump | crank | ease";
 const choose = "set | put | turn | change | switch | adjust | move";
-const push = "turn | bring | push | move | nudge | put | take | bump | crank | knock | ease";
+const push = `turn | bring | push | move | nudge | put | take | bump | crank | knock | ease | ${casual}`;
 const more = "raise | increase | boost";
 const less = "lower | reduce | decrease | drop | cut";
 const upward = "turn up | bring up | push up";
 const downward = "turn down | bring down | push down";
 const of = "of | for | on | in | at";
-const should = "should | must | has to | have to | needs to | need to | ought to | can | may";
+const should =
+  "should | must | has to | have to | needs to | need to | ought to | want to | wants to | can | may";
 const whole = "fully | completely | all the way | wide | right";
 const track = "track | song";
 
@@ -81,6 +82,7 @@ export const english: LanguagePack = {
       900: ["quarter of an hour", "a quarter of an hour", "quarter hour"],
       1800: ["half an hour", "half hour", "a half hour"],
       2700: ["three quarters of an hour"],
+      5400: ["hour and a half", "an hour and a half"],
     },
     joiners: ["and"],
     clock: [
@@ -155,6 +157,7 @@ export const english: LanguagePack = {
     "please",
     "hey",
     "maybe",
+    "yet",
     "only",
     "now",
     "then",
@@ -202,10 +205,10 @@ export const english: LanguagePack = {
       "(could | can | would | will | might) you [kindly | possibly | quickly | maybe] [go and]",
       "would you be so kind [as to] | be so kind as to | do me a favour and | be a dear and | go ahead and | (I'd | I would | we'd | we would) appreciate it if you could",
       "(I'd | I would | we'd | we would) (like | love) [you to] | (I | we) (want | need) [you to]",
-      "(can | could | may | might) (I | we) (have | get) | let's [have | get] | let us [have | get] | time to | you (can | may | could)",
+      "(can | could | may | might) (I | we) (have | get) | let's [have | get] | let us [have | get] | time to | you (can | may | could) | (give | get) (me | us) | let (me | us) have | (I | we) could do with",
     ],
     closing: [
-      "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | quickly | again | cheers | will you",
+      "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | quickly | again | cheers | will you | a sec | a second | a moment",
     ],
   },
   targets: {
@@ -231,6 +234,7 @@ export const english: LanguagePack = {
       "all except",
       "all but",
       "leaving out",
+      "just not",
       "save for",
     ],
   },
@@ -740,7 +744,7 @@ export const english: LanguagePack = {
       patterns: [
         say(
           `${adjust} | open | close | raise | lower | lift | roll | pull | shut`,
-          "$target [up | down] (to | at | by) $level [open | closed]",
+          "$target [up | down] (to | at) $level [open | closed]",
         ),
         say("open | raise | lift", "$target $level [of the way] [up | open]"),
         say("put | pull | roll | bring | draw", "$target $level [of the way] (up | open)"),
@@ -762,6 +766,31 @@ export const english: LanguagePack = {
       ],
       states: ["$level (closed | down | shut | of the way down)"],
       reply: "{$target} lowered.",
+    },
+    "open-more": {
+      patterns: [
+        say("open | raise | lift", "[up] $target [by] $amount more"),
+        say(
+          "open | raise | lift | bring | move | roll | pull | put",
+          "[up] $target [up] by $amount",
+        ),
+      ],
+      states: ["[$amount] (more open | further open | further up | higher)", "up by $amount"],
+      reply: "{$target} further open.",
+    },
+    "close-more": {
+      patterns: [
+        say("close | shut | lower", "$target [by] $amount more"),
+        say(
+          "close | shut | lower | bring | move | roll | pull | put",
+          "[down] $target [down] by $amount",
+        ),
+      ],
+      states: [
+        "[$amount] (more closed | further closed | further down | lower)",
+        "down by $amount",
+      ],
+      reply: "{$target} further closed.",
     },
     "tilt-to": {
       patterns: [
@@ -996,6 +1025,7 @@ export const english: LanguagePack = {
       patterns: [
         say("run | start", "$target (on | with | in) $program [program | programme | cycle]"),
         say("run | start", "[the] $program (program | programme | cycle) (on | of | in) $target"),
+        say("run | start", "[the] $program (program | programme | cycle | wash)"),
       ],
       reply: "{$target} started on {$program}.",
     },
@@ -1037,6 +1067,7 @@ export const english: LanguagePack = {
       patterns: [
         "(what is | what's | tell me) $measure",
         "what $measure is it",
+        `(what is | what are | what's) $measure like [${of}] $target`,
         `(what is | what are | what's | tell me | read | check) $measure [${of}] $target`,
         `(what is | what are | what's) $target $measure`,
         "what $measure (is | are) $target [at | on | in | set to | showing]",
@@ -1071,6 +1102,7 @@ export const english: LanguagePack = {
         "how (warm | hot | cold | cool) is it",
         "what is temperature like",
         "what is temperature like [in] $target",
+        "is it (warm | hot | cold | cool) [in | on] $target",
       ],
       reply: "",
     },

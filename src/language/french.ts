@@ -81,6 +81,7 @@ export const french: LanguagePack = {
       900: ["un quart d'heure", "quart d'heure"],
       1800: ["une demi heure", "demi heure"],
       2700: ["trois quarts d'heure"],
+      5400: ["heure et demie", "une heure et demie"],
     },
     joiners: ["et"],
     clock: [
@@ -131,7 +132,7 @@ export const french: LanguagePack = {
     opening: [
       "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [me]",
       "je (veux | voudrais | voulais) [bien] [que tu] | j'aimerais [bien] | je souhaite | on (veut | voudrait | peut | pourrait) [avoir] | il (faudrait | faut) | j'ai besoin [de | d'] | (est ce que je | je) (peux | pourrais) avoir | puis je avoir | avoir",
-      "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de",
+      "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de | (donne | donnez) (moi | nous)",
     ],
     closing: [
       "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite",
@@ -253,7 +254,14 @@ export const french: LanguagePack = {
     off: ["éteint", "éteinte", "éteints", "éteintes"],
     open: ["ouvert", "ouverte", "ouverts", "ouvertes", "levé", "levés"],
     closed: ["fermé", "fermée", "fermés", "fermées", "baissé", "baissés"],
-    locked: ["verrouillé", "verrouillée", "verrouillés", "verrouillées"],
+    locked: [
+      "verrouillé",
+      "verrouillée",
+      "fermé à clé",
+      "fermée à clé",
+      "verrouillés",
+      "verrouillées",
+    ],
     unlocked: ["déverrouillé", "déverrouillée", "déverrouillés", "déverrouillées"],
     armed: ["armé", "armée", "armées", "activée"],
     disarmed: ["désarmé", "désarmée", "désarmées", "désactivée"],
@@ -312,7 +320,7 @@ export const french: LanguagePack = {
     6500: ["blanc glacé", "froid", "froide"],
   },
   amounts: {
-    small: ["[un] [tout] [petit] peu", "légèrement", "[un] brin", "[un] poil"],
+    small: ["[un] [tout] [petit] peu", "légèrement", "[un] brin", "[un] cran", "[un] poil"],
     large: ["beaucoup", "nettement", "bien"],
   },
   levels: {
@@ -651,7 +659,7 @@ export const french: LanguagePack = {
         `(${set} | chauffe | chauffez | refroidis) $target ${to} $degrees`,
         `${set} [la] (température | consigne) ${of} $target ${to} $degrees`,
         `$target ${to} $degrees`,
-        `${set} $degrees (dans | à | au) $target`,
+        `${set} $degrees [dans | à | au] $target`,
       ],
       reply: "{$target} à {$degrees} degrés.",
     },
@@ -728,6 +736,19 @@ export const french: LanguagePack = {
         "$target [ouvert | ouverte] $level",
       ],
       reply: "{$target} à {$level} pour cent.",
+    },
+    "open-more": {
+      patterns: [
+        `${open} $target (de | d') $amount [de plus]`,
+        "(monte | monter) $target (de | d') $amount [de plus]",
+      ],
+      states: ["[$amount] plus (ouvert | ouverte | ouverts | haut)"],
+      reply: "{$target} : plus ouvert.",
+    },
+    "close-more": {
+      patterns: [`${close} $target (de | d') $amount [de plus]`],
+      states: ["[$amount] plus (fermé | fermée | fermés | bas)"],
+      reply: "{$target} : plus fermé.",
     },
     "tilt-to": {
       states: ["(incliné | inclinée) [à] $level"],
@@ -871,7 +892,7 @@ export const french: LanguagePack = {
       reply: "Titre précédent sur {$target}.",
     },
     "play-what": {
-      patterns: ["(joue | jouez | lance) $what (sur | dans) $target"],
+      patterns: ["(joue | jouez | lance | mets | passe) $what (sur | dans) $target"],
       reply: "{$what} sur {$target}.",
     },
     "volume-to": {
@@ -999,6 +1020,7 @@ export const french: LanguagePack = {
     "ask-temperature": {
       patterns: [
         "combien fait il [dans | à | au | en] $target",
+        "il fait combien [[dans | à | au | en] $target]",
         "(est ce qu'il fait | fait il) (chaud | froid) [dans | à | au | en] $target",
         "quelle température fait il [dans | à | au | en] $target",
       ],
@@ -1012,6 +1034,8 @@ export const french: LanguagePack = {
         "j'ai laissé $target $state",
         "$target (est | sont) [t] (il | elle | ils | elles) [encore | toujours | bien] $state",
         "est ce que $target (a | ont) $state",
+        "$target (est | sont) [encore | toujours | bien | déjà] $state",
+        "$target (a | ont) $state",
         "(regarde | vérifie | dis moi) si $target (est | sont) [encore | toujours | bien] $state",
         "(est | sont) ce que $target $state",
       ],

@@ -109,6 +109,7 @@ export const german: LanguagePack = {
       900: ["Viertelstunde", "eine Viertelstunde", "einer Viertelstunde"],
       1800: ["halbe Stunde", "eine halbe Stunde", "einer halben Stunde"],
       2700: ["Dreiviertelstunde", "eine Dreiviertelstunde", "einer Dreiviertelstunde"],
+      5400: ["anderthalb Stunden", "eineinhalb Stunden"],
     },
     joiners: ["und"],
     clock: [
@@ -174,7 +175,7 @@ export const german: LanguagePack = {
       "ich (möchte | will | hätte | brauche | bräuchte) [gern | gerne] [dass du] | wir (möchten | wollen | hätten | brauchen) [gern | gerne]",
       "(sei so gut | sei so lieb | sei so nett | tu mir den Gefallen) [und] | (kann | könnte) ich [gern | gerne] | (können | könnten) wir [gern | gerne]",
       "(würde es dir etwas ausmachen | macht es dir etwas aus | wärst du so nett | wärst du so lieb | es wäre schön | es wäre nett) [wenn du]",
-      "(sorg | sorge) dafür | (achte | schau) darauf | stell sicher | (ich möchte | ich will) dass | wie wäre es [wenn du] | lass uns | (geh | geh bitte) und",
+      "(sorg | sorge) dafür | (achte | schau) darauf | stell sicher | (ich möchte | ich will) dass | wie wäre es [wenn du] | lass uns | (geh | geh bitte) und | (gib | gebt) (mir | uns)",
     ],
     closing: [
       "danke | dankeschön | für (mich | uns) | (kannst | könntest | würdest | magst) du | ja | (jetzt | nun) [gleich | sofort] | sofort | gleich | schnell | wenn du kannst | wenn es geht | (wenn du Zeit hast) | haben | sein | gern | gerne | wieder | machst | machen | könntest du",
@@ -193,7 +194,7 @@ export const german: LanguagePack = {
     ones: ["die"],
     inPlace: ["in", "im", "am", "an", "auf", "vom", "von"],
     and: ["und", "&", "sowie"],
-    except: ["außer", "bis auf", "aber nicht", "ausgenommen", "ohne"],
+    except: ["außer", "bis auf", "aber nicht", "nur nicht", "ausgenommen", "ohne"],
   },
   kinds: {
     light: {
@@ -363,11 +364,13 @@ export const german: LanguagePack = {
       "ein klein wenig",
       "eine Spur",
       "einen Tick",
+      "eine Stufe",
+      "[ein] Stück",
     ],
     large: ["viel", "deutlich", "sehr viel"],
   },
   levels: {
-    least: ["minimum", "das minimum", "kleinste stufe"],
+    least: ["minimum", "das minimum", "(kleinste | kleinster | niedrigste | niedrigster) stufe"],
     low: ["niedrig", "langsam", "kleine stufe", "stufe eins"],
     medium: ["mittel", "mittlere stufe", "stufe zwei"],
     high: ["hoch", "schnell", "hohe stufe", "stufe drei"],
@@ -377,7 +380,7 @@ export const german: LanguagePack = {
       "das maximum",
       "volle stufe",
       "volle leistung",
-      "höchste stufe",
+      "(höchste | höchster) stufe",
       "ganz (hoch | auf | rauf)",
       "voll (auf | hoch)",
       "so (hell | hoch | weit) wie [es] (möglich | geht)",
@@ -453,6 +456,7 @@ export const german: LanguagePack = {
       `$target [wieder | ganz] $state (${ending})`,
       `$target (${should}) [wieder | ganz] $state (${ending})`,
       `dass $target [wieder | ganz] $state (${ending})`,
+      "(kann | könnte | können | könnten) $target [wieder | ganz] $state (sein | werden | bleiben)",
       `${mind} $target [wieder | ganz] $state zu (machen | schalten | stellen | drehen | lassen)`,
     ],
     deed: [
@@ -863,6 +867,22 @@ export const german: LanguagePack = {
       ],
       reply: "{$target} auf {$level} Prozent.",
     },
+    "open-more": {
+      patterns: ["(öffne | hebe | heb) $target um $amount [weiter]"],
+      states: [
+        "um $amount [weiter] (auf | offen | hoch | rauf | nach oben)",
+        "[$amount] weiter (auf | offen | hoch | rauf | nach oben)",
+      ],
+      reply: "{$target} weiter auf.",
+    },
+    "close-more": {
+      patterns: ["(schließ | schließe | senke | senk) $target um $amount [weiter]"],
+      states: [
+        "um $amount [weiter] (zu | runter | herunter | nach unten)",
+        "[$amount] weiter (zu | runter | herunter | nach unten)",
+      ],
+      reply: "{$target} weiter zu.",
+    },
     "tilt-to": {
       states: ["[auf] $level (gekippt | geneigt)"],
       patterns: [
@@ -977,6 +997,7 @@ export const german: LanguagePack = {
       states: ["(pausiert | auf Pause | angehalten)"],
       patterns: [
         "Pause",
+        "(mach | mache) Pause",
         "(pausiere | pausier) die (Musik | Wiedergabe)",
         "Musik Pause",
         "(pausier | pausiere) [die] (Musik | Wiedergabe) [im | in | auf | am | vom] $target",
@@ -1076,7 +1097,7 @@ export const german: LanguagePack = {
       reply: "{$target} gedrückt.",
     },
     start: {
-      deeds: ["starten | loslegen | anfangen | saugen | putzen | fegen"],
+      deeds: ["laufen | starten | loslegen | anfangen | saugen | putzen | fegen"],
       states: ["(am laufen | am saugen | gestartet)"],
       patterns: [
         "$target (starten | loslegen | laufen lassen | losschicken)",
@@ -1105,7 +1126,7 @@ export const german: LanguagePack = {
       deeds: ["heimfahren | zurückfahren | laden"],
       states: ["(zurück | in der Station | nach Hause)"],
       patterns: [
-        "(schick | schicke | bring | bringe) $target (nach Hause | zurück | heim | zur Station | in die Station | zur Ladestation | auf die Ladestation)",
+        "(schick | schicke | bring | bringe) $target (zurück | [zurück] (nach Hause | heim | zur Station | in die Station | zur Ladestation | auf die Ladestation))",
         "$target (nach Hause | zurück | heim | zur Station | zur Ladestation) (schicken | bringen | fahren lassen)",
         "$target (zurück | nach Hause | zur Station | andocken | laden)",
         "(docke | dock) $target an",
@@ -1156,7 +1177,11 @@ export const german: LanguagePack = {
       reply: "",
     },
     "ask-temperature": {
-      patterns: ["wie viel Grad (hat | sind | ist) [es] [in | im | am] $target"],
+      patterns: [
+        "wie viel Grad (hat | sind | ist) [es] [in | im | am] $target",
+        "ist es (warm | kalt | heiß | kühl) [in | im | am | auf] $target",
+        "ist es [in | im | am | auf] $target (warm | kalt | heiß | kühl)",
+      ],
       reply: "",
     },
     "ask-whether": {
@@ -1164,7 +1189,7 @@ export const german: LanguagePack = {
         "(ist | sind) $target [noch | gerade | alle | schon] $state [gerade]",
         "(habe | hab | haben) (ich | wir) $target [noch] $state",
         "(habe | hab) ich $target [noch] $state (gelassen | vergessen)",
-        "(hat | haben) $target $state",
+        "(hat | haben) [jemand | wer | irgendwer] $target $state",
         "(schau | guck | sag mir | prüf) [mal] ob $target [noch] $state (ist | sind)",
         "(brennt | läuft) $target [noch]",
         "(ist | sind) $target $state oder nicht",

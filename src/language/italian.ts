@@ -74,6 +74,7 @@ export const italian: LanguagePack = {
       900: ["un quarto d'ora", "quarto d'ora"],
       1800: ["mezz'ora", "mezza ora", "una mezz'ora"],
       2700: ["tre quarti d'ora"],
+      5400: ["ora e mezza", "un'ora e mezza"],
     },
     joiners: ["e"],
     clock: [
@@ -132,7 +133,7 @@ export const italian: LanguagePack = {
   courtesies: {
     opening: [
       "per favore | per piacere | (puoi | potresti | può | potrebbe | vuoi | vorresti | riesci a) [per favore] | (vorrei | voglio | vogliamo | vorremmo | desidero | mi piacerebbe | ho bisogno di | mi serve) [avere]",
-      "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | (posso | possiamo | potremmo | potrei) avere | dai | vai e | è ora di",
+      "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | (posso | possiamo | potremmo | potrei) avere | dai | vai e | è ora di | (dammi | dacci)",
     ],
     closing: [
       "per favore | per piacere | grazie | per me | (puoi | vuoi | potresti) | adesso | subito | ora | appena puoi | se puoi | quando puoi | se non ti dispiace | di nuovo | va bene | dai",
@@ -377,7 +378,7 @@ export const italian: LanguagePack = {
     ..."se quando prima dopo mentre finché fosse fossero avesse immagina supponi supponiamo magari spero vorrei ricorda ricordati ricordo dimentica dimenticare dimenticato pensa".split(
       " ",
     ),
-    ..."dice detto disse dire digli dille ha hai hanno aveva chiede chiesto crede credo sentito letto chi perché cosa quale come già ieri ogni sempre spesso".split(
+    ..."dice detto disse dire digli dille ha hai hanno aveva chiede chiesto crede credo sentito chi perché cosa quale come già ieri ogni sempre spesso".split(
       " ",
     ),
     ..."acceso accesi spento spenti aperto aperti chiuso chiusi messo lasciato".split(" "),
@@ -403,6 +404,7 @@ export const italian: LanguagePack = {
       `(${put}) $target [di nuovo] $state`,
       `(${put}) $state $target`,
       `$target (${should}) [essere | stare | restare] $state`,
+      "(può | possono | potrebbe | potrebbero) $target (essere | stare | diventare) $state",
       "che $target (sia | siano | resti | restino | è | sono | stia) $state",
     ],
     deed: [
@@ -592,9 +594,9 @@ export const italian: LanguagePack = {
         "[[di | del | dell'] $amount] più (luminoso | luminosa | luminosi | luminose | chiaro | chiara | forte | forti)",
       ],
       patterns: [
-        "[$amount] più luce",
+        "[$amount] più [di] luce",
         "(schiarisci | illumina | illuminare) [di più] $target [di più] [[di | del | dell'] $amount]",
-        "[$amount] più luce [in | nel | nella | su | di | del | della] $target",
+        "[$amount] più [di] luce [in | nel | nella | su | di | del | della] $target",
         "(alza | aumenta | alzare) [$amount] la luce [in | nel | nella | di | del | della] $target",
         `più luce ${in_} $target`,
         "(schiarisci | schiarisca) $target [di $amount]",
@@ -606,9 +608,9 @@ export const italian: LanguagePack = {
         "[[di | del | dell'] $amount] (più (scuro | scura | scuri | scure | soffuso | soffusa | soffuse | bassa | basse | tenue) | meno (luminoso | luminosa | forte | forti))",
       ],
       patterns: [
-        "[$amount] meno luce",
+        "[$amount] meno [di] luce",
         "(attenua | attenui | attenuare | oscura) [$amount] $target [[di | del | dell'] $amount]",
-        "[$amount] meno luce [in | nel | nella | su | di | del | della] $target",
+        "[$amount] meno [di] luce [in | nel | nella | su | di | del | della] $target",
         `meno luce ${in_} $target`,
         `(attenua | attenui | smorza) $target [${by}]`,
       ],
@@ -742,6 +744,20 @@ export const italian: LanguagePack = {
         `(${set} | ${open} | ${close}) $target ${to} $level`,
       ],
       reply: "{$target} al {$level} per cento.",
+    },
+    "open-more": {
+      patterns: [
+        "(apri | apra | aprire | alza | alzi | alzare | solleva) [di più] $target (di | del | dell') $amount [di più]",
+      ],
+      states: ["[$amount] più (aperto | aperta | aperti | aperte)"],
+      reply: "{$target}: più aperto.",
+    },
+    "close-more": {
+      patterns: [
+        "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [di più] $target (di | del | dell') $amount [di più]",
+      ],
+      states: ["[$amount] più (chiuso | chiusa | chiusi | chiuse)"],
+      reply: "{$target}: più chiuso.",
     },
     "tilt-to": {
       states: ["(inclinato | inclinata) [a | al] $level"],
@@ -883,7 +899,7 @@ export const italian: LanguagePack = {
       reply: "Brano precedente su {$target}.",
     },
     "play-what": {
-      patterns: ["(metti | riproduci | suona) $what (su | sul | sulla | sull') $target"],
+      patterns: ["(metti | riproduci | suona) $what (su | sul | sullo | sulla | sull') $target"],
       reply: "{$what} su {$target}.",
     },
     "volume-to": {

@@ -81,6 +81,7 @@ export const spanish: LanguagePack = {
       30: ["medio minuto"],
       900: ["un cuarto de hora", "cuarto de hora"],
       1800: ["media hora"],
+      5400: ["hora y media", "una hora y media"],
       2700: ["tres cuartos de hora"],
     },
     joiners: ["y"],
@@ -119,10 +120,10 @@ export const spanish: LanguagePack = {
   courtesies: {
     opening: [
       "por favor | (puedes | podrías | puede | podría | quieres | querrías) [por favor] | (quiero | quisiera | querría | queremos | me gustaría | necesito | desearía) [tener]",
-      "(te | le) (importa | importaría) | serías tan amable de | haz el favor de | hazme el favor de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo | podríamos | podemos) tener | que",
+      "(te | le) (importa | importaría) | serías tan amable de | haz el favor de | hazme el favor de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo | podríamos | podemos) tener | que | (dame | danos | ponme | ponnos)",
     ],
     closing: [
-      "por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | vale | otra vez | de nuevo",
+      "por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | vale | otra vez | de nuevo | porfa | porfi | anda | venga | va",
     ],
   },
   targets: {
@@ -367,6 +368,7 @@ export const spanish: LanguagePack = {
       `(${put}) $target $state`,
       `(${put}) $state $target`,
       `$target (${should}) [estar | quedar | quedarse | ponerse] $state`,
+      "(puede | pueden | podría | podrían) $target (estar | quedar | ponerse) $state",
       "que $target (esté | estén | quede | queden | está | están | se quede) $state",
     ],
     deed: [
@@ -558,10 +560,10 @@ export const spanish: LanguagePack = {
         "[$amount] más (brillante | brillantes | claro | clara | claros | claras | fuerte | fuertes | luminoso | luminosa)",
       ],
       patterns: [
-        "[$amount] más luz",
+        "[$amount] más [de] luz",
         "(ilumina | iluminar | aclara) [más] $target [más] [$amount]",
         "(sube | subir | aumenta) [$amount] la luz [de | del | en] $target",
-        "[$amount] más luz [en | de | del] $target",
+        "[$amount] más [de] luz [en | de | del] $target",
         `${set} $target [${by}] más (claro | clara | brillante | fuerte)`,
       ],
       reply: "{$target}: más luz.",
@@ -571,9 +573,9 @@ export const spanish: LanguagePack = {
         "[$amount] (más (tenue | tenues | oscuro | oscura | oscuros | oscuras | suave | suaves) | menos (brillante | brillantes | fuerte | fuertes))",
       ],
       patterns: [
-        "[$amount] menos luz",
+        "[$amount] menos [de] luz",
         "(atenúa | atenúe | atenuar | oscurece | oscurecer) [$amount] $target [en] [$amount]",
-        "[$amount] menos luz [en | de | del] $target",
+        "[$amount] menos [de] luz [en | de | del] $target",
         `${set} $target [${by}] (más (oscuro | oscura | tenue) | menos brillante)`,
       ],
       reply: "{$target}: menos luz.",
@@ -641,13 +643,13 @@ export const spanish: LanguagePack = {
       reply: "{$target} a {$degrees} grados.",
     },
     warmer: {
-      states: ["[$amount] más (caliente | cálido | cálida | calor | alto | alta)"],
+      states: ["[$amount] más (caliente | cálido | cálida | [de] calor | alto | alta)"],
       patterns: [
         "(calienta | calentar) [$amount] [más] $target [$amount] [más]",
         "(sube | subir | aumenta) [$amount] la temperatura [de | del | en] $target [en] [$amount]",
         `${turnUp} [la temperatura ${of}] $target [${by}]`,
         `${set} $target [${by}] más caliente`,
-        "[$amount] más calor en $target",
+        "[$amount] más [de] calor [en] $target",
       ],
       reply: "{$target}: más calor.",
     },
@@ -697,11 +699,27 @@ export const spanish: LanguagePack = {
     "position-to": {
       states: ["[a | al] $level (abierto | abierta)", "(abierto | abierta) [a | al] $level"],
       patterns: [
-        "(abre | abra | abrir | sube | subir) $target [a | al | hasta] $level",
+        "(abre | abra | abrir) $target [a | al | hasta] $level",
+        "(sube | subir) $target (a | al | hasta) $level",
         `(${set} | ${open} | ${close}) $target ${to} $level`,
-        `${open} $target $level`,
       ],
       reply: "{$target} al {$level} por ciento.",
+    },
+    "open-more": {
+      patterns: [
+        "(sube | suba | subir | levanta | levantar) $target [en] $amount [más]",
+        "(abre | abra | abrir) $target [en] $amount más",
+      ],
+      states: ["[$amount] más (abierto | abierta | abiertos | abiertas)"],
+      reply: "{$target}: más abierto.",
+    },
+    "close-more": {
+      patterns: [
+        "(baja | baje | bajar) $target [en] $amount [más]",
+        "(cierra | cierre | cerrar) $target [en] $amount más",
+      ],
+      states: ["[$amount] más (cerrado | cerrada | cerrados | cerradas)"],
+      reply: "{$target}: más cerrado.",
     },
     "tilt-to": {
       states: ["(inclinado | inclinada) [a | al] $level"],

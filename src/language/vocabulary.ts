@@ -26,6 +26,8 @@ export const vocabularyIds = [
   "close",
   "position-to",
   "position-short",
+  "open-more",
+  "close-more",
   "tilt-to",
   "stop-moving",
   "flow-on",

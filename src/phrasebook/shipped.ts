@@ -85,6 +85,12 @@ export const nudged = (
   framed: { sort: "level", form: to, property, isForemost: true },
 });
 
+/** Further open or closed: "the blind up" alone is all the way. */
+const moved = (to: "up" | "down", amount: SlotDefinition): VocabularyIntent => {
+  const { framed, ...intent } = nudged("position", to, amount);
+  return framed ? { ...intent, framed: { ...framed, isForemost: false } } : intent;
+};
+
 const called = (action: string): VocabularyIntent => ({
   needs: { action },
   slots: { target },
@@ -157,11 +163,12 @@ export function shippedIntents(
   const speed: SlotDefinition = {
     type: "percent",
     values: {
-      33: said((pack) => pack.levels.low),
+      33: said((pack) => [...pack.levels.low, ...pack.levels.least]),
       66: said((pack) => pack.levels.medium),
       100: said((pack) => [...pack.levels.high, ...pack.levels.full]),
     },
   };
+  const volume: SlotDefinition = { type: "percent", values: { 100: full, 10: least } };
   const warmth: SlotDefinition = {
     type: "colour-temperature",
     values: saidEach((pack) => pack.warmths),
@@ -203,6 +210,8 @@ export function shippedIntents(
       slots: { target, level: percent },
       do: { set: { $target: { position: "$level times -1 plus 100" } } },
     },
+    "open-more": moved("up", steps),
+    "close-more": moved("down", steps),
     "tilt-to": level("tilt", { isForemost: false }),
     "stop-moving": { ...called("stop"), needs: { property: "position" } },
     "flow-on": named(switched("flow", "on", true)),
@@ -230,7 +239,7 @@ export function shippedIntents(
       slots: { target, what: { type: "text" } },
       do: { call: { $target: "play" }, with: "$what" },
     },
-    "volume-to": level("volume"),
+    "volume-to": level("volume", { slot: volume }),
     louder: nudged("volume", "up", volumes),
     quieter: nudged("volume", "down", volumes),
     mute: setTo("muted", true),

@@ -23,8 +23,8 @@ export type TargetExpression =
   | { target: "here" | "there" }
   /** What was spoken of last. */
   | { target: "it" }
-  /** Nothing was named: what of its sort is in the speaker's room, or the only one that there is. */
-  | { target: "unsaid" }
+  /** Nothing was named: what of its sort is in a place, the speaker's room, or the only one there is. */
+  | { target: "unsaid"; place?: PlaceExpression }
   /** A name, of whose bearers only those in a place are meant. */
   | { target: "within"; of: TargetExpression & { target: "named" }; place: PlaceExpression }
   | { target: "list"; items: readonly TargetExpression[] }

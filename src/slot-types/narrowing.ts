@@ -33,6 +33,7 @@ export function narrow(
   switch (expression.target) {
     case "kind":
       return expression.place === undefined ? { ...expression, place } : undefined;
+    case "unsaid":
     case "everything":
       return expression.place === undefined ? { ...expression, place } : undefined;
     case "named":

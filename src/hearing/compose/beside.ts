@@ -1,3 +1,4 @@
+import { ruleOf } from "../../automaton/network.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import { isWish } from "../../language/vocabulary.ts";
@@ -5,7 +6,7 @@ import type { Engine } from "../understand/engine.ts";
 import { clearReading } from "../understand/understand.ts";
 import type { Composition } from "./compose.ts";
 import { pausesIn } from "./joiners.ts";
-import type { Stretch } from "./stretch.ts";
+import { type Stretch, pick } from "./stretch.ts";
 
 type Parted = Omit<Composition, "nearest" | "steps">;
 
@@ -25,14 +26,14 @@ export function beside(
   book: Phrasebook,
   engine: Engine,
   utterance: Utterance,
-  part: (stretch: Stretch) => Parted | undefined,
+  part: (stretch: Stretch, of?: readonly string[]) => Parted | undefined,
 ): Parted | undefined {
   const count = utterance.words.length;
-  const isRemark = createRemarks(engine, utterance);
-  if (!isRemark) return undefined;
+  const remarks = createRemarks(engine, utterance);
+  if (!remarks) return undefined;
   const hasWishes = [...book.intents.keys()].some(isWish);
-  const told = (stretch: Stretch): Parted | undefined => {
-    const parted = part(stretch);
+  const told = (stretch: Stretch, of?: readonly string[]): Parted | undefined => {
+    const parted = part(stretch, of);
     return parted && isToDo(parted) ? parted : undefined;
   };
   /** Whether words say that something is wrong, which beside an order is the reason for it. */
@@ -49,10 +50,18 @@ export function beside(
       { from: 0, end: start },
       { from: end, end: count },
     ].filter((remark) => remark.end > remark.from);
-    if (!around.every((remark) => isRemark(remark) || isReason(remark))) return undefined;
-    const found = told({ from, end: to });
+    // "The lamp is too bright, turn it down."
+    const about = start > 0 ? remarks.about({ from: 0, end: start }) : undefined;
+    const isAbout =
+      about !== undefined && engine.speaksOfIt(pick(utterance, { from, end: to }, []));
+    const isBeside = (remark: Stretch): boolean =>
+      (isAbout && remark.from === 0) || remarks.is(remark) || isReason(remark);
+    if (!around.every(isBeside)) return undefined;
+    const found = told({ from, end: to }, isAbout ? [about.id] : undefined);
     if (!found) return undefined;
-    const isClear = around.every((remark) => isClause(engine, utterance, remark, found));
+    const isClear = around.every((remark) =>
+      isAbout && remark.from === 0 ? about.isClause : isClause(engine, utterance, remark, found),
+    );
     if (isClear) return found;
     return book.offers ? { ...found, isOffer: true } : undefined;
   };
@@ -70,7 +79,7 @@ export function beside(
     const offers = [
       { remark: { from: 0, end: at }, rest: { from: at, end: count } },
       { remark: { from: count - at, end: count }, rest: { from: 0, end: count - at } },
-    ].flatMap(({ remark, rest }) => (isRemark(remark) ? (told(rest) ?? []) : []));
+    ].flatMap(({ remark, rest }) => (remarks.is(remark) ? (told(rest) ?? []) : []));
     // The fewest words beside what is understood; where two ways take as many, nothing is offered.
     const [only, more] = offers;
     if (only) return more ? undefined : { ...only, isOffer: true };
@@ -87,11 +96,15 @@ function marksIn(engine: Engine, utterance: Utterance): Stretch[] {
   return marks.sort((a, b) => a.from - b.from);
 }
 
+/** What tells remarks. */
+interface Remarks {
+  is: (stretch: Stretch) => boolean;
+  /** The one device that a remark begins with and says something of, and whether as a clause. */
+  about: (stretch: Stretch) => { id: string; isClause: boolean } | undefined;
+}
+
 /** What tells a remark, looked at word by word; nothing where nothing of the home is named at all. */
-function createRemarks(
-  engine: Engine,
-  utterance: Utterance,
-): ((stretch: Stretch) => boolean) | undefined {
+function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefined {
   const { texts, numbers, small } = utterance;
   const names = texts.map((_, at) => engine.namesAnything(utterance, at));
   if (!names.includes(true)) return undefined;
@@ -110,7 +123,8 @@ function createRemarks(
     if (!engine.clauses.has(texts[first] ?? "")) return false;
     let set = sets.move(sets.start, numbers[first] ?? -1);
     for (let at = first + 1; at < end && set; at++) {
-      if (set.slotTypes.length > 0) return false;
+      // Nothing is named in it, so that a question has nothing to be about.
+      if (set.slotTypes.length > 0) return set.states.every((state) => isQuestion(engine, state));
       if (small[at] === true) continue;
       set = sets.move(set, numbers[at] ?? -1);
     }
@@ -118,17 +132,37 @@ function createRemarks(
   };
   const whens = engine.whens(utterance);
   const joiners = engine.joiners(utterance);
-  return ({ from, end }) => {
-    if (end - from > longestRemark) return false;
+  const isPlain = ({ from, end }: Stretch): boolean => {
     for (let at = from; at < end; at++) if (isBarred[at]) return false;
     if (whens.some((when) => when.from >= from && when.end <= end)) return false;
     // What is joined by a word is one more thing or command.
-    if (joiners.some((joiner) => joiner.from === from || joiner.end === end)) return false;
-    // The first word that counts is none that a command begins with.
-    let first = from;
-    while (small[first] === true) first++;
-    return first >= end || begins[first] !== true || isSentence(first, end);
+    return !joiners.some((joiner) => joiner.from === from || joiner.end === end);
   };
+  const afterSmall = (from: number): number => {
+    let at = from;
+    while (small[at] === true) at++;
+    return at;
+  };
+  return {
+    is({ from, end }) {
+      if (end - from > longestRemark || !isPlain({ from, end })) return false;
+      // The first word that counts is none that a command begins with.
+      const first = afterSmall(from);
+      return first >= end || begins[first] !== true || isSentence(first, end);
+    },
+    about({ from, end }) {
+      const named = engine.deviceNamed(utterance, afterSmall(from));
+      if (!named || named.end >= end || end - from > longestRemark) return undefined;
+      if (!isPlain({ from: named.end, end })) return undefined;
+      const isClause = texts.slice(named.end, end).some((text) => engine.clauses.has(text));
+      return { id: named.id, isClause };
+    },
+  };
+}
+
+function isQuestion({ network, rules }: Engine, state: number): boolean {
+  const plan = rules[ruleOf(network, state)]?.plan;
+  return plan !== undefined && plan.tells.length > 0 && plan.orders.length === 0;
 }
 
 /** Whether a remark cannot be one more thing of the home: it is a clause, or stands beside none. */

@@ -97,9 +97,16 @@ export function compose(
     (anyReading(whole)
       ? undefined
       : (part({ ...parting, readingOf: anyReading }, all) ??
-        beside(book, engine, utterance, (stretch) => part(parting, stretch))));
+        beside(book, engine, utterance, (stretch, of) =>
+          part(of ? { ...parting, read: leaningOn(read, of) } : parting, stretch),
+        )));
   const nearest = composition ? whole : (nearestPiece(parting) ?? whole);
   return { ...alone, ...composition, nearest, steps };
+}
+
+/** Reads words whose "it" is what was spoken of before them. */
+function leaningOn(read: Parting["read"], of: readonly string[]): Parting["read"] {
+  return (words, said = {}) => read(words, { ...said, it: said.it ?? of });
 }
 
 function stepsOf({ chart, paths }: Understood): number {

@@ -60,6 +60,8 @@ export interface Engine extends Around {
   numbers: NumberReader;
   /** Whether words from a place on name something of the home. */
   namesAnything: (utterance: Utterance, from: number) => boolean;
+  /** The longest name of one device that begins at a place. */
+  deviceNamed: (utterance: Utterance, from: number) => { end: number; id: string } | undefined;
   /** What may narrow a thing that is named elsewhere: where it is, what is left out of it. */
   narrowings: (utterance: Utterance) => NarrowingFound[];
   /** What says when, in the order said. */
@@ -150,6 +152,16 @@ function createEngine(book: Phrasebook, language: string): Engine {
       symbols.targets
         .read(utterance, from)
         .some(({ value }) => value.read === "target" && isOfHome(value.target)),
+    deviceNamed: (utterance, from) =>
+      symbols.targets
+        .read(utterance, from)
+        .flatMap(({ end, value }) => {
+          const holders =
+            value.read === "target" && value.target.target === "named" ? value.target.holders : [];
+          const [only, more] = holders;
+          return only && !more && only.entity.type === "device" ? { end, id: only.entity.id } : [];
+        })
+        .sort((one, other) => other.end - one.end)[0],
     narrowings: symbols.targets.narrowings,
     whens: (utterance) => whens()(utterance),
     readAnswer(slot, text) {
@@ -163,9 +175,11 @@ function createEngine(book: Phrasebook, language: string): Engine {
   };
 }
 
-/** The words of patterns. */
+/** The words of patterns that say something by themselves: "forget", and not "that". */
 function wordsIn(patterns: readonly string[], pack: LanguagePack): ReadonlySet<string> {
-  return new Set(patterns.flatMap((text) => splitWords(text, pack).map((word) => word.text)));
+  const words = patterns.flatMap((text) => splitWords(text, pack).map((word) => word.text));
+  const plain = new Set([...pack.small, ...pack.targets.it, ...pack.fillers]);
+  return new Set(words.filter((word) => !plain.has(word)));
 }
 
 /** Whether something is named; "it" and "here" name nothing. */

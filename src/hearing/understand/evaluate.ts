@@ -1,3 +1,4 @@
+import type { TargetExpression } from "../../slot-types/expression.ts";
 import type { Path } from "../../automaton/paths.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import { isSafeEffect } from "../../commands/access.ts";
@@ -167,7 +168,15 @@ function settleAll(
     const slot = intent.slots.get(name);
     // A pattern that ships and names nothing speaks of what is at hand.
     if (targets.has(name) || slot?.fills !== "target" || pattern.origin !== "vocabulary") continue;
-    const resolved = resolveTarget(book, { target: "unsaid" }, asked(slot), speaker);
+    let expression: TargetExpression = { target: "unsaid" };
+    for (const { narrowing } of speaker.narrowings ?? []) {
+      const less: TargetExpression | undefined =
+        narrowing.narrow === "place" ? narrowed(expression, narrowing) : undefined;
+      if (!less) continue;
+      expression = less;
+      narrowings++;
+    }
+    const resolved = resolveTarget(book, expression, asked(slot), speaker);
     if (resolved.result === "choices") return { ...resolved, slot: name };
     if (resolved.result !== "devices") return resolved;
     targets.set(name, resolved);
