@@ -10,7 +10,7 @@ const of = "(van | in | op | voor)";
 
 const turn = "zet | doe | schakel | maak | draai | knip";
 const put =
-  "verander | zet | doe | maak | schakel | draai | stel | laat | houd | hou | breng | krijg | trek";
+  "verander | zet | doe | maak | schakel | draai | stel | laat | houd | hou | breng | krijg | trek | haal | trek";
 const putting =
   "zetten | doen | maken | schakelen | draaien | stellen | laten | houden | brengen | krijgen | hebben | trekken";
 const ending = `${putting} | zijn | blijven | staan | worden | gaan | is | blijft | staat | wordt | gaat`;
@@ -53,6 +53,8 @@ export const dutch: LanguagePack = {
       { value: 0.25, said: ["kwart", "een kwart"] },
       { value: 0.75, said: ["driekwart", "drie kwart"] },
       { value: 1.5, said: ["anderhalf", "anderhalve"] },
+      { value: 1 / 3, said: ["een derde"] },
+      { value: 2 / 3, said: ["twee derde", "tweederde"] },
     ],
     fractionJoiners: ["en"],
     fractionEndings: [
@@ -109,7 +111,7 @@ export const dutch: LanguagePack = {
     when: {
       in: ["(over | na) $duration", "$duration later"],
       at: ["om $time [$date]", "$date om $time"],
-      for: ["voor [de komende] $duration", "$duration lang", "gedurende $duration"],
+      for: ["voor [de komende] $duration", "$duration lang", "gedurende $duration", "$duration"],
       until: ["tot $time [$date]", "tot $date om $time"],
     },
     then: ["en", "dan", "en dan", "daarna", "en daarna", "vervolgens", "maar", "en ook"],
@@ -336,6 +338,7 @@ export const dutch: LanguagePack = {
   },
   fillers: [
     "even",
+    "graag",
     "willen",
     "eens",
     "alsjeblieft",
@@ -363,7 +366,7 @@ export const dutch: LanguagePack = {
     "ons",
   ],
   hedges: [
-    ..."niet geen nooit niemand niets nergens zonder noch bijna liever".split(" "),
+    ..."niet geen nooit niets nergens zonder noch bijna liever".split(" "),
     ..."als wanneer zodra terwijl voordat nadat totdat tot of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(
       " ",
     ),
@@ -590,7 +593,7 @@ export const dutch: LanguagePack = {
     "ask-setting": {
       patterns: [
         "(waar staat | waarop staat | hoe staat) $target [op | ingesteld]",
-        "op (hoeveel | wat) staat $target [ingesteld]",
+        "op (hoeveel [graden | procent] | wat) staat $target [ingesteld]",
       ],
       reply: "",
     },

@@ -64,6 +64,8 @@ export const english: LanguagePack = {
       { value: 0.5, said: ["half", "a half", "one half", "halfway", "half way"] },
       { value: 0.25, said: ["quarter", "a quarter", "one quarter"] },
       { value: 0.75, said: ["three quarters"] },
+      { value: 1 / 3, said: ["a third", "one third"] },
+      { value: 2 / 3, said: ["two thirds"] },
     ],
     fractionJoiners: ["and"],
     fractionEndings: [],
@@ -163,7 +165,7 @@ export const english: LanguagePack = {
     "then",
   ],
   hedges: [
-    ..."not no never none nobody nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
+    ..."not no never none nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
       " ",
     ),
     ..."if unless when whenever while until till before after once whether should would could might may suppose supposing imagine pretend wish hope wonder remember remind forget forgot almost nearly".split(
@@ -404,6 +406,7 @@ export const english: LanguagePack = {
       "min",
       "lowest",
       "all the way down",
+      "right down",
       "down all the way",
       "[down] as (far | low) as it goes",
     ],

@@ -63,6 +63,8 @@ export const french: LanguagePack = {
       },
       { value: 0.25, said: ["quart", "un quart", "le quart"] },
       { value: 0.75, said: ["trois quarts", "les trois quarts"] },
+      { value: 1 / 3, said: ["tiers", "un tiers"] },
+      { value: 2 / 3, said: ["deux tiers", "les deux tiers"] },
     ],
     fractionJoiners: ["et"],
     fractionEndings: [],
@@ -135,7 +137,7 @@ export const french: LanguagePack = {
       "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de | (donne | donnez) (moi | nous)",
     ],
     closing: [
-      "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite",
+      "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite | (il n'y a | y a) personne [ici | dedans]",
     ],
   },
   targets: {
@@ -540,7 +542,7 @@ export const french: LanguagePack = {
     "ask-setting": {
       patterns: [
         "(à combien | sur combien | à quoi | sur quoi) (est | sont) [réglé | réglée] $target [réglé | réglée]",
-        "$target est (à combien | réglé à combien | sur quoi)",
+        "$target est (réglé sur combien | réglée sur combien | à combien | réglé à combien | sur quoi)",
       ],
       reply: "",
     },
@@ -667,6 +669,7 @@ export const french: LanguagePack = {
       states: ["[[de | d'] $amount] plus (chaud | chaude)", "[de | d'] $amount de plus"],
       patterns: [
         "[$amount] plus chaud",
+        "(mets | mettez | mettre) [de | d'] $amount de plus",
         "(chauffe | réchauffe | chauffer | réchauffer) [$amount] $target [[de | d'] $amount] [de] [plus]",
         "(monte | augmente | monter | augmenter) [la] température [de | du | des | d' | dans | à | au] $target [[de | d'] $amount]",
         `${turnUp} [la température ${of}] $target [${by}]`,
@@ -683,6 +686,7 @@ export const french: LanguagePack = {
       ],
       patterns: [
         "[$amount] (moins chaud | plus frais)",
+        "(mets | mettez | mettre) [de | d'] $amount de moins",
         "(baisse | diminue | baisser | diminuer) [la] température [de | du | des | d' | dans | à | au] $target [[de | d'] $amount]",
         `${turnDown} [la température ${of}] $target [${by}]`,
         "[$amount] (plus frais | moins chaud) (dans | à | au) $target",

@@ -91,6 +91,8 @@ export const german: LanguagePack = {
       { value: 0.25, said: ["viertel", "ein viertel", "einviertel"] },
       { value: 0.75, said: ["dreiviertel", "drei viertel"] },
       { value: 1.5, said: ["anderthalb"] },
+      { value: 1 / 3, said: ["drittel", "ein drittel"] },
+      { value: 2 / 3, said: ["zwei drittel", "zweidrittel"] },
     ],
     fractionJoiners: ["und"],
     fractionEndings: [{ value: 0.5, ending: "einhalb" }],
@@ -141,7 +143,7 @@ export const german: LanguagePack = {
     when: {
       in: ["(in | nach) $duration", "$duration später"],
       at: ["um $time [$date]", "$date um $time"],
-      for: ["für [die nächsten | die nächste] $duration", "$duration lang"],
+      for: ["für [die nächsten | die nächste] $duration", "$duration lang", "$duration"],
       until: ["bis [um] $time [$date]", "bis $date um $time"],
     },
     then: [
@@ -394,6 +396,8 @@ export const german: LanguagePack = {
     "s",
     "n",
     "bitte",
+    "gern",
+    "gerne",
     "mal",
     "äh",
     "ähm",
@@ -420,7 +424,7 @@ export const german: LanguagePack = {
     "bloß",
   ],
   hedges: [
-    ..."nicht kein keine keinen keinem keiner keines nie niemals niemand nichts nirgends ohne weder noch stopp statt anstatt lieber fast beinahe".split(
+    ..."nicht kein keine keinen keinem keines nie niemals nichts nirgends ohne weder noch stopp statt anstatt lieber fast beinahe".split(
       " ",
     ),
     ..."wenn falls ob sobald solange während bevor nachdem bis als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
@@ -687,7 +691,7 @@ export const german: LanguagePack = {
     "ask-setting": {
       patterns: [
         "(auf was | worauf | wie) (ist | sind | steht) $target [gestellt | eingestellt]",
-        "auf wie viel (ist | steht) $target [gestellt | eingestellt]",
+        "auf wie viel [Grad | Prozent] (ist | steht) $target [gestellt | eingestellt]",
       ],
       reply: "",
     },

@@ -56,6 +56,8 @@ export const italian: LanguagePack = {
       { value: 0.5, said: ["mezzo", "mezza", "metà", "la metà", "a metà", "a mezz'altezza"] },
       { value: 0.25, said: ["quarto", "un quarto"] },
       { value: 0.75, said: ["tre quarti"] },
+      { value: 1 / 3, said: ["terzo", "un terzo"] },
+      { value: 2 / 3, said: ["due terzi"] },
     ],
     fractionJoiners: ["e"],
     fractionEndings: [],
@@ -136,7 +138,7 @@ export const italian: LanguagePack = {
       "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | (posso | possiamo | potremmo | potrei) avere | dai | vai e | è ora di | (dammi | dacci)",
     ],
     closing: [
-      "per favore | per piacere | grazie | per me | (puoi | vuoi | potresti) | adesso | subito | ora | appena puoi | se puoi | quando puoi | se non ti dispiace | di nuovo | va bene | dai",
+      "per favore | per piacere | grazie | per me | (puoi | vuoi | potresti) | adesso | subito | ora | appena puoi | se puoi | quando puoi | se non ti dispiace | di nuovo | va bene | non c'è nessuno [lì | qui | dentro] | dai",
     ],
   },
   targets: {

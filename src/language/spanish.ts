@@ -64,6 +64,8 @@ export const spanish: LanguagePack = {
       },
       { value: 0.25, said: ["cuarto", "un cuarto"] },
       { value: 0.75, said: ["tres cuartos"] },
+      { value: 1 / 3, said: ["tercio", "un tercio"] },
+      { value: 2 / 3, said: ["dos tercios", "los dos tercios"] },
     ],
     fractionJoiners: ["y"],
     fractionEndings: [],
@@ -123,7 +125,7 @@ export const spanish: LanguagePack = {
       "(te | le) (importa | importaría) | serías tan amable de | haz el favor de | hazme el favor de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo | podríamos | podemos) tener | que | (dame | danos | ponme | ponnos)",
     ],
     closing: [
-      "por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | vale | otra vez | de nuevo | porfa | porfi | anda | venga | va",
+      "por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | vale | otra vez | de nuevo | no hay nadie [ahí | allí | aquí] | porfa | porfi | anda | venga | va",
     ],
   },
   targets: {
@@ -527,7 +529,7 @@ export const spanish: LanguagePack = {
     "ask-setting": {
       patterns: [
         "(a cuánto | a qué | en qué | en cuánto | cómo) está (puesto | puesta | ajustado | ajustada)  $target",
-        "(a cuánto | en cuánto | a qué) está $target",
+        "(a cuánto | en cuánto | a qué | a cuántos grados) está $target",
       ],
       reply: "",
     },

@@ -33,6 +33,9 @@ export function narrow(
   switch (expression.target) {
     case "kind":
       return expression.place === undefined ? { ...expression, place } : undefined;
+    // "Make it warmer in here": what is at hand there.
+    case "it":
+      return { target: "unsaid", place };
     case "unsaid":
     case "everything":
       return expression.place === undefined ? { ...expression, place } : undefined;

@@ -194,7 +194,7 @@ export function recogniseQuantity(
       if (value < bareFrom) return measured;
       const bare: ValueReading =
         fraction && whole !== 1
-          ? { read: "value", value: value * whole, part: value }
+          ? { read: "value", value: Math.round(value * whole), part: value }
           : { read: "value", value, ...usual };
       return [{ end, value: bare }, ...measured];
     });
