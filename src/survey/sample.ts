@@ -56,10 +56,21 @@ export function plainest(
     intent.slots.get(reference)?.fills === "value" && said ? said : usual(reference);
   const all = intent.patterns.flatMap(({ language: spoken, tree }): string[] => {
     if (spoken !== language) return [];
-    const [words] = phrases(tree, resolve);
+    const [words] = phrases(said ? withPrepositions(tree, intent) : tree, resolve);
     return words?.includes(mark) ? [words.join(" ")] : [];
   });
   return all.find((phrase) => !phrase.startsWith(mark)) ?? all[0];
+}
+
+/** A question with the words before what it is about that may be left out: "what is the speed _of_". */
+function withPrepositions(tree: Pattern, { slots }: Intent): Pattern {
+  if (tree.type !== "sequence") return tree;
+  const items = tree.items.map((item, at) => {
+    const next = tree.items[at + 1];
+    const isBefore = next?.type === "reference" && slots.get(next.name)?.fills === "target";
+    return isBefore && item.type === "repeat" ? { ...item, minimum: item.maximum } : item;
+  });
+  return { ...tree, items };
 }
 
 function samplesOf(spoken: Spoken, slot: Slot, names: readonly string[]): readonly Pattern[] {
