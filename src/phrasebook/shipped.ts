@@ -85,11 +85,15 @@ export const nudged = (
   framed: { sort: "level", form: to, property, isForemost: true },
 });
 
-/** Further open or closed: "the blind up" alone is all the way. */
-const moved = (to: "up" | "down", amount: SlotDefinition): VocabularyIntent => {
-  const { framed, ...intent } = nudged("position", to, amount);
-  return framed ? { ...intent, framed: { ...framed, isForemost: false } } : intent;
-};
+/**
+ * Further open or closed, which is only meant where it is said how much or how: "the blind up" is all the
+ * way. A third is a third of the way, and not of where it is, which the product says.
+ */
+const moved = (to: "up" | "down", amount: SlotDefinition): VocabularyIntent => ({
+  ...nudged("position", to, amount),
+  do: { nudge: { $target: { position: `${to === "up" ? "" : "-"}$amount times 1` } } },
+  framed: { sort: "level", form: to, property: "position", isForemost: false },
+});
 
 const called = (action: string): VocabularyIntent => ({
   needs: { action },
