@@ -202,7 +202,7 @@ function resolveUnsaid(
   speaker: Speaker,
 ): Resolved {
   if (place !== undefined) {
-    const there = sortDevices(devicesIn(book, place, speaker), asked).devices;
+    const there = sortDevices(lightsFirst(devicesIn(book, place, speaker), asked), asked).devices;
     if (there.length === 0) return unfit({ reason: "nothing" });
     return bulkOf("there", there, asked, there.length === 1 ? "single" : "place");
   }

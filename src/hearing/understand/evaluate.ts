@@ -157,6 +157,11 @@ function settleAll(
       expression = less;
       narrowings++;
     }
+    // "Make it warmer in here" means nothing that was spoken of; what is turned on is some thing.
+    const isAmbient = plan.orders.every(({ order }) => order === "nudge");
+    if (reading.target.target === "it" && expression.target === "unsaid" && !isAmbient) {
+      return { result: "unfit", reason: { reason: "place", words } };
+    }
     const resolved = resolveTarget(book, expression, asked(slot), speaker);
     if (resolved.result === "choices") return { ...resolved, slot: slot.name };
     if (resolved.result !== "devices") return resolved;
