@@ -16,7 +16,7 @@ import type { StatesOf } from "./states.ts";
 import { targetDevices } from "./members.ts";
 import type { Effect, Skipped, Slots } from "./outcome.ts";
 import type { Reason } from "../model/reason.ts";
-import { type Known, partOf, valueOf } from "./values.ts";
+import { partOf, valueOf } from "./values.ts";
 
 /** What orders are worked out with. */
 export interface Given {
@@ -88,9 +88,7 @@ export function effectOf(order: Order, device: Device, given: Given): Ordered {
   if (lack) return { ordered: "unable", reason: { reason: "unable", id, lack } };
   const written = valueIn(order);
   const schema = "property" in order ? device.properties.get(order.property) : undefined;
-  const known = knownIn(schema?.unit, given);
-  const value = written && valueFor(order, written, { device, known });
-  const isConverted = known.converted.size > 0;
+  const { value, isConverted } = written ? valueFor(order, written, device, given) : nothing;
   if (order.order === "call") {
     const input = value === undefined ? {} : { with: value };
     return { ordered: "effect", effect: { device: id, call: order.action, ...input } };
@@ -143,41 +141,56 @@ function asSaid(problem: ValueProblem, said: Value | undefined): ValueProblem {
     : problem;
 }
 
-/** What is known, with numbers in one unit, and whether any had to be converted. */
-interface KnownInUnit extends Known, Given {
-  converted: Set<number>;
+/** What an order has for a device, and whether it had to be converted. */
+interface Worked {
+  value: Value | undefined;
+  isConverted: boolean;
 }
 
-function knownIn(into: string | undefined, given: Given): KnownInUnit {
-  const all = new Set<number>();
-  return {
-    ...given,
-    converted: all,
-    unitOf: (id, property) => given.book.devices.get(id)?.properties.get(property)?.unit,
-    inUnit(value, { unit, isDifference }) {
-      const convert = isDifference ? convertedDifference : converted;
-      const other = convert(value, unit, into);
-      if (other !== undefined) all.add(other);
-      return other ?? value;
-    },
-  };
-}
+const nothing: Worked = { value: undefined, isConverted: false };
 
-/** The value that an order has for a property of a device. */
 function valueFor(
   order: Order,
   written: ValueReference,
-  { device: { id, properties }, known }: { device: Device; known: KnownInUnit },
-): Value | undefined {
-  if (written.refer !== "first" || order.order !== "set") {
-    return valueOf(written, known, order.order === "nudge");
-  }
-  const { property } = order;
+  { id, properties }: Device,
+  given: Given,
+): Worked {
+  const property = "property" in order ? order.property : "";
   const schema = properties.get(property);
-  const now = known.state(id)[property];
-  const last = now === "off" ? known.lastOn?.(id)?.[property] : now;
-  const values = written.isLast && last !== undefined ? [last, ...written.values] : written.values;
-  return values.find((value) => schema && checkValue(schema, value).ok) ?? values[0];
+  const isDifference = order.order === "nudge";
+  switch (written.refer) {
+    case "value":
+      return { value: written.value, isConverted: false };
+    case "first": {
+      const now = given.state(id)[property];
+      const last = now === "off" ? given.lastOn?.(id)?.[property] : now;
+      const { isLast } = written;
+      const all = isLast && last !== undefined ? [last, ...written.values] : written.values;
+      const value = all.find((each) => schema && checkValue(schema, each).ok) ?? all[0];
+      return { value, isConverted: false };
+    }
+    default: {
+      // Most numbers are in the unit that they go to: what is converted is told by the way.
+      let isConverted = false;
+      const value = valueOf(
+        written,
+        {
+          slots: given.slots,
+          state: given.state,
+          unitOf: (of, name) => given.book.devices.get(of)?.properties.get(name)?.unit,
+          inUnit(number, from) {
+            if (from.unit === schema?.unit) return number;
+            const into = from.isDifference ? convertedDifference : converted;
+            const other = into(number, from.unit, schema?.unit);
+            isConverted ||= other !== undefined;
+            return other ?? number;
+          },
+        },
+        isDifference,
+      );
+      return { value, isConverted };
+    }
+  }
 }
 
 /** The value that is written in an order. */

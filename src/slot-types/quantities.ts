@@ -165,32 +165,38 @@ export function recogniseQuantity(
 ): Recognise<ValueReading> {
   const usual = given({ unit: all[0]?.unit });
   const units = all.flatMap(({ said, unit }) =>
-    said.map((text) => ({
-      words: splitWords(text, pack).map((word) => word.text),
-      ...given({ unit }),
-    })),
+    said.map((text): UnitWords => {
+      const words = splitWords(text, pack).map((word) => word.text);
+      return { words, ...given({ unit }) };
+    }),
   );
+  const byFirst = byFirstWord(units);
   // "A degree" is one of them.
-  const ones = pack.times.one.flatMap((one) =>
-    units.map((each) => ({ ...each, words: [one, ...each.words] })),
+  const ones = byFirstWord(
+    pack.times.one.flatMap((one) =>
+      units.map((each) => ({ ...each, words: [one, ...each.words] })),
+    ),
   );
   const isOne = new Set(pack.times.one);
   const starting = (
-    among: typeof units,
+    among: ReadonlyMap<string, readonly UnitWords[]>,
     { texts }: Utterance,
     { from, value }: { from: number; value: number },
-  ): Match<ValueReading>[] =>
-    among
+  ): Match<ValueReading>[] => {
+    const said = among.get(texts[from] ?? "");
+    if (!said) return none;
+    return said
       .filter(({ words }) => words.every((word, index) => texts[from + index] === word))
       .map(({ words, unit }) => ({
         end: from + words.length,
         value: { read: "value", value, ...given({ unit }) },
       }));
+  };
   const numbersFrom = (utterance: Utterance, from: number): Match<ValueReading>[] => {
     const numbers = reader(utterance.texts, from);
     if (numbers.length === 0) return none;
     return numbers.flatMap(({ end, value, fraction }) => {
-      const measured = starting(units, utterance, { from: end, value });
+      const measured = starting(byFirst, utterance, { from: end, value });
       if (value < bareFrom) return measured;
       const bare: ValueReading =
         fraction && whole !== 1
@@ -203,6 +209,24 @@ export function recogniseQuantity(
     isOne.has(utterance.texts[from] ?? "")
       ? [...starting(ones, utterance, { from, value: 1 }), ...numbersFrom(utterance, from)]
       : numbersFrom(utterance, from);
+}
+
+/** The words of a unit, and which it is. */
+interface UnitWords {
+  words: readonly string[];
+  unit?: string;
+}
+
+/** Units by the first of their words: most words begin none. */
+function byFirstWord(units: readonly UnitWords[]): ReadonlyMap<string, readonly UnitWords[]> {
+  const groups = new Map<string, UnitWords[]>();
+  for (const unit of units) {
+    const [first = ""] = unit.words;
+    const same = groups.get(first);
+    if (same) same.push(unit);
+    else groups.set(first, [unit]);
+  }
+  return groups;
 }
 
 const none: Match<ValueReading>[] = [];
