@@ -2,6 +2,7 @@ import type { Device } from "../model/home.ts";
 import type { Order, ValueReference } from "../model/step.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import {
+  type DataSchema,
   type State,
   type Value,
   type ValueProblem,
@@ -88,7 +89,9 @@ export function effectOf(order: Order, device: Device, given: Given): Ordered {
   if (lack) return { ordered: "unable", reason: { reason: "unable", id, lack } };
   const written = valueIn(order);
   const schema = "property" in order ? device.properties.get(order.property) : undefined;
-  const { value, isConverted } = written ? valueFor(order, written, device, given) : nothing;
+  const { value, isConverted } = written
+    ? valueFor(order, written, { device, schema }, given)
+    : nothing;
   if (order.order === "call") {
     const input = value === undefined ? {} : { with: value };
     return { ordered: "effect", effect: { device: id, call: order.action, ...input } };
@@ -152,16 +155,15 @@ const nothing: Worked = { value: undefined, isConverted: false };
 function valueFor(
   order: Order,
   written: ValueReference,
-  { id, properties }: Device,
+  { device: { id }, schema }: { device: Device; schema: DataSchema | undefined },
   given: Given,
 ): Worked {
-  const property = "property" in order ? order.property : "";
-  const schema = properties.get(property);
   const isDifference = order.order === "nudge";
   switch (written.refer) {
     case "value":
       return { value: written.value, isConverted: false };
     case "first": {
+      const property = "property" in order ? order.property : "";
       const now = given.state(id)[property];
       const last = now === "off" ? given.lastOn?.(id)?.[property] : now;
       const { isLast } = written;

@@ -120,7 +120,7 @@ export function openHome(of: Book, options: LiveOptions): LiveHome {
     replay.run(recorder, (input) => {
       playInto({ book, home, clock }, input);
     });
-  else recorder.snapshot();
+  else recorder.begin();
   return {
     perform: (heard) =>
       promised(() => {

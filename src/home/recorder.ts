@@ -1,6 +1,7 @@
+import { given } from "../source/given.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import type { LiveClock } from "./live-clock.ts";
-import type { HomeInput, HomeSnapshot, Rest } from "./snapshot.ts";
+import { type HomeInput, type HomeSnapshot, type Rest, canBeKept } from "./snapshot.ts";
 
 type DistributiveOmit<T, Key extends PropertyKey> = T extends unknown ? Omit<T, Key> : never;
 
@@ -9,6 +10,8 @@ export type Incoming = DistributiveOmit<HomeInput, "time" | "during">;
 
 /** Keeps what comes in to a home since nothing was on its way. */
 export interface Recorder {
+  /** Takes what the home is now to go on from. */
+  begin: () => void;
   add: (input: Incoming) => void;
   /** Gives an order its number; what comes in meanwhile is kept as having come in during it. */
   ordering: (act: (order: number) => void) => void;
@@ -38,11 +41,13 @@ export function createRecorder(clock: LiveClock, rest: () => Rest | undefined): 
     clock.recount();
   };
   return {
+    begin: settle,
     add(input) {
       if (isResuming) return;
       const isOutside = input.input !== "due" && input.input !== "answer";
       if (isOutside && since.length >= mostKept) settle();
-      since.push({ ...input, time: clock.now(), ...(during === undefined ? {} : { during }) });
+      const kept = { ...input, time: clock.now(), ...given({ during }) };
+      if (canBeKept(kept)) since.push(kept);
     },
     ordering(act) {
       const outer = during;

@@ -1,7 +1,8 @@
 import type { Book } from "../book/book.ts";
 import { homeLanguage } from "../hearing/hear.ts";
 import { heardBy } from "../hearing/heard-by.ts";
-import { membersOf, textOf } from "../source/border.ts";
+import { isValue } from "../model/property.ts";
+import { membersOf, textOf, textsOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import type { Home, RunSlots } from "./home.ts";
@@ -111,12 +112,12 @@ function wordsOf({ code = "" }: Book, said: HomeInput & { input: "say" }): strin
   return said.code === undefined ? said.text : said.code ? code : `${code}0`;
 }
 
-/** Values for slots as lists that can be written to. */
+/** Values for slots, as far as they are any. */
 export function slotsKept(slots: RunSlots): NonNullable<(HomeInput & { input: "run" })["slots"]> {
-  return Object.fromEntries(
-    Object.entries(slots).map(([name, value]) => [
-      name,
-      typeof value === "object" ? [...value] : value,
-    ]),
-  );
+  const kept: ReturnType<typeof slotsKept> = {};
+  for (const [name, value] of Object.entries(membersOf(slots))) {
+    if (isValue(value)) kept[name] = value;
+    else if (Array.isArray(value)) kept[name] = textsOf(value);
+  }
+  return kept;
 }

@@ -206,6 +206,19 @@ describe("what is kept", () => {
     expect(place.moved().home.states()["siren"]).toEqual({ armed: "off" });
   });
 
+  test("can be read again, whatever was passed by mistake", () => {
+    const place = new Place(began);
+    const wrong = undefined as never;
+    place.home.press(wrong);
+    place.home.report("gauge", { humidity: NaN });
+    place.home.report(wrong, wrong);
+    place.home.presence("mara", wrong);
+    place.say(wrong);
+    void place.home.run("evening", { length: null, of: [1, "x"] } as never);
+    place.say("turn off the lamp in ten minutes");
+    expect(place.moved().home.states()).toEqual(place.home.states());
+  });
+
   test("is no less where devices report while they are asked", () => {
     const place: Place = new Place(began, undefined, (effect) => {
       place.home.report("gauge", { humidity: 75 });

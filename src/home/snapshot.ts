@@ -147,6 +147,11 @@ const snapshotSchema: z.ZodMiniType<HomeSnapshot> = z.object({
   since: z.array(inputSchema),
 });
 
+/** Whether something that came in can be read again: a home passes over what is of no use to it. */
+export function canBeKept(input: HomeInput): boolean {
+  return inputSchema.safeParse(input).success;
+}
+
 /**
  * A snapshot as somebody kept it.
  *

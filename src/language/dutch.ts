@@ -1065,7 +1065,6 @@ export const dutch: LanguagePack = {
       patterns: [
         "welke [van] $target (is | zijn | staan | staat) [nog] $state",
         "hoeveel [van] $target (is | zijn | staan | staat) [er] [nog] $state",
-        "welke [van] $target (is | zijn | staan | staat) [nog] $state",
         "wat (is | staat) [er] [nog] $state (in | op) $target",
       ],
       reply: "",

@@ -790,7 +790,6 @@ export const french: LanguagePack = {
         "(verrouille | verrouillez | verrouiller) $target",
         "(ferme | fermez | fermer) à (clé | clef) $target",
         "(ferme | fermez | fermer) $target à (clé | clef)",
-        "(verrouille | verrouillez | verrouiller) $target",
       ],
       reply: "{$target} : verrouillé.",
     },
@@ -799,7 +798,6 @@ export const french: LanguagePack = {
       patterns: [
         "(déverrouille | déverrouillez | déverrouiller) $target",
         "(ouvre | ouvrir) [le verrou de] $target avec la clé",
-        "(déverrouille | déverrouillez | déverrouiller) $target",
       ],
       reply: "{$target} : déverrouillé.",
     },
@@ -943,7 +941,6 @@ export const french: LanguagePack = {
         "(appuie | appuyez | appuyer) sur $target",
         "(fais | faire) (sonner | retentir) $target",
         "(sonne | sonner) [à] $target",
-        "(appuie | appuyez | appuyer) sur $target",
         "(presse | pressez) $target",
       ],
       reply: "{$target} pressé.",

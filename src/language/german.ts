@@ -417,7 +417,6 @@ export const german: LanguagePack = {
     "kurz",
     "noch",
     "jetzt",
-    "nun",
     "nur",
     "mir",
     "uns",
@@ -430,7 +429,7 @@ export const german: LanguagePack = {
     ..."wenn falls ob sobald solange während bevor nachdem bis als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
       " ",
     ),
-    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte denkt dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat hast hatte hatten war waren wurde wurden gestern schon bereits jeden jede jedes immer täglich oft meistens".split(
+    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat hast hatte hatten war waren wurde wurden gestern schon bereits jeden jede jedes immer täglich oft meistens".split(
       " ",
     ),
     ..."angemacht ausgemacht eingeschaltet ausgeschaltet angeschaltet aufgemacht zugemacht geöffnet geschlossen gestellt gedreht gestartet".split(

@@ -800,7 +800,6 @@ export const italian: LanguagePack = {
       patterns: [
         "(sblocca | sblocchi | sbloccare) $target",
         "(apri | aprire) con la chiave $target",
-        "(sblocca | sblocchi | sbloccare) $target",
       ],
       reply: "{$target}: sbloccato.",
     },
@@ -1033,8 +1032,6 @@ export const italian: LanguagePack = {
         "(guarda | dimmi | controlla) se (è | sono) [ancora] $state $target",
         "ha $state $target",
         "$target ha $state",
-        "$target (è | sono) [ancora] $state",
-        "(è | sono) [ancora] $state $target",
         "(controlla | dimmi | guarda) se $target (è | sono) [ancora] $state",
       ],
       reply: "",

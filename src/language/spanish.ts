@@ -729,11 +729,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} inclinado al {$level} por ciento.",
     },
     "stop-moving": {
-      patterns: [
-        "(para | pare | parar | detén | detenga | detener) $target",
-        `${stop} $target`,
-        "$target (alto | quieto | quieta)",
-      ],
+      patterns: [`${stop} $target`, "$target (alto | quieto | quieta)"],
       reply: "{$target} detenido.",
     },
     "flow-on": {
@@ -765,7 +761,6 @@ export const spanish: LanguagePack = {
         "(desbloquea | desbloquee | desbloquear) $target",
         "(abre | abrir) con llave $target",
         "(quita | quitar) (la llave | el cerrojo) (a | de) $target",
-        "(desbloquea | desbloquee | desbloquear) $target",
         "(quita | quite) la llave (a | de | del | al) $target",
       ],
       reply: "{$target}: sin llave.",
@@ -796,7 +791,6 @@ export const spanish: LanguagePack = {
         "(graba | grabe | grabar) con $target",
         "(empieza | empezar | comienza | inicia) a grabar con $target",
         "(empieza | inicia | pon en marcha) la grabación [con | de | del | en] $target",
-        "(graba | grabe | grabar) con $target",
         `(${start} | ${on}) [la] grabación (de | del | con | en) $target`,
         "$target (graba | grabando)",
       ],
@@ -827,7 +821,6 @@ export const spanish: LanguagePack = {
         "(pausa | pausar) [la música]",
         "(pausa | pause | pausar) $target",
         "(pausa | pausar) la música [en | de | del] $target",
-        "(pausa | pause | pausar) $target",
         `${set} $target en pausa`,
         "$target [en] pausa",
       ],

@@ -76,7 +76,7 @@ export function checkValue(schema: DataSchema, value: Value): ValueCheck {
           ...given({ minimum: schema.minimum, maximum: schema.maximum, unit: schema.unit }),
         });
       }
-      const step = schema.multipleOf ?? (schema.type === "integer" ? 1 : undefined);
+      const step = stepOf(schema);
       if (step !== undefined && !isMultiple(value, step)) {
         const unit = schema.unit === undefined ? {} : { unit: schema.unit };
         return wrong({ problem: "step", value, nearest: neighbours(value, step, schema), ...unit });
@@ -179,17 +179,25 @@ export function explainValueProblem(problem: ValueProblem): string {
   }
 }
 
+/** What a value is a whole number of, if it has to be of anything. */
+function stepOf({ multipleOf, type }: DataSchema): number | undefined {
+  return multipleOf ?? (type === "integer" ? 1 : undefined);
+}
+
+/** The step that is nearest; a value that has none is as it is, or as the caller makes it. */
+function nearestStep(schema: DataSchema, wanted: number, otherwise = wanted): number {
+  const step = stepOf(schema);
+  return step === undefined ? otherwise : Math.round(wanted / step) * step;
+}
+
 /** The step that is nearest; what was converted from another unit has no more digits than are worth it. */
 export function onStep(schema: DataSchema, wanted: number): number {
-  const step = schema.multipleOf ?? (schema.type === "integer" ? 1 : undefined);
-  const on = step === undefined ? rounded(wanted, schema.unit) : Math.round(wanted / step) * step;
-  return Number(on.toPrecision(12));
+  return Number(nearestStep(schema, wanted, rounded(wanted, schema.unit)).toPrecision(12));
 }
 
 /** A relative change goes no further than the end of the range, and lands on a step. */
 export function landed(schema: DataSchema, wanted: number): number {
-  const step = schema.multipleOf ?? (schema.type === "integer" ? 1 : undefined);
-  const on = step === undefined ? wanted : Math.round(wanted / step) * step;
+  const on = nearestStep(schema, wanted);
   const within = Math.min(schema.maximum ?? on, Math.max(schema.minimum ?? on, on));
   return Number(within.toPrecision(12));
 }

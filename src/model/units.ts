@@ -1,3 +1,6 @@
+import { durationUnits } from "../language/times.ts";
+import { ownOf } from "../source/own.ts";
+
 /** How a unit is made into the first of its quantity, and back. */
 interface Unit {
   quantity: Quantity;
@@ -44,9 +47,9 @@ const units = new Map<string, Unit>([
       digits: 0,
     },
   ],
-  ["second", linear("duration", 1)],
-  ["minute", linear("duration", 60, { digits: 2 })],
-  ["hour", linear("duration", 3600, { digits: 2 })],
+  ["second", linear("duration", durationUnits.second)],
+  ["minute", linear("duration", durationUnits.minute, { digits: 2 })],
+  ["hour", linear("duration", durationUnits.hour, { digits: 2 })],
 ]);
 
 /** What units are also written as: their signs, codes of UCUM, plurals. */
@@ -78,7 +81,7 @@ const written: Readonly<Record<string, string>> = {
 export function unitNamed(text: string): string {
   const key = text.toLowerCase();
   if (units.has(key)) return key;
-  return (Object.hasOwn(written, key) ? written[key] : undefined) ?? text;
+  return ownOf(written, key) ?? text;
 }
 
 /** Whether a unit is one of several of its quantity. */

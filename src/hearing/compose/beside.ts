@@ -31,14 +31,13 @@ export function beside(
   const count = utterance.words.length;
   const remarks = createRemarks(engine, utterance);
   if (!remarks) return undefined;
-  const hasWishes = [...book.intents.keys()].some(isWish);
   const told = (stretch: Stretch, of?: readonly string[]): Parted | undefined => {
     const parted = part(stretch, of);
     return parted && isToDo(parted) ? parted : undefined;
   };
   /** Whether words say that something is wrong, which beside an order is the reason for it. */
   const isReason = (stretch: Stretch): boolean => {
-    const commands = hasWishes ? part(stretch)?.commands : undefined;
+    const commands = engine.hasWishes ? part(stretch)?.commands : undefined;
     return (
       commands?.every(({ understood }) => isWish(clearReading(understood)?.intent.id ?? "")) ??
       false

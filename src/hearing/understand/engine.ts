@@ -16,6 +16,7 @@ import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
 import { fragmentTree } from "../../phrasebook/references.ts";
 import type { TargetExpression } from "../../slot-types/expression.ts";
 import { spokenWords } from "../../lexicon/enclitics.ts";
+import { isWish } from "../../language/vocabulary.ts";
 import { recognisePhrases } from "../../slot-types/phrases.ts";
 import { createGround, later } from "../../slot-types/ground.ts";
 import { type Names, gatherNames } from "../../slot-types/names.ts";
@@ -55,6 +56,8 @@ export interface Engine extends Around {
   clauses: ReadonlySet<string>;
   /** Words that answer a question. */
   answers: ReadonlySet<string>;
+  /** Whether what people say is wrong is an order here. */
+  hasWishes: boolean;
   /** What begins a reason: "because". */
   reasons: Recognise<true>;
   numbers: NumberReader;
@@ -143,6 +146,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
       [...pack.conversation.yes, ...pack.conversation.no, ...pack.conversation.cancel],
       pack,
     ),
+    hasWishes: [...book.intents.keys()].some(isWish),
     reasons: recognisePhrases(
       pack.reasons.map((said) => ({ said, value: true as const })),
       ground,
