@@ -74,7 +74,10 @@ function sampleCommands(book: Book, language: string): Sample[] {
     const plan = planIntent(intent);
     if (plan.orders.length === 0 && !intent.compute) return [];
     const phrase = plainest(book, intent, { language, mark });
-    const asked = [...plan.asked.values()];
+    const asked = [...plan.asked].map(([name, each]): Asked => {
+      const slot = intent.slots.get(name);
+      return slot?.fills === "target" ? { ...each, slot } : each;
+    });
     return phrase === undefined ? [] : [{ intent, phrase, asked }];
   });
 }
