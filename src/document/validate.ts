@@ -163,7 +163,8 @@ function describeMissing({ message }: Issue, path: Path, document: Document): Fi
 }
 
 function describeOne(issue: Issue, path: Path, document: Document, rest: unknown): Finding {
-  const key = String(path.at(-1) ?? "this file");
+  // An item of a list stands under the key of the list.
+  const key = String(path.findLast((part) => typeof part !== "number") ?? "this file");
   if (issue.code === "invalid_key") {
     return {
       rule: "wrong-id",

@@ -216,7 +216,7 @@ export const english: LanguagePack = {
   targets: {
     all: ["all", "all of", "every", "both", "each"],
     everything: ["everything", "every device", "all devices", "the lot"],
-    here: ["here", "in here", "over here", "around here", "in this room", "this room"],
+    here: ["here", "in here", "out here", "over here", "around here", "in this room", "this room"],
     it: ["it", "them", "that", "that one", "those", "these"],
     there: ["there", "in there", "that room", "that place"],
     outside: ["outside", "outdoors", "out there"],
