@@ -88,6 +88,13 @@ const ways: Record<string, Way> = {
     way: "turn it on",
     cells: answering,
   },
+  "the one in a place": {
+    before: ({ say }) => {
+      say("is the vault on");
+    },
+    way: "turn on the one in the cellar",
+    cells: answering,
+  },
   there: {
     before: ({ say }) => {
       say("is the wine light on");
@@ -246,6 +253,7 @@ const targets: Record<TargetExpression["target"], string> = {
   list: "a list",
   except: "everything except something",
   unsaid: "what is at hand",
+  ones: "the one in a place",
 };
 
 const home = (guard: Guard) => `

@@ -121,6 +121,8 @@ function resolveExpression(
       const label = before.length === 1 && only?.names[0] ? only.names[0].text : "it";
       return bulkOf(label, before, asked, before.length === 1 ? "single" : "several");
     }
+    case "ones":
+      return resolveOnes(book, expression, asked, speaker);
     case "within": {
       const there = new Set<Nameable>(devicesIn(book, expression.place, speaker));
       const holders = expression.of.holders.filter(({ entity }) => there.has(entity));
@@ -253,6 +255,22 @@ function resolveKind(
     });
   }
   return kindOf(label, devicesIn(book, place, speaker).filter(isOfKind), many, asked);
+}
+
+/** "The one in the loft" is of a kind with what was spoken of; otherwise what there can do it. */
+function resolveOnes(
+  book: Phrasebook,
+  { many, place }: TargetExpression & { target: "ones" },
+  asked: TargetAsked,
+  speaker: Speaker,
+): Resolved {
+  const there = devicesIn(book, place, speaker);
+  const kinds = new Set(spokenOf(book, speaker).map(({ kind }) => kind));
+  const alike = there.filter(({ kind }) => kinds.has(kind));
+  const meant = alike.length > 0 ? alike : lightsFirst(there, asked);
+  // Without either nobody can tell which of several sorts are meant.
+  const sorts = new Set(sortDevices(meant, asked).devices.map(({ kind }) => kind));
+  return kindOf("there", meant, many && sorts.size === 1, asked);
 }
 
 /** A home may have a hundred thousand of a kind, each a choice of its own. */

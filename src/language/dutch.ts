@@ -97,7 +97,7 @@ export const dutch: LanguagePack = {
       "12:00": ["twaalf uur 's middags", "twaalf uur s middags"],
     },
     morning: [
-      "(ochtend | vanochtend | 's ochtends | morgenochtend) om $time",
+      "(ochtend | vanochtend | 's ochtends) om $time",
       "$time ('s ochtends | s ochtends | 's morgens | s morgens | vanochtend)",
     ],
     afternoon: [
@@ -108,11 +108,16 @@ export const dutch: LanguagePack = {
     days: { 0: ["vandaag"], 1: ["morgen"], 2: ["overmorgen"] },
     weekday: ["[op] [komende | aanstaande | volgende] $weekday"],
     date: ["[op] $day $month [$year]"],
+    partOf: {
+      morning: ["$date ochtend", "morgenochtend"],
+      afternoon: ["$date (middag | avond)", "morgenmiddag", "morgenavond"],
+      night: ["$date nacht", "morgennacht"],
+    },
     when: {
       in: ["(over | na) $duration", "$duration later"],
       at: ["om $time [$date]", "$date om $time"],
       for: ["voor [de komende] $duration", "$duration lang", "gedurende $duration", "$duration"],
-      until: ["tot $time [$date]", "tot $date om $time"],
+      until: ["tot $time [$date]", "tot $date [om] $time"],
     },
     then: ["en", "dan", "en dan", "daarna", "en daarna", "vervolgens", "maar", "en ook"],
   },
@@ -402,6 +407,7 @@ export const dutch: LanguagePack = {
       "(kan | kunnen | zou | zouden) $target [weer | helemaal] $state (zijn | worden | kunnen)",
       `dat $target [weer | helemaal] $state (${ending})`,
     ],
+    more: ["$state", "(kan | mag | moet) het $state", "$state (bij | op) $target"],
     deed: [
       `$target (${should}) $verb`,
       "(laat | laten) $target $verb",
@@ -624,7 +630,6 @@ export const dutch: LanguagePack = {
         "(feller | lichter | helderder) met $amount",
       ],
       patterns: [
-        "[$amount] (feller | lichter)",
         "[$amount] meer licht",
         "[$amount] meer licht [in | op | bij | van] $target",
         `(verhoog | vergroot) [de] helderheid ${of} $target [${by}]`,
@@ -638,7 +643,6 @@ export const dutch: LanguagePack = {
         "(donkerder | zachter) met $amount",
       ],
       patterns: [
-        "[$amount] donkerder",
         "[$amount] minder licht",
         "(dim) [$amount] $target",
         "$target [[met] $amount] dimmen",
@@ -706,7 +710,6 @@ export const dutch: LanguagePack = {
     warmer: {
       states: ["[[met] $amount] (warmer | heter)"],
       patterns: [
-        "[$amount] warmer",
         "(verhoog) [de] temperatuur [van | in | op | bij] $target [met $amount]",
         "temperatuur [van | in | op | bij] $target [met $amount] verhogen",
         "(draai | zet) $target [[met] $amount] (hoger | omhoog | open)",
@@ -718,7 +721,6 @@ export const dutch: LanguagePack = {
     cooler: {
       states: ["[[met] $amount] (kouder | koeler | frisser)"],
       patterns: [
-        "[$amount] kouder",
         "(verlaag) [de] temperatuur [van | in | op | bij] $target [met $amount]",
         "temperatuur [van | in | op | bij] $target [met $amount] verlagen",
         `verlaag [de temperatuur ${of}] $target [${by}]`,
@@ -932,7 +934,6 @@ export const dutch: LanguagePack = {
     },
     louder: {
       states: ["[[met] $amount] (luider | harder)"],
-      patterns: ["[$amount] luider"],
       reply: "{$target} harder.",
     },
     quieter: {

@@ -113,11 +113,16 @@ export const english: LanguagePack = {
     days: { 0: ["today"], 1: ["tomorrow"], 2: ["the day after tomorrow", "day after tomorrow"] },
     weekday: ["[on] [next | this | this coming] $weekday"],
     date: ["[on] [the] $day [of] $month [$year]", "[on] $month [the] $day [$year]"],
+    partOf: {
+      morning: ["$date [early] morning"],
+      afternoon: ["$date (afternoon | evening)"],
+      night: ["$date night"],
+    },
     when: {
       in: ["(in | after) $duration", "$duration from now"],
       at: ["at $time [$date]", "[at] $date at $time"],
       for: ["for [the next] $duration"],
-      until: ["(until | till) $time [$date]", "(until | till) $date at $time"],
+      until: ["(until | till) $time [$date]", "(until | till) $date [at] $time"],
     },
     then: [
       "and",
@@ -439,6 +444,7 @@ export const english: LanguagePack = {
       "(make [sure | certain] | see [to it] | ensure) [that] $target (is | are | stays | stay | gets | get | goes) [back] $state",
       "$target to be $state",
     ],
+    more: ["$state", "$state (on | for | from) $target"],
     deed: [
       `$target (${should}) $verb`,
       "(make | let | have) $target $verb",
@@ -611,7 +617,6 @@ export const english: LanguagePack = {
     },
     brighter: {
       patterns: [
-        "[$amount] brighter",
         "[$amount] more light",
         say("brighten", "[up] $target [up] [[by] $amount]"),
         `[$amount] more light (${of} | from) $target`,
@@ -621,7 +626,6 @@ export const english: LanguagePack = {
     },
     dimmer: {
       patterns: [
-        "[$amount] (dimmer | darker)",
         "[$amount] less light",
         say("dim | soften", "$target [down] [[by] $amount]"),
         say("dim", "down $target [[by] $amount]"),
@@ -692,7 +696,6 @@ export const english: LanguagePack = {
     },
     warmer: {
       patterns: [
-        "[$amount] warmer",
         say("warm | heat", "[up] $target [up] [[by] $amount]"),
         say(`${more} | ${upward}`, "temperature (of | in | on | for) $target [[by] $amount]"),
         say(push, "temperature (of | in | on | for) $target up [[by] $amount]"),
@@ -703,7 +706,6 @@ export const english: LanguagePack = {
     },
     cooler: {
       patterns: [
-        "[$amount] (cooler | colder)",
         say("cool", "[down] $target [down] [[by] $amount]"),
         say(`${less} | ${downward}`, "temperature (of | in | on | for) $target [[by] $amount]"),
         say(push, "temperature (of | in | on | for) $target down [[by] $amount]"),
@@ -943,12 +945,10 @@ export const english: LanguagePack = {
     },
     "volume-to": { reply: "{$target} at volume {$level}." },
     louder: {
-      patterns: ["[$amount] louder"],
       states: ["[$amount] louder", "louder by $amount"],
       reply: "{$target} louder.",
     },
     quieter: {
-      patterns: ["[$amount] quieter"],
       states: ["[$amount] (quieter | softer)", "(quieter | softer) by $amount"],
       reply: "{$target} quieter.",
     },

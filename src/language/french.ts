@@ -113,11 +113,16 @@ export const french: LanguagePack = {
     days: { 0: ["aujourd'hui"], 1: ["demain"], 2: ["après demain"] },
     weekday: ["[le | ce] $weekday [prochain | qui vient]"],
     date: ["[le] $day $month [$year]"],
+    partOf: {
+      morning: ["$date [au] matin"],
+      afternoon: ["$date (après midi | soir)"],
+      night: ["$date [dans la] nuit"],
+    },
     when: {
       in: ["dans $duration", "après $duration", "d'ici $duration"],
       at: ["à $time [$date]", "$date à $time"],
       for: ["pendant [les prochaines] $duration", "pour $duration", "durant $duration"],
-      until: ["(jusqu'à | jusque) $time [$date]", "jusqu'à $date à $time"],
+      until: ["(jusqu'à | jusque) $time [$date]", "jusqu'à $date [à] $time"],
     },
     then: ["et", "puis", "et puis", "ensuite", "et ensuite", "après quoi", "mais", "et aussi"],
   },
@@ -391,6 +396,7 @@ export const french: LanguagePack = {
       `$target (${should}) [être | rester | passer | aller] $state`,
       "que $target (soit | soient | reste | restent | est | sont) $state",
     ],
+    more: ["$state", `(${put}) $state`, "$state (pour | à | sur) $target"],
     deed: [
       `$target (${should}) $verb`,
       "(fais | faites | faire | laisse | laissez | laisser) $verb $target",
@@ -668,7 +674,6 @@ export const french: LanguagePack = {
     warmer: {
       states: ["[[de | d'] $amount] plus (chaud | chaude)", "[de | d'] $amount de plus"],
       patterns: [
-        "[$amount] plus chaud",
         "(mets | mettez | mettre) [de | d'] $amount de plus",
         "(chauffe | réchauffe | chauffer | réchauffer) [$amount] $target [[de | d'] $amount] [de] [plus]",
         "(monte | augmente | monter | augmenter) [la] température [de | du | des | d' | dans | à | au] $target [[de | d'] $amount]",

@@ -140,11 +140,16 @@ export const german: LanguagePack = {
     days: { 0: ["heute"], 1: ["morgen"], 2: ["übermorgen"] },
     weekday: ["[am] [nächsten | kommenden | diesen] $weekday"],
     date: ["[am] [den] $day $month [$year]"],
+    partOf: {
+      morning: ["$date (früh | vormittag | morgen)"],
+      afternoon: ["$date (mittag | nachmittag | abend)"],
+      night: ["$date nacht"],
+    },
     when: {
       in: ["(in | nach) $duration", "$duration später"],
       at: ["um $time [$date]", "$date um $time"],
       for: ["für [die nächsten | die nächste] $duration", "$duration lang", "$duration"],
-      until: ["bis [um] $time [$date]", "bis $date um $time"],
+      until: ["bis [um] $time [$date]", "bis $date [um] $time"],
     },
     then: [
       "und",
@@ -462,6 +467,11 @@ export const german: LanguagePack = {
       "(kann | könnte | können | könnten) $target [wieder | ganz] $state (sein | werden | bleiben)",
       `${mind} $target [wieder | ganz] $state zu (machen | schalten | stellen | drehen | lassen)`,
     ],
+    more: [
+      "$state",
+      "$state (bei | an) $target",
+      "(kann | könnte) es [bitte] $state (sein | werden | gehen)",
+    ],
     deed: [
       `$target (${should}) $verb`,
       "(lass | lasse | lasst) $target $verb",
@@ -735,7 +745,6 @@ export const german: LanguagePack = {
     brighter: {
       states: ["[[um] $amount] heller", "heller um $amount"],
       patterns: [
-        "[$amount] heller",
         "[$amount] mehr Licht",
         "$target [[um] $amount] (heller | aufhellen)",
         "$target heller machen um $amount",
@@ -748,7 +757,6 @@ export const german: LanguagePack = {
     dimmer: {
       states: ["[[um] $amount] dunkler", "dunkler um $amount"],
       patterns: [
-        "[$amount] dunkler",
         "[$amount] weniger Licht",
         "$target [[um] $amount] (dimmen | abdunkeln | runterdimmen | herunterdimmen)",
         "[$amount] weniger Licht [von | vom | im | in | am] $target",
@@ -813,7 +821,6 @@ export const german: LanguagePack = {
     warmer: {
       states: ["[[um] $amount] (wärmer | heißer)", "[[um] $amount] (mehr | wärmer)"],
       patterns: [
-        "[$amount] wärmer",
         "(erhöh | erhöhe) [die] Temperatur [von | vom | im | in | am | bei] $target [um $amount]",
         "[die] Temperatur [von | vom | im | in | am | bei] $target [um $amount] erhöhen",
         `${set} $target (wärmer | heißer) [${by}]`,
@@ -825,7 +832,6 @@ export const german: LanguagePack = {
     cooler: {
       states: ["[[um] $amount] (kühler | kälter)"],
       patterns: [
-        "[$amount] (kühler | kälter)",
         "[die] Temperatur [von | vom | im | in | am | bei] $target [um $amount] senken",
         `${set} $target (kühler | kälter) [${by}]`,
         `(senke | senk | verringere | verringer) [die] Temperatur (von | vom | der | des | im | in) $target [${by}]`,

@@ -101,11 +101,19 @@ export const italian: LanguagePack = {
     days: { 0: ["oggi"], 1: ["domani"], 2: ["dopodomani"] },
     weekday: ["[il | questo] [prossimo] $weekday [prossimo]"],
     date: ["[il | l'] $day $month [$year]"],
+    partOf: {
+      morning: ["$date mattina", "domattina"],
+      afternoon: ["$date (pomeriggio | sera)"],
+      night: ["$date notte"],
+    },
     when: {
       in: ["(tra | fra | dopo) $duration"],
-      at: ["(alle | alle ore | all' | a) $time [$date]", "$date (alle | all' | a) $time"],
+      at: ["(alle | alle ore | all' | a) $time [[di] $date]", "$date (alle | all' | a) $time"],
       for: ["per [i prossimi] $duration", "per la durata di $duration"],
-      until: ["fino (alle | all' | a) $time [$date]", "fino a $date (alle | a) $time"],
+      until: [
+        "fino (alle | all' | a) $time [[di] $date]",
+        "fino [a] $date (alle | a | all') $time",
+      ],
     },
     then: ["e", "poi", "e poi", "dopo", "e dopo", "quindi", "ma", "però", "e anche"],
   },
@@ -409,6 +417,7 @@ export const italian: LanguagePack = {
       "(può | possono | potrebbe | potrebbero) $target (essere | stare | diventare) $state",
       "che $target (sia | siano | resti | restino | è | sono | stia) $state",
     ],
+    more: ["$state", `(${put}) $state`, "$state (per | su | sul | sulla) $target"],
     deed: [
       `$target (${should}) $verb`,
       "che $target $verb",

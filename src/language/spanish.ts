@@ -102,11 +102,16 @@ export const spanish: LanguagePack = {
     days: { 0: ["hoy"], 1: ["mañana"], 2: ["pasado mañana"] },
     weekday: ["[el | este] [próximo] $weekday [que viene]"],
     date: ["[el] [día] $day de $month [de $year]"],
+    partOf: {
+      morning: ["$date por la mañana"],
+      afternoon: ["$date por la tarde"],
+      night: ["$date por la noche"],
+    },
     when: {
       in: ["(en | dentro de | después de | tras) $duration"],
       at: ["(a | al) $time [$date]", "$date (a | al) $time"],
       for: ["durante [los próximos] $duration", "por $duration"],
-      until: ["hasta [el] $time [$date]", "hasta $date a $time"],
+      until: ["hasta [el] $time [$date]", "hasta $date [a | a las | a la] $time"],
     },
     then: ["y", "e", "luego", "y luego", "después", "y después", "y entonces", "pero", "y también"],
   },
@@ -373,6 +378,7 @@ export const spanish: LanguagePack = {
       "(puede | pueden | podría | podrían) $target (estar | quedar | ponerse) $state",
       "que $target (esté | estén | quede | queden | está | están | se quede) $state",
     ],
+    more: ["$state", `(${put}) $state`, "$state (en | para) $target"],
     deed: [
       `$target (${should}) $verb`,
       "que $target $verb",

@@ -30,6 +30,8 @@ export interface TimeWords {
   weekday: Said;
   /** Patterns with `$day`, `$month` and perhaps `$year`; names of months come from `Intl`. */
   date: Said;
+  /** Patterns with `$date` for a part of a day; one without it is a part of tomorrow. */
+  partOf: { morning: Said; afternoon: Said; night: Said };
   /** When a command is to be done: patterns with `$duration`, `$time` and `$date`. */
   when: { in: Said; at: Said; for: Said; until: Said };
   /** Between commands: "and", "then". */

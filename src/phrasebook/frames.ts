@@ -31,10 +31,12 @@ export function patternsOf(
     });
   const all = [...states, ...fitting(form?.states)];
   const stated = all.length === 0 ? [] : around(pack.frames.state, "$state", group(all));
+  const isMore = framed?.sort === "level" && framed.form !== "to";
+  const more = isMore && states.length > 0 ? around(pack.frames.more, "$state", group(states)) : [];
   // What an action is called is done as well.
   const done = framed?.sort === "action" ? fitting(pack.frames.deed) : deedsIn(pack.frames, deeds);
   // What is said of every property comes first: people know it from elsewhere.
-  return [...fitting(form?.commands), ...patterns, ...done, ...stated];
+  return [...fitting(form?.commands), ...patterns, ...done, ...stated, ...more];
 }
 
 function deedsIn({ deed }: Frames, deeds: readonly string[]): string[] {

@@ -25,6 +25,8 @@ export type TargetExpression =
   | { target: "it" }
   /** Nothing was named: what of its sort is in a place, the speaker's room, or the only one there is. */
   | { target: "unsaid"; place?: PlaceExpression }
+  /** "The one in the loft": of the kind of what was spoken of, or the only one there that can do it. */
+  | { target: "ones"; many: boolean; place: PlaceExpression }
   /** A name, of whose bearers only those in a place are meant. */
   | { target: "within"; of: TargetExpression & { target: "named" }; place: PlaceExpression }
   | { target: "list"; items: readonly TargetExpression[] }

@@ -2,10 +2,7 @@ import type { PlaceExpression, TargetExpression } from "./expression.ts";
 
 /** What is said apart from a thing and narrows it: where it is, or what is left out of it. */
 export type Narrowing =
-  { narrow: "place"; place: PlaceExpression } | { narrow: "except"; without: Without };
-
-/** What is left out: things, or "the ones" of a place, which are of the kind of what they are left out of. */
-export type Without = TargetExpression | { target: "ones"; many: boolean; place: PlaceExpression };
+  { narrow: "place"; place: PlaceExpression } | { narrow: "except"; without: TargetExpression };
 
 /** The place that an expression names, or undefined when it names something else. */
 export function placeOf(expression: TargetExpression): PlaceExpression | undefined {
@@ -60,8 +57,8 @@ export function narrow(
   }
 }
 
-/** What "the ones in the kitchen" are, said of something that was named by its kind. */
-export function among(of: TargetExpression, said: Without): TargetExpression | undefined {
+/** What "the ones in the kitchen" are, said beside something that was named by its kind. */
+export function among(of: TargetExpression, said: TargetExpression): TargetExpression | undefined {
   if (said.target !== "ones") return said;
   const kind = kindIn(of);
   return kind && { ...kind, many: said.many, all: true, place: said.place };

@@ -3,7 +3,7 @@ import type { Utterance } from "../automaton/utterance.ts";
 import { type Lexicon, unheardOf } from "../lexicon/lexicon.ts";
 import type { Holder, PlaceExpression, TargetExpression } from "./expression.ts";
 import type { Names } from "./names.ts";
-import { type Narrowing, type Without, among, isPlace } from "./narrowing.ts";
+import { type Narrowing, among, isPlace } from "./narrowing.ts";
 import { createCompounds } from "./compounds.ts";
 import { type Connective, connectiveTrie, nounTrie, nounsOf } from "./nouns.ts";
 import type { SlotReading, Spoken } from "./slot.ts";
@@ -47,6 +47,7 @@ const mostFound = 32;
  *     target  = list [except (list | ones)]
  *     list    = unit *(and unit)
  *     unit    = [all] (thing | places thing | thing [in] places) | everything [[in] places] | here | it
+ *             | ones | places "ones"
  *     thing   = name | noun of a kind
  *     places  = place *(and place)
  *     ones    = "the ones" [in] places
@@ -215,15 +216,35 @@ export function createTargetReader(
           found.push({ end, expression: { target: "everything", place } });
         }
       }
+      for (const { end, said } of ones(from)) {
+        if (!small[from] || isMarked(from, end, said.place)) found.push({ end, expression: said });
+      }
+      for (const at of places(from)) found.push(...onesOf(at));
       return found;
     };
+    /** Whether a place is not only a name after an article: "la cocina" is the kitchen. */
+    const isMarked = (from: number, end: number, place: PlaceExpression): boolean => {
+      if (typeof place === "string") return true;
+      for (let at = from; at < end; at++) if (connective("inPlace", at).length > 0) return true;
+      return false;
+    };
+    /** "The attic one", where that is no article. */
+    const onesOf = ({ end, place }: Placed): Found[] =>
+      (["one", "ones"] as const).flatMap((sort) =>
+        small[end]
+          ? []
+          : connective(sort, end).map((after) => ({
+              end: after,
+              expression: { target: "ones", many: sort === "ones", place },
+            })),
+      );
     /** "The one" may begin with what is passed over elsewhere: "die in der Küche". */
     const onesAfter = (from: number): ReturnType<typeof ones> => {
       const found: ReturnType<typeof ones> = [];
       for (let at = from; at <= afterSmall(from); at++) found.push(...ones(at));
       return found;
     };
-    const ones = (from: number): { end: number; said: Without & { target: "ones" } }[] =>
+    const ones = (from: number): { end: number; said: TargetExpression & { target: "ones" } }[] =>
       (["ones", "one"] as const).flatMap((sort) =>
         connective(sort, from).flatMap((end) => {
           // Where one word is for one and for several, it is for all that there are.
@@ -264,7 +285,7 @@ export function createTargetReader(
     };
 
     /** What is left out, after the word that says so. */
-    const exceptions = (from: number): { end: number; without: Without }[] =>
+    const exceptions = (from: number): { end: number; without: TargetExpression }[] =>
       connective("except", from).flatMap((after) =>
         [after, ...connective("inPlace", after)].flatMap((start) => {
           const next = afterSmall(start);
@@ -347,6 +368,8 @@ function joined(first: TargetExpression, rest: TargetExpression): TargetExpressi
   const items = [first, ...(rest.target === "list" ? rest.items : [rest])];
   const isBare = (item: TargetExpression): boolean =>
     item.target === "named" && item.holders.every(({ entity }) => isPlace(entity.type));
+  // "The ones" of a list are of the kind of what stands beside them.
+  if (items.some(({ target }) => target === "ones")) return undefined;
   const widens = items.some(isBare) && items.some(({ target }) => target === "kind");
   return widens ? undefined : { target: "list", items };
 }

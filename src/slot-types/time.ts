@@ -100,28 +100,38 @@ export function createClockReader(
     },
     { pack, lexicon },
   );
-  const shifted = (
-    said: readonly string[],
-    shift: (hour: number) => number,
-  ): Form<{ time: ClockReading }, ClockReading> => ({
-    said,
-    make({ time: read }) {
-      if (!read?.open) return read;
-      const hour = Math.floor(read.minutes / 60);
-      return { minutes: shift(hour) * 60 + (read.minutes % 60), open: false, isOfDay: true };
-    },
-  });
   const inPartOfDay = createForms(
-    [
-      shifted(times.morning, (hour) => hour % 12),
-      shifted(times.afternoon, (hour) => (hour % 12) + 12),
-      // Ten at night is late in the evening, three at night is before dawn.
-      shifted(times.night, (hour) => (hour >= 6 && hour < 12 ? hour + 12 : hour % 12)),
-    ],
+    partsOfDay.map((part): Form<{ time: ClockReading }, ClockReading> => {
+      return { said: times[part], make: ({ time: read }) => read && clockIn(part, read) };
+    }),
     { time: spoken },
     { pack, lexicon },
   );
   return (utterance, from) => [...spoken(utterance, from), ...inPartOfDay(utterance, from)];
+}
+
+/** The parts of a day that tell which of two times is meant. */
+export const partsOfDay = ["morning", "afternoon", "night"] as const;
+
+export type PartOfDay = (typeof partsOfDay)[number];
+
+/** A time in a part of the day. */
+export function clockIn(part: PartOfDay, read: ClockReading): ClockReading {
+  if (!read.open) return read;
+  const hour = Math.floor(read.minutes / 60);
+  return { minutes: hourIn(part, hour) * 60 + (read.minutes % 60), open: false, isOfDay: true };
+}
+
+function hourIn(part: PartOfDay, hour: number): number {
+  switch (part) {
+    case "morning":
+      return hour % 12;
+    case "afternoon":
+      return (hour % 12) + 12;
+    // Ten at night is late in the evening, three at night is before dawn.
+    case "night":
+      return hour >= 6 && hour < 12 ? hour + 12 : hour % 12;
+  }
 }
 
 /** Digits of a clock; a leading zero makes them those of a day of 24 hours. */
@@ -159,7 +169,7 @@ export function timeGrammar(writing: Writing): Pattern {
         said(Object.values(pack.times.moments).flat()),
       ]),
     );
-    const ofDay = parsed([...pack.times.morning, ...pack.times.afternoon, ...pack.times.night]);
+    const ofDay = parsed(partsOfDay.flatMap((part) => pack.times[part]));
     return choice([read, fillReferences(ofDay, (name) => (name === "time" ? read : undefined))]);
   });
 }

@@ -8,6 +8,9 @@ import type { Slot, Spoken } from "../slot-types/slot.ts";
 import type { SpokenPattern } from "../model/spoken.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
 
+/** What stands where any words may be said. */
+export const anyWords = "…";
+
 /**
  * Phrases of a pattern with everyday values in its slots, in the order of the pattern; lazy. None
  * where a slot has no value to say.
@@ -78,7 +81,7 @@ function samplesOf(spoken: Spoken, slot: Slot, names: readonly string[]): readon
     case "target":
       return names.map(phrase);
     case "words":
-      return [phrase("…")];
+      return [phrase(anyWords)];
     case "value":
       return slot.samples(spoken);
   }

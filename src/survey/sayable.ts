@@ -12,7 +12,7 @@ import { planIntent } from "../commands/plan.ts";
 import type { Device } from "../model/home.ts";
 import type { Intent } from "../phrasebook/model.ts";
 import { type QuestionSample, sampleQuestions } from "./questions.ts";
-import { plainest } from "./sample.ts";
+import { anyWords, plainest } from "./sample.ts";
 import { given } from "../source/given.ts";
 
 /** What can be said to one device, and what voice may do with it. */
@@ -68,6 +68,9 @@ interface Sample {
 /** What no pattern says, in the place of a name. */
 const mark = "\u0000";
 
+/** A word that means nothing in any language. */
+const someWord = "xxx";
+
 function sampleCommands(book: Book, language: string): Sample[] {
   return [...book.intents.values()].flatMap((intent): Sample[] => {
     if (![...intent.slots.values()].some(({ fills }) => fills === "target")) return [];
@@ -95,7 +98,7 @@ function phrasesFor(
   for (const { intent, phrase: marked, asked } of samples) {
     if (!asked.every((each) => isAble(device, each))) continue;
     const phrase = marked.replaceAll(mark, name);
-    const heard = book.hear(phrase, context);
+    const heard = book.hear(phrase.replaceAll(anyWords, someWord), context);
     const effects = effectsOf(heard);
     const isOwn = effects.length > 0 && effects.every((effect) => effect.device === id);
     // Of several ways to say the same, people need one.

@@ -21,9 +21,8 @@ export function apartIn(engine: Engine, utterance: Utterance): Apart[] {
   for (const { from, end, reading } of engine.whens(utterance)) {
     aparts.push({ from, end, words: said({ from, end }), when: reading });
   }
-  for (const { from, end, named, narrowing } of namesAny(engine, utterance)
-    ? engine.narrowings(utterance)
-    : []) {
+  const mayNarrow = namesAny(engine, utterance) || engine.speaksOfHere(utterance);
+  for (const { from, end, named, narrowing } of mayNarrow ? engine.narrowings(utterance) : []) {
     aparts.push({ from, end, words: said({ from: named, end }), narrowing });
   }
   return aparts.sort((a, b) => a.from - b.from);

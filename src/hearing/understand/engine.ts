@@ -5,6 +5,7 @@ import { type Utterance, prepareUtterance } from "../../automaton/utterance.ts";
 import { type Plan, planIntent } from "../../commands/plan.ts";
 import type { NumberReader } from "../../language/numbers.ts";
 import type { LanguagePack } from "../../language/pack.ts";
+import type { Said } from "../../language/vocabulary.ts";
 import { packOf } from "../../language/packs.ts";
 import { splitWords } from "../../language/words.ts";
 import { type Lexicon, createLexicon, unheardOf } from "../../lexicon/lexicon.ts";
@@ -47,6 +48,10 @@ export interface Engine extends Around {
   readAnswer: (slot: Slot, text: string) => { reading: SlotReading; words: string }[];
   /** Whether words may speak of what was spoken of last. */
   speaksOfIt: (utterance: Utterance) => boolean;
+  /** Whether what words mean may hang on what was spoken of last: also "the one in the loft". */
+  mayLean: (utterance: Utterance) => boolean;
+  /** Whether words may speak of where the speaker stands. */
+  speaksOfHere: (utterance: Utterance) => boolean;
   /** "It", as a word of an utterance. */
   itWord: Utterance;
   /** Words that add something to what was said of a thing: "with", "at". */
@@ -119,11 +124,12 @@ function createEngine(book: Phrasebook, language: string): Engine {
     const words = spokenWords(utterance.words, pack, { lexicon, isVerb });
     return words === utterance.words ? utterance : prepareUtterance(text, words, lexicon, small);
   };
-  const itWords = new Set(
-    [...pack.targets.it, ...pack.targets.there].flatMap(
-      (said) => splitWords(said, pack)[0]?.text ?? [],
-    ),
-  );
+  const firstWords = (said: Said): ReadonlySet<string> =>
+    new Set(said.flatMap((text) => splitWords(text, pack)[0]?.text ?? []));
+  const { it, here, there, one, ones } = pack.targets;
+  const itWords = firstWords([...it, ...there]);
+  const leaningWords = firstWords([...it, ...there, ...one, ...ones]);
+  const hereWords = firstWords(here);
   const whens = later(() => createLaterWhens(ground));
   return {
     language,
@@ -176,6 +182,8 @@ function createEngine(book: Phrasebook, language: string): Engine {
       return readWhole(prepare(text), symbols.recogniserOf(slot), around);
     },
     speaksOfIt: ({ texts }) => texts.some((text) => itWords.has(text)),
+    mayLean: ({ texts }) => texts.some((text) => leaningWords.has(text)),
+    speaksOfHere: ({ texts }) => texts.some((text) => hereWords.has(text)),
   };
 }
 

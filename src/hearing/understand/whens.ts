@@ -1,8 +1,9 @@
+import type { Recognise } from "../../automaton/chart.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import { splitWords } from "../../language/words.ts";
 import { longestDuration } from "../../time/duration.ts";
 import type { LocalTime } from "../../time/local.ts";
-import type { ClockReading } from "../../slot-types/time.ts";
+import { type ClockReading, type PartOfDay, clockIn, partsOfDay } from "../../slot-types/time.ts";
 import type { DateReading } from "../../slot-types/date.ts";
 import { type Form, createForms } from "../../slot-types/forms.ts";
 import type { Ground } from "../../slot-types/slot.ts";
@@ -26,7 +27,13 @@ export interface WhenFound {
 interface WhenParts {
   duration: number;
   time: ClockReading;
+  date: Day;
+}
+
+/** A day as said, and perhaps a part of it: "tomorrow morning". */
+interface Day {
   date: DateReading;
+  part?: PartOfDay;
 }
 
 /** Most that are looked at. */
@@ -41,23 +48,25 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
   });
   const points = (when: "at" | "until"): Form<WhenParts, WhenReading> => ({
     said: said[when],
-    make: ({ time, date }) => time && { when, time, ...given({ date }) },
+    make: (read) => pointOf(when, read),
   });
   // The part of the day says by itself that a time is meant.
   const ofDay: Form<WhenParts, WhenReading> = {
     said: ["$time [$date]", "$date $time"],
-    make: ({ time, date }) =>
-      time?.isOfDay ? { when: "at", time, ...given({ date }) } : undefined,
+    make(read) {
+      const point = pointOf("at", read);
+      return point?.time.isOfDay ? point : undefined;
+    },
   };
   const forms = [spans("in"), points("at"), spans("for"), points("until")];
-  const parts = { duration: ground.durations(), time: ground.clocks(), date: ground.dates() };
+  const parts = { duration: ground.durations(), time: ground.clocks(), date: dayReader(ground) };
   const readPlain = createForms<WhenParts, WhenReading>(forms, parts, ground);
   const readOfDay = createForms<WhenParts, WhenReading>([ofDay], parts, ground);
-  const partsOfDay = wordsOfDay(ground);
+  const ofDays = wordsOfDay(ground);
   return (utterance) => {
     const found: WhenFound[] = [];
     // Few utterances say a part of the day, and only words tell where it begins.
-    const isOfDay = utterance.texts.some((text) => partsOfDay.has(text));
+    const isOfDay = utterance.texts.some((text) => ofDays.has(text));
     const read = (whole: Utterance, from: number) =>
       isOfDay ? [...readPlain(whole, from), ...readOfDay(whole, from)] : readPlain(whole, from);
     for (let from = 0; from < utterance.numbers.length && found.length < mostFound; from++) {
@@ -71,15 +80,44 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
   };
 }
 
+function pointOf(
+  when: "at" | "until",
+  { time, date }: Partial<WhenParts>,
+): (WhenReading & { when: typeof when }) | undefined {
+  if (!time) return undefined;
+  const clock = date?.part ? clockIn(date.part, time) : time;
+  return { when, time: clock, ...given({ date: date?.date }) };
+}
+
+/** Reads a day, and a part of one. */
+function dayReader(ground: Ground): Recognise<Day> {
+  const days: Recognise<Day> = (utterance, from) =>
+    ground
+      .dates()(utterance, from)
+      .map(({ end, value }) => ({ end, value: { date: value } }));
+  const inPart = createForms(
+    partsOfDay.map((part): Form<{ date: DateReading }, Day> => {
+      const tomorrow: DateReading = { date: "ahead", days: 1 };
+      return {
+        said: ground.pack.times.partOf[part],
+        make: ({ date = tomorrow }) => ({ date, part }),
+      };
+    }),
+    { date: ground.dates() },
+    ground,
+  );
+  return (utterance, from) => [...days(utterance, from), ...inPart(utterance, from)];
+}
+
 /** Words that say a part of the day, and nothing else of a time. */
 function wordsOfDay({ pack }: Ground): ReadonlySet<string> {
-  const { morning, afternoon, night, when } = pack.times;
+  const { partOf, when } = pack.times;
   const words = (said: readonly string[]): string[] =>
     said.flatMap((text) =>
       splitWords(text.replaceAll(/\$\p{L}+/gu, " "), pack).map((word) => word.text),
     );
   const others = new Set(words(Object.values(when).flat()));
-  const all = words([...morning, ...afternoon, ...night]);
+  const all = words(partsOfDay.flatMap((part) => [...pack.times[part], ...partOf[part]]));
   return new Set(all.filter((word) => !others.has(word) && !pack.small.includes(word)));
 }
 
