@@ -64,9 +64,9 @@ export const dutch: LanguagePack = {
   },
   times: {
     units: {
-      second: ["seconde", "seconden", "sec", "s"],
-      minute: ["minuut", "minuten", "min", "m"],
-      hour: ["uur", "uur", "uren", "u"],
+      second: ["seconde", "seconden", "sec", "s", "secondje", "secondjes", "tel"],
+      minute: ["minuut", "minuten", "min", "m", "minuutje", "minuutjes"],
+      hour: ["uur", "uur", "uren", "u", "uurtje", "uurtjes"],
       day: ["dag", "dagen"],
       week: ["week", "weken"],
     },
@@ -133,11 +133,13 @@ export const dutch: LanguagePack = {
   small: ["de", "het", "een", "mijn", "onze", "ons"],
   courtesies: {
     opening: [
+      "(als | zodra | wanneer) je (kunt | kan | tijd hebt | even tijd hebt)",
       "alsjeblieft | alstublieft | (kun | kunt | kan | wil | wilt | zou) (je | u | jij) [me] [willen | kunnen] | je (kunt | mag | kan)",
       "ik (wil | zou | heb) [graag] [dat] [willen] | wij (willen | zouden) [graag] | we (willen | zouden) [graag] | (mag | kan) ik [graag] | (mogen | kunnen) we [graag] | ik wil dat je",
       "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een plezier en | (geef | geeft) (me | mij | ons)",
     ],
     closing: [
+      "(als | zodra) je (even | een momentje | tijd) (tijd hebt | hebt) | een momentje",
       "alsjeblieft | alstublieft | bedankt | dank je [wel] | voor (mij | me) | (wil | kun) je | nu | meteen | direct | zo snel mogelijk | als je kunt | als het kan | snel | graag | hebben | oké | ja | te hebben | weer",
     ],
   },
@@ -192,7 +194,7 @@ export const dutch: LanguagePack = {
     mode: ["modus", "stand"],
     preset: ["voorinstelling"],
     position: ["positie"],
-    tilt: ["kanteling"],
+    tilt: ["kanteling", "lamellen"],
     flow: ["doorstroming"],
     locked: ["slot"],
     armed: ["alarmstand"],
@@ -268,6 +270,13 @@ export const dutch: LanguagePack = {
     moving: ["in beweging"],
     finished: ["klaar"],
   },
+  doing: {
+    moving: ["beweegt"],
+    on: ["brandt", "branden", "schijnt"],
+    running: ["draait", "draaien", "loopt", "werkt"],
+    playing: ["speelt", "spelen"],
+    docked: ["laadt"],
+  },
   colours: {
     "#ff0000": ["rood"],
     "#00ff00": ["groen"],
@@ -314,6 +323,7 @@ export const dutch: LanguagePack = {
   },
   amounts: {
     small: [
+      "[een] (stukje | eindje | likje | pietsje | tikkeltje)",
       "[een] [klein] beetje",
       "iets",
       "wat",
@@ -330,6 +340,7 @@ export const dutch: LanguagePack = {
     medium: ["middel", "gemiddeld", "middelste stand"],
     high: ["hoog", "snel", "hoge stand"],
     full: [
+      "op zijn (felst | hoogst | hardst | sterkst | helderst)",
       "vol",
       "[het] maximum",
       "volle kracht",
@@ -342,6 +353,8 @@ export const dutch: LanguagePack = {
     ],
   },
   fillers: [
+    "ongeveer",
+    "circa",
     "even",
     "graag",
     "willen",
@@ -371,7 +384,9 @@ export const dutch: LanguagePack = {
     "ons",
   ],
   hedges: [
-    ..."niet geen nooit niets nergens zonder noch bijna liever".split(" "),
+    ..."zonsondergang zonsopgang schemering niet geen nooit niets nergens zonder noch bijna liever".split(
+      " ",
+    ),
     ..."als wanneer zodra terwijl voordat nadat totdat tot of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(
       " ",
     ),
@@ -578,6 +593,7 @@ export const dutch: LanguagePack = {
       deeds: ["draaien | lopen | starten"],
       states: ["aan het draaien"],
       patterns: [
+        `${flick} $target aan de gang`,
         "(start) $target",
         "$target (starten | laten draaien)",
         "(laat) $target (draaien | lopen)",
@@ -585,7 +601,7 @@ export const dutch: LanguagePack = {
       reply: "{$target}: aan.",
     },
     "power-stop": {
-      patterns: ["(stop) $target", "$target stoppen"],
+      patterns: [`${flick} $target stop`, "(stop) $target", "$target stoppen"],
       reply: "{$target}: uit.",
     },
     "ask-how": {
@@ -672,7 +688,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} langzamer.",
     },
     "oscillate-on": {
-      deeds: ["zwenken | draaien"],
+      deeds: ["zwenken | heen en weer (gaan | draaien)"],
       states: ["aan het (zwenken | draaien)"],
       patterns: [
         "$target laten zwenken",
@@ -710,6 +726,7 @@ export const dutch: LanguagePack = {
     warmer: {
       states: ["[[met] $amount] (warmer | heter)"],
       patterns: [
+        "warm $target [$amount] op",
         "(verhoog) [de] temperatuur [van | in | op | bij] $target [met $amount]",
         "temperatuur [van | in | op | bij] $target [met $amount] verhogen",
         "(draai | zet) $target [[met] $amount] (hoger | omhoog | open)",
@@ -773,18 +790,26 @@ export const dutch: LanguagePack = {
       reply: "{$target} op {$level} procent.",
     },
     "open-more": {
-      patterns: [`(open | haal) $target met $amount [verder]`],
+      patterns: [
+        `${open} $target (nog $amount | $amount verder | verder) (open | omhoog)`,
+        `(open | haal) $target met $amount [verder]`,
+      ],
       states: ["[met] $amount [verder] (omhoog | open)", "[$amount] verder (omhoog | open)"],
       reply: "{$target} verder open.",
     },
     "close-more": {
-      patterns: ["(sluit) $target met $amount [verder]"],
+      patterns: [
+        `(${open} | sluit) $target (nog $amount | $amount verder | verder) (dicht | omlaag)`,
+        "(sluit) $target met $amount [verder]",
+      ],
       states: ["[met] $amount verder (omlaag | dicht)", "[$amount] verder (omlaag | dicht)"],
       reply: "{$target} verder dicht.",
     },
     "tilt-to": {
       states: ["[op] $level gekanteld"],
       patterns: [
+        "(kantel | draai | zet) lamellen (van | op) $target (op | naar) $level",
+        "lamellen (van | op) $target (op | naar) $level (kantelen | draaien | zetten)",
         "(kantel) $target [op | naar | tot] $level",
         "$target [op | naar | tot] $level kantelen",
       ],
@@ -822,6 +847,7 @@ export const dutch: LanguagePack = {
     unlock: {
       states: ["(van het slot | van slot | ontgrendeld)"],
       patterns: [
+        "(haal | doe) $target van het slot [af]",
         "(haal | doe) $target van [het] slot",
         "$target van [het] slot (halen | doen)",
         "$target ontgrendelen",
@@ -976,6 +1002,7 @@ export const dutch: LanguagePack = {
       deeds: ["draaien | lopen | starten | beginnen | schoonmaken | stofzuigen | zuigen | vegen"],
       states: ["(aan het werk | aan het zuigen | aan het draaien | bezig)"],
       patterns: [
+        `${flick} $target aan de gang`,
         "$target (starten | laten draaien | laten lopen | aan het werk zetten)",
         "(laat) $target (draaien | lopen | zuigen | vegen | starten | werken)",
         "(stuur) $target (op pad | eropuit | weg)",
@@ -1053,12 +1080,20 @@ export const dutch: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(heb ik | hebben we | heb je | heeft iemand) $target [nog] $state [gedaan | gezet | gelaten | laten staan | laten zitten]",
         "(is | zijn | staat | staan | zit | zitten) $target [nog | allemaal] $state",
         "(heb ik | hebben we) $target [nog] $state (gelaten | laten staan)",
         "(kijk | zeg | check) [me] of $target [nog] $state (is | zijn | staat | staan)",
         "(is | zijn) $target al $state",
-        "(brandt | branden | draait) $target [nog]",
         "(kijk | controleer | zeg me) of $target $state (is | zijn | staat | staan)",
+      ],
+      reply: "",
+    },
+    "ask-whether-does": {
+      patterns: [
+        "$state [nog] $target [nog | al]",
+        "$target $state [nog]",
+        "(kijk | zeg me | controleer) of $target [nog] $state",
       ],
       reply: "",
     },
@@ -1068,6 +1103,10 @@ export const dutch: LanguagePack = {
         "hoeveel [van] $target (is | zijn | staan | staat) [er] [nog] $state",
         "wat (is | staat) [er] [nog] $state (in | op) $target",
       ],
+      reply: "",
+    },
+    "ask-which-do": {
+      patterns: ["(welke | hoeveel) [van] $target $state [er] [nog | allemaal]"],
       reply: "",
     },
     "ask-any": {

@@ -147,6 +147,9 @@ export const english: LanguagePack = {
   endings: ["'s", "'re"],
   small: ["the", "a", "an", "my", "our"],
   fillers: [
+    "about",
+    "roughly",
+    "approximately",
     "'s",
     "um",
     "uh",
@@ -170,7 +173,7 @@ export const english: LanguagePack = {
     "then",
   ],
   hedges: [
-    ..."not no never none nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
+    ..."sunset sunrise dusk dawn nightfall not no never none nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
       " ",
     ),
     ..."if unless when whenever while until till before after once whether should would could might may suppose supposing imagine pretend wish hope wonder remember remind forget forgot almost nearly".split(
@@ -197,7 +200,7 @@ export const english: LanguagePack = {
     moisture: ["moist", "wet", "damp", "dry"],
     volume: ["loud"],
     position: ["open", "far open", "far up", "far down", "far closed"],
-    tilt: ["far tilted"],
+    tilt: ["far tilted", "slats", "slat angle"],
     battery: ["full", "charged"],
     level: ["full"],
     pm25: ["dusty"],
@@ -209,13 +212,14 @@ export const english: LanguagePack = {
   courtesies: {
     opening: [
       "would you mind | do you mind | how about | what about",
+      "(when | if | as soon as) you (can | get (a chance | a minute | a moment | a second))",
       "(could | can | would | will | might) you [kindly | possibly | quickly | maybe] [go and]",
       "would you be so kind [as to] | be so kind as to | do me a favour and | be a dear and | go ahead and | (I'd | I would | we'd | we would) appreciate it if you could",
       "(I'd | I would | we'd | we would) (like | love) [you to] | (I | we) (want | need) [you to]",
       "(can | could | may | might) (I | we) (have | get) | let's [have | get] | let us [have | get] | time to | you (can | may | could) | (give | get) (me | us) | let (me | us) have | (I | we) could do with",
     ],
     closing: [
-      "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | quickly | again | cheers | will you | a sec | a second | a moment",
+      "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | when you (have | get) (a chance | a minute | a moment | a second) | quickly | again | cheers | will you | a sec | a second | a moment",
     ],
   },
   targets: {
@@ -229,7 +233,20 @@ export const english: LanguagePack = {
     everywhere: ["everywhere", "whole house", "house"],
     one: ["one", "that"],
     ones: ["ones", "those"],
-    inPlace: ["in", "on", "at", "of", "from", "around", "throughout", "inside"],
+    inPlace: [
+      "in",
+      "on",
+      "at",
+      "of",
+      "from",
+      "around",
+      "throughout",
+      "inside",
+      "out in",
+      "over in",
+      "up in",
+      "down in",
+    ],
     and: ["and", "&", "plus", "as well as"],
     except: [
       "except",
@@ -357,6 +374,13 @@ export const english: LanguagePack = {
     moving: ["moving", "seeing motion"],
     finished: ["finished", "done", "through"],
   },
+  doing: {
+    on: ["burn"],
+    docked: ["charge"],
+    moving: ["move"],
+    running: ["run", "work"],
+    playing: ["play"],
+  },
   colours: {
     "#ff0000": ["red"],
     "#00ff00": ["green", "bright green"],
@@ -402,7 +426,18 @@ export const english: LanguagePack = {
     6500: ["cold", "coldest", "icy white"],
   },
   amounts: {
-    small: ["bit", "little [bit]", "slightly", "touch", "tad", "notch"],
+    small: [
+      "smidge",
+      "hair",
+      "fraction",
+      "wee bit",
+      "bit",
+      "little [bit]",
+      "slightly",
+      "touch",
+      "tad",
+      "notch",
+    ],
     large: ["lot", "much", "way", "far", "good bit"],
   },
   levels: {
@@ -419,6 +454,7 @@ export const english: LanguagePack = {
     medium: ["medium", "middle"],
     high: ["high", "fast"],
     full: [
+      "right up",
       "full",
       "maximum",
       "max",
@@ -486,6 +522,7 @@ export const english: LanguagePack = {
         to: {
           states: [
             "[to | at | on] $value",
+            "(up | down | back) (to | at) $value",
             "[to | at | on] $value $property",
             "[at | to | with] $property [to | at | on | of] $value",
           ],
@@ -603,6 +640,8 @@ export const english: LanguagePack = {
     },
     "power-off": {
       patterns: [
+        "(shut | power | close) $target down",
+        "(turn | put | switch) $target out",
         say(
           "kill | cut | shut down | power down | deactivate | disable | turn out | put out | extinguish",
           "$target",
@@ -799,6 +838,7 @@ export const english: LanguagePack = {
     },
     "tilt-to": {
       patterns: [
+        "(tilt | angle | turn) $target (slats | angle) [to | at] $level",
         say("tilt | angle", "$target [to | at] $level"),
         say("angle | turn | tilt", "slats (of | on) $target to $level"),
       ],
@@ -985,7 +1025,7 @@ export const english: LanguagePack = {
       deeds: ["run | start | clean"],
       patterns: [
         say("start | run | begin", "[up] $target [up]"),
-        say("get | set | send", "$target (going | started | running | off | out)"),
+        say("get | set | send", "$target (going | started | running | off | out | round | around)"),
         say("send out | send off", "$target"),
         "$target start",
         say("start | begin", "(cleaning | vacuuming | sweeping) with $target"),
@@ -1082,6 +1122,7 @@ export const english: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "is it [very | really | still] $measure [in | on | at] $target",
         "how $measure is it",
         `how $measure (is | are) [it] [${of} | inside] $target [running | set | now]`,
         `how $measure (does | do) $target (run | go | get)`,
@@ -1111,6 +1152,9 @@ export const english: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(did | have | has) (you | they | anyone | anybody | someone | somebody) (leave | left | forget | get | got) $target $state",
+        "(was | were | has | have) $target [been] (left | still) $state",
+        "(did | have | has) (you | they | anyone | anybody | someone | somebody) $state [up] $target",
         "(is | are) $target [still | currently | all] $state [right now | now]",
         "(did | have) (I | we | anyone) (turn | turned | switch | switched | leave | left | shut | put) $target $state",
         "(did | have) (I | we | anyone) $state [up] $target",
@@ -1121,6 +1165,7 @@ export const english: LanguagePack = {
       ],
       reply: "",
     },
+    "ask-whether-does": { patterns: ["(does | do) $target [still] $state"], reply: "" },
     "ask-which": {
       patterns: [
         "(what is | what's) [still | left] $state [in | at | on] $target",
@@ -1130,6 +1175,10 @@ export const english: LanguagePack = {
         "how many [of] $target (is | are) [still | currently | left] $state [right now | now]",
         "how many [of] $target (did | have) (I | we) (leave | left) $state",
       ],
+      reply: "",
+    },
+    "ask-which-do": {
+      patterns: ["(which | what | how many) [of] $target [still] $state"],
       reply: "",
     },
     "ask-any": {

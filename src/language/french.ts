@@ -121,7 +121,12 @@ export const french: LanguagePack = {
     when: {
       in: ["dans $duration", "après $duration", "d'ici $duration"],
       at: ["à $time [$date]", "$date à $time"],
-      for: ["pendant [les prochaines] $duration", "pour $duration", "durant $duration"],
+      for: [
+        "$duration",
+        "pendant [les prochaines] $duration",
+        "pour $duration",
+        "durant $duration",
+      ],
       until: ["(jusqu'à | jusque) $time [$date]", "jusqu'à $date [à] $time"],
     },
     then: ["et", "puis", "et puis", "ensuite", "et ensuite", "après quoi", "mais", "et aussi"],
@@ -137,11 +142,13 @@ export const french: LanguagePack = {
   small: ["le", "la", "les", "l", "un", "une", "mon", "ma", "mes", "notre", "nos"],
   courtesies: {
     opening: [
+      "(quand | dès que | si) tu (peux | as (le temps | un moment | une minute)) | à l'occasion",
       "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [me]",
       "je (veux | voudrais | voulais) [bien] [que tu] | j'aimerais [bien] | je souhaite | on (veut | voudrait | peut | pourrait) [avoir] | il (faudrait | faut) | j'ai besoin [de | d'] | (est ce que je | je) (peux | pourrais) avoir | puis je avoir | avoir",
       "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de | (donne | donnez) (moi | nous)",
     ],
     closing: [
+      "quand tu as (le temps | un moment | une minute) | à l'occasion | un instant | un moment",
       "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite | (il n'y a | y a) personne [ici | dedans]",
     ],
   },
@@ -199,7 +206,7 @@ export const french: LanguagePack = {
     mode: ["mode"],
     preset: ["préréglage"],
     position: ["position"],
-    tilt: ["inclinaison"],
+    tilt: ["inclinaison", "lames", "lamelles"],
     flow: ["débit"],
     locked: ["serrure"],
     armed: ["mode d'alarme"],
@@ -282,6 +289,13 @@ export const french: LanguagePack = {
     moving: ["en mouvement"],
     finished: ["fini", "terminé", "terminée"],
   },
+  doing: {
+    on: ["éclaire", "éclairent"],
+    docked: ["charge"],
+    moving: ["bouge"],
+    running: ["marche", "marchent", "fonctionne", "fonctionnent", "tourne", "tournent"],
+    playing: ["joue", "jouent"],
+  },
   colours: {
     "#ff0000": ["rouge"],
     "#00ff00": ["vert", "verte"],
@@ -327,7 +341,14 @@ export const french: LanguagePack = {
     6500: ["blanc glacé", "froid", "froide"],
   },
   amounts: {
-    small: ["[un] [tout] [petit] peu", "légèrement", "[un] brin", "[un] cran", "[un] poil"],
+    small: [
+      "[un] (chouïa | tantinet | tout petit peu)",
+      "[un] [tout] [petit] peu",
+      "légèrement",
+      "[un] brin",
+      "[un] cran",
+      "[un] poil",
+    ],
     large: ["beaucoup", "nettement", "bien"],
   },
   levels: {
@@ -345,6 +366,8 @@ export const french: LanguagePack = {
     ],
   },
   fillers: [
+    "environ",
+    "voir",
     "euh",
     "heu",
     "hum",
@@ -365,7 +388,9 @@ export const french: LanguagePack = {
     "nous",
   ],
   hedges: [
-    ..."ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(" "),
+    ..."coucher lever crépuscule aube ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(
+      " ",
+    ),
     ..."si quand lorsque dès avant après pendant tant jusque comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
       " ",
     ),
@@ -378,7 +403,7 @@ export const french: LanguagePack = {
   reasons: ["parce que", "parce qu'", "car", "puisque", "vu que"],
   adjectives: {
     brightness: ["(clair | claire | lumineux | lumineuse | forte)"],
-    illuminance: ["(clair | sombre)"],
+    illuminance: ["(clair | sombre | lumière)"],
     speed: ["vite", "rapide"],
     temperature: ["(chaud | chaude | froid | froide | frais)"],
     humidity: ["(humide | sec)"],
@@ -528,6 +553,7 @@ export const french: LanguagePack = {
       deeds: ["tourner | marcher | démarrer"],
       states: ["en (marche | route)"],
       patterns: [
+        "(mets | mettez | mettre | remets | remettre) en (marche | route) $target",
         "(mets | mettez | mettre | remets | remettre) [en (marche | route)] $target en (marche | route)",
         "(démarre | démarrez | démarrer | lance | lancer) $target",
       ],
@@ -539,6 +565,8 @@ export const french: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "(est ce qu' | est ce que) [il] fait [très | encore | déjà] $measure [dans | à | au | sur | en] $target",
+        "combien de $measure (y a t il | il y a) [dans | à | au | sur | en] $target",
         "(à quel point | combien) [est ce que] $target (est | sont) $measure",
         "(il fait | fait il) $measure [comment] [dans | à | au | sur | en] $target",
         "$target (est | sont) $measure à combien",
@@ -674,6 +702,7 @@ export const french: LanguagePack = {
     warmer: {
       states: ["[[de | d'] $amount] plus (chaud | chaude)", "[de | d'] $amount de plus"],
       patterns: [
+        "(fais | faites | faire) chauffer $target [[de | d'] $amount]",
         "(mets | mettez | mettre) [de | d'] $amount de plus",
         "(chauffe | réchauffe | chauffer | réchauffer) [$amount] $target [[de | d'] $amount] [de] [plus]",
         "(monte | augmente | monter | augmenter) [la] température [de | du | des | d' | dans | à | au] $target [[de | d'] $amount]",
@@ -748,6 +777,10 @@ export const french: LanguagePack = {
     },
     "open-more": {
       patterns: [
+        `${open} encore $amount $target`,
+        `${open} $target encore [$amount]`,
+        `${open} [$amount] (plus | davantage) $target`,
+        `${open} $target [$amount] (plus | davantage)`,
         `${open} $target (de | d') $amount [de plus]`,
         "(monte | monter) $target (de | d') $amount [de plus]",
       ],
@@ -755,13 +788,20 @@ export const french: LanguagePack = {
       reply: "{$target} : plus ouvert.",
     },
     "close-more": {
-      patterns: [`${close} $target (de | d') $amount [de plus]`],
+      patterns: [
+        `${close} encore $amount $target`,
+        `${close} $target encore [$amount]`,
+        `${close} [$amount] (plus | davantage) $target`,
+        `${close} $target [$amount] (plus | davantage)`,
+        `${close} $target (de | d') $amount [de plus]`,
+      ],
       states: ["[$amount] plus (fermé | fermée | fermés | bas)"],
       reply: "{$target} : plus fermé.",
     },
     "tilt-to": {
       states: ["(incliné | inclinée) [à] $level"],
       patterns: [
+        `(incline | inclinez | incliner | oriente | orienter | tourne) (lames | lamelles) ${of} $target ${to} $level`,
         `(incline | inclinez | incliner) $target ${to} $level`,
         `${set} [l'] inclinaison ${of} $target ${to} $level`,
         `$target inclinaison [${to}] $level`,
@@ -954,6 +994,7 @@ export const french: LanguagePack = {
       deeds: ["démarrer | tourner | marcher | partir"],
       states: ["(en marche | démarré | lancé)"],
       patterns: [
+        "(mets | mettez | mettre | remets | remettre) en (marche | route) $target",
         "(mets | mettez | mettre | remets | remettre) $target en (marche | route)",
         "(démarre | démarrez | démarrer | lance | lancez | lancer | envoie | fais partir) $target",
         `${start} $target`,
@@ -1034,6 +1075,8 @@ export const french: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) (laissé | oublié) $target $state",
+        "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) [bien] $state $target",
         "est ce que $target (est | sont) [encore | toujours | bien] $state",
         "est ce que j'ai laissé $target $state",
         "ai je laissé $target $state",
@@ -1047,6 +1090,13 @@ export const french: LanguagePack = {
       ],
       reply: "",
     },
+    "ask-whether-does": {
+      patterns: [
+        "est ce que $target $state [encore | toujours]",
+        "$target $state [t] [il | elle | ils | elles] [encore | toujours]",
+      ],
+      reply: "",
+    },
     "ask-which": {
       patterns: [
         "(quel | quels | quelle | quelles) (est | sont) $target [encore | toujours] $state",
@@ -1054,6 +1104,12 @@ export const french: LanguagePack = {
         "combien de $target (est | sont) [encore | toujours] $state",
         "combien [y a] [t] [il] de $target $state",
         "qu'est ce qui est [encore] $state (dans | à | au) $target",
+      ],
+      reply: "",
+    },
+    "ask-which-do": {
+      patterns: [
+        "(quel | quels | quelle | quelles | combien de) $target $state [encore | toujours]",
       ],
       reply: "",
     },

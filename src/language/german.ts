@@ -178,6 +178,7 @@ export const german: LanguagePack = {
   small: ["der", "die", "das", "den", "dem", "des", "mein", "meine", "meinen", "unser", "unsere"],
   courtesies: {
     opening: [
+      "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst | einen Moment hast)",
       "(kannst | könntest | würdest | magst | willst) du [so nett sein und] | (können | könnten | würden) Sie",
       "ich (möchte | will | hätte | brauche | bräuchte) [gern | gerne] [dass du] | wir (möchten | wollen | hätten | brauchen) [gern | gerne]",
       "(sei so gut | sei so lieb | sei so nett | tu mir den Gefallen) [und] | (kann | könnte) ich [gern | gerne] | (können | könnten) wir [gern | gerne]",
@@ -185,6 +186,7 @@ export const german: LanguagePack = {
       "(sorg | sorge) dafür | (achte | schau) darauf | stell sicher | (ich möchte | ich will) dass | wie wäre es [wenn du] | lass uns | (geh | geh bitte) und | (gib | gebt) (mir | uns)",
     ],
     closing: [
+      "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst)",
       "danke | dankeschön | für (mich | uns) | (kannst | könntest | würdest | magst) du | ja | (jetzt | nun) [gleich | sofort] | sofort | gleich | schnell | wenn du kannst | wenn es geht | (wenn du Zeit hast) | haben | sein | gern | gerne | wieder | machst | machen | könntest du",
     ],
   },
@@ -243,7 +245,7 @@ export const german: LanguagePack = {
     mode: ["Modus", "Betriebsart"],
     preset: ["Voreinstellung"],
     position: ["Position", "Stellung"],
-    tilt: ["Neigung"],
+    tilt: ["Neigung", "Lamellen"],
     flow: ["Durchfluss"],
     locked: ["Schloss"],
     armed: ["Alarmmodus"],
@@ -319,6 +321,13 @@ export const german: LanguagePack = {
     moving: ["in bewegung"],
     finished: ["fertig", "durch"],
   },
+  doing: {
+    on: ["brennt", "brennen", "leuchtet", "leuchten"],
+    running: ["läuft", "laufen", "arbeitet", "saugt"],
+    playing: ["spielt", "spielen"],
+    docked: ["lädt", "laden"],
+    moving: ["bewegt sich"],
+  },
   colours: {
     "#ff0000": ["rot"],
     "#00ff00": ["grün"],
@@ -365,6 +374,7 @@ export const german: LanguagePack = {
   },
   amounts: {
     small: [
+      "[ein] (Hauch | Stückchen | Quäntchen | Müh)",
       "etwas",
       "[ein] [klein] (bisschen | wenig)",
       "leicht",
@@ -397,6 +407,10 @@ export const german: LanguagePack = {
     ],
   },
   fillers: [
+    "ungefähr",
+    "etwa",
+    "circa",
+    "ca",
     "'s",
     "s",
     "n",
@@ -428,7 +442,7 @@ export const german: LanguagePack = {
     "bloß",
   ],
   hedges: [
-    ..."nicht kein keine keinen keinem keines nie niemals nichts nirgends ohne weder noch stopp statt anstatt lieber fast beinahe".split(
+    ..."sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keines nie niemals nichts nirgends ohne weder noch stopp statt anstatt lieber fast beinahe".split(
       " ",
     ),
     ..."wenn falls ob sobald solange während bevor nachdem bis als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
@@ -515,6 +529,8 @@ export const german: LanguagePack = {
       level: {
         to: {
           states: [
+            "(hoch | runter | rauf | zurück) auf $value",
+            "auf $value (hoch | runter | rauf | zurück)",
             "[auf | bei | zu | mit] $value",
             "[auf | bei | mit] $value $property",
             "[auf | bei | mit] $property [auf | von | bei] $value",
@@ -691,6 +707,8 @@ export const german: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "ist es [sehr | noch | schon] $measure [im | in | auf | am] $target",
+        "ist es [im | in | auf | am] $target [sehr | noch | schon] $measure",
         "wie $measure ist es",
         "wie $measure (ist | sind | läuft | steht) [es | denn] [von | vom | im | in | am | auf | bei] $target [eingestellt | gerade | offen]",
         "wie $measure $target (ist | sind)",
@@ -821,6 +839,7 @@ export const german: LanguagePack = {
     warmer: {
       states: ["[[um] $amount] (wärmer | heißer)", "[[um] $amount] (mehr | wärmer)"],
       patterns: [
+        "(heiz | heize | wärm | wärme) $target [$amount] [auf | an]",
         "(erhöh | erhöhe) [die] Temperatur [von | vom | im | in | am | bei] $target [um $amount]",
         "[die] Temperatur [von | vom | im | in | am | bei] $target [um $amount] erhöhen",
         `${set} $target (wärmer | heißer) [${by}]`,
@@ -877,7 +896,10 @@ export const german: LanguagePack = {
       reply: "{$target} auf {$level} Prozent.",
     },
     "open-more": {
-      patterns: ["(öffne | hebe | heb) $target um $amount [weiter]"],
+      patterns: [
+        `${open} $target (noch $amount | $amount weiter | weiter) (auf | hoch | rauf)`,
+        "(öffne | hebe | heb) $target um $amount [weiter]",
+      ],
       states: [
         "um $amount [weiter] (auf | offen | hoch | rauf | nach oben)",
         "[$amount] weiter (auf | offen | hoch | rauf | nach oben)",
@@ -885,7 +907,10 @@ export const german: LanguagePack = {
       reply: "{$target} weiter auf.",
     },
     "close-more": {
-      patterns: ["(schließ | schließe | senke | senk) $target um $amount [weiter]"],
+      patterns: [
+        `${open} $target (noch $amount | $amount weiter | weiter) (zu | runter)`,
+        "(schließ | schließe | senke | senk) $target um $amount [weiter]",
+      ],
       states: [
         "um $amount [weiter] (zu | runter | herunter | nach unten)",
         "[$amount] weiter (zu | runter | herunter | nach unten)",
@@ -895,6 +920,8 @@ export const german: LanguagePack = {
     "tilt-to": {
       states: ["[auf] $level (gekippt | geneigt)"],
       patterns: [
+        "(kipp | kippe | neig | neige | dreh | drehe) (Lamellen [von | vom | an] $target | $target) auf $level",
+        "(Lamellen [von | vom | an] $target | $target) auf $level (kippen | neigen | drehen)",
         "(kippe | kipp | neige | neig) $target [auf] $level",
         "$target [auf] $level (kippen | neigen)",
       ],
@@ -950,6 +977,7 @@ export const german: LanguagePack = {
     arm: {
       states: ["(scharf | aktiv | an | ein) [auf | für] [$mode]", "[auf | in] $mode"],
       patterns: [
+        "$target [für | auf | in] $mode [Modus] scharf (schalten | stellen | machen)",
         "$target (scharfschalten | scharf schalten | scharf stellen | scharfstellen | aktivieren) [für | auf] [$mode]",
         "(aktivier | aktiviere) $target [für | auf | im] [$mode]",
         "(schalt | schalte | stell | stelle | mach | mache) $target [für | auf] [die] $mode scharf",
@@ -1133,7 +1161,10 @@ export const german: LanguagePack = {
     },
     dock: {
       deeds: ["heimfahren | zurückfahren | laden"],
-      states: ["(zurück | in der Station | nach Hause)"],
+      states: [
+        "zurück (zur | in die | auf die) (Station | Basis | Ladestation)",
+        "(zurück | in der Station | nach Hause)",
+      ],
       patterns: [
         "(schick | schicke | bring | bringe) $target (zurück | [zurück] (nach Hause | heim | zur Station | in die Station | zur Ladestation | auf die Ladestation))",
         "$target (nach Hause | zurück | heim | zur Station | zur Ladestation) (schicken | bringen | fahren lassen)",
@@ -1195,14 +1226,22 @@ export const german: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(hat | haben | habe | hab) (jemand | wer | irgendwer | ich | wir | man) $target [noch] $state (gelassen | vergessen | stehen lassen)",
         "(ist | sind) $target [noch | gerade | alle | schon] $state [gerade]",
         "(habe | hab | haben) (ich | wir) $target [noch] $state",
         "(habe | hab) ich $target [noch] $state (gelassen | vergessen)",
         "(hat | haben) [jemand | wer | irgendwer] $target $state",
         "(schau | guck | sag mir | prüf) [mal] ob $target [noch] $state (ist | sind)",
-        "(brennt | läuft) $target [noch]",
         "(ist | sind) $target $state oder nicht",
         "(prüfe | prüf | schau) ob $target $state (ist | sind)",
+      ],
+      reply: "",
+    },
+    "ask-whether-does": {
+      patterns: [
+        "$state [noch | gerade | schon] $target [noch | gerade | schon]",
+        "$target $state [noch | gerade | schon]",
+        "(schau | guck | prüf | prüfe | sag mir) ob $target [noch] $state",
       ],
       reply: "",
     },
@@ -1213,6 +1252,13 @@ export const german: LanguagePack = {
         "wie viele [von] $target (habe | hab) ich [noch] $state gelassen",
         "was ist [noch] $state (in | im | am) $target",
         "was ist (in | im | am) $target [noch] $state",
+      ],
+      reply: "",
+    },
+    "ask-which-do": {
+      patterns: [
+        "(welche | wie viele) [von] $target $state [noch | gerade]",
+        "(welche | wie viele) $state [noch | gerade] $target",
       ],
       reply: "",
     },

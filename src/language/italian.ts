@@ -109,7 +109,7 @@ export const italian: LanguagePack = {
     when: {
       in: ["(tra | fra | dopo) $duration"],
       at: ["(alle | alle ore | all' | a) $time [[di] $date]", "$date (alle | all' | a) $time"],
-      for: ["per [i prossimi] $duration", "per la durata di $duration"],
+      for: ["$duration", "per [i prossimi] $duration", "per la durata di $duration"],
       until: [
         "fino (alle | all' | a) $time [[di] $date]",
         "fino [a] $date (alle | a | all') $time",
@@ -142,10 +142,12 @@ export const italian: LanguagePack = {
   small: ["il", "lo", "la", "i", "gli", "le", "l", "un", "uno", "una", "mio", "mia"],
   courtesies: {
     opening: [
+      "(quando | appena | se) (puoi | hai (un momento | un minuto | tempo))",
       "per favore | per piacere | (puoi | potresti | può | potrebbe | vuoi | vorresti | riesci a) [per favore] | (vorrei | voglio | vogliamo | vorremmo | desidero | mi piacerebbe | ho bisogno di | mi serve) [avere]",
       "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | (posso | possiamo | potremmo | potrei) avere | dai | vai e | è ora di | (dammi | dacci)",
     ],
     closing: [
+      "quando hai (un momento | un minuto | tempo) | un momento | un secondo",
       "per favore | per piacere | grazie | per me | (puoi | vuoi | potresti) | adesso | subito | ora | appena puoi | se puoi | quando puoi | se non ti dispiace | di nuovo | va bene | non c'è nessuno [lì | qui | dentro] | dai",
     ],
   },
@@ -228,7 +230,7 @@ export const italian: LanguagePack = {
     mode: ["modalità"],
     preset: ["preimpostazione"],
     position: ["posizione"],
-    tilt: ["inclinazione"],
+    tilt: ["inclinazione", "lamelle", "stecche"],
     flow: ["flusso"],
     locked: ["chiusura"],
     armed: ["modalità d'allarme"],
@@ -304,6 +306,13 @@ export const italian: LanguagePack = {
     moving: ["in movimento"],
     finished: ["finito", "terminato", "pronta", "pronto"],
   },
+  doing: {
+    on: [],
+    docked: [],
+    moving: ["si muove"],
+    running: ["funziona", "funzionano"],
+    playing: ["suona", "suonano"],
+  },
   colours: {
     "#ff0000": ["rosso", "rossa"],
     "#00ff00": ["verde"],
@@ -349,7 +358,12 @@ export const italian: LanguagePack = {
     6500: ["bianco ghiaccio", "freddo", "fredda"],
   },
   amounts: {
-    small: ["[un] (po' | pochino | poco | pelo | tantino)", "leggermente"],
+    small: [
+      "[un] (filo | poco poco | pochettino)",
+      "appena",
+      "[un] (po' | pochino | poco | pelo | tantino)",
+      "leggermente",
+    ],
     large: ["molto", "parecchio", "tanto"],
   },
   levels: {
@@ -361,6 +375,9 @@ export const italian: LanguagePack = {
   },
   enclitics: ["lo", "la", "li", "le", "mi", "melo", "mela", "meli", "mele"],
   fillers: [
+    "circa",
+    "attimo",
+    "attimino",
     "ehm",
     "eh",
     "uhm",
@@ -384,7 +401,7 @@ export const italian: LanguagePack = {
     "magari",
   ],
   hedges: [
-    ..."non no mai nessuno niente nulla né senza neanche quasi".split(" "),
+    ..."tramonto alba imbrunire non no mai nessuno niente nulla né senza neanche quasi".split(" "),
     ..."se quando prima dopo mentre finché fosse fossero avesse immagina supponi supponiamo magari spero vorrei ricorda ricordati ricordo dimentica dimenticare dimenticato pensa".split(
       " ",
     ),
@@ -397,7 +414,7 @@ export const italian: LanguagePack = {
   reasons: ["perché", "poiché", "siccome", "visto che", "dato che", "che"],
   adjectives: {
     brightness: ["(luminoso | luminosa | luminose | forte)"],
-    illuminance: ["(luminoso | buio | chiaro)"],
+    illuminance: ["(luminoso | buio | chiaro | luce)"],
     speed: ["veloce"],
     temperature: ["(caldo | calda | freddo | fredda | fresco)"],
     humidity: ["(umido | umida | secco)"],
@@ -564,6 +581,7 @@ export const italian: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        `quanta $measure (c'è | fa) [${in_}] $target`,
         "quanto (è | sono | fa) $measure $target",
         "(è | fa) $measure [in | nel | nella] $target",
         "quanto $measure (è | fa | c'è) [in | nel | nella] $target",
@@ -616,6 +634,7 @@ export const italian: LanguagePack = {
     },
     dimmer: {
       states: [
+        "[[di | del | dell'] $amount] più (buio | buia)",
         "[[di | del | dell'] $amount] (più (scuro | scura | scuri | scure | soffuso | soffusa | soffuse | bassa | basse | tenue) | meno (luminoso | luminosa | forte | forti))",
       ],
       patterns: [
@@ -758,6 +777,8 @@ export const italian: LanguagePack = {
     },
     "open-more": {
       patterns: [
+        `${open} (ancora $amount | [$amount] di più) $target`,
+        `${open} $target (ancora [$amount] | [$amount] di più)`,
         "(apri | apra | aprire | alza | alzi | alzare | solleva) [di più] $target (di | del | dell') $amount [di più]",
       ],
       states: ["[$amount] più (aperto | aperta | aperti | aperte)"],
@@ -765,6 +786,8 @@ export const italian: LanguagePack = {
     },
     "close-more": {
       patterns: [
+        `${close} (ancora $amount | [$amount] di più) $target`,
+        `${close} $target (ancora [$amount] | [$amount] di più)`,
         "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [di più] $target (di | del | dell') $amount [di più]",
       ],
       states: ["[$amount] più (chiuso | chiusa | chiusi | chiuse)"],
@@ -772,7 +795,10 @@ export const italian: LanguagePack = {
     },
     "tilt-to": {
       states: ["(inclinato | inclinata) [a | al] $level"],
-      patterns: [`(inclina | inclini) $target ${to} $level`],
+      patterns: [
+        `(inclina | inclini | inclinare | orienta | gira) (lamelle | stecche) ${of} $target ${to} $level`,
+        `(inclina | inclini) $target ${to} $level`,
+      ],
       reply: "{$target} inclinato al {$level} per cento.",
     },
     "stop-moving": {
@@ -1012,6 +1038,7 @@ export const italian: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(quanta | che) $measure (c'è | fa)",
         "(qual è | quanto è) $measure",
         "che $measure c'è",
         "(dimmi | di) $measure [di | del | della | dell' | in | nel | nella] $target",
@@ -1033,6 +1060,9 @@ export const italian: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(qualcuno ha | hai | hanno) lasciato ($state $target | $target $state)",
+        "(è | sono) (rimasto | rimasta | rimasti | rimaste) ($state $target | $target $state)",
+        "(ho | abbiamo | qualcuno ha | hai) $state $target",
         "(è | sono) $target [ancora] $state",
         "(è | sono) [ancora] $state $target",
         "$target (è | sono) [ancora] $state",
@@ -1045,6 +1075,10 @@ export const italian: LanguagePack = {
       ],
       reply: "",
     },
+    "ask-whether-does": {
+      patterns: ["$state [ancora] $target", "$target $state [ancora]"],
+      reply: "",
+    },
     "ask-which": {
       patterns: [
         "(quali | che) $target (sono | è) [ancora] $state",
@@ -1054,6 +1088,10 @@ export const italian: LanguagePack = {
         "(quale | quali) [di] $target (è | sono) [ancora] $state",
         `(cosa | che cosa) è [ancora] $state ${in_} $target`,
       ],
+      reply: "",
+    },
+    "ask-which-do": {
+      patterns: ["(quali | che | quante | quanti) $target $state [ancora]"],
       reply: "",
     },
     "ask-any": {

@@ -4,6 +4,7 @@ import type {
   AnswerReplies,
   KindNouns,
   Said,
+  DoingWord,
   StateWord,
   TargetWords,
   VocabularyEntry,
@@ -38,6 +39,8 @@ export interface LanguagePack {
   /** What the values of a property are called, by property and value. */
   values: Readonly<Record<string, Readonly<Record<string, Said>>>>;
   states: Readonly<Record<StateWord, Said>>;
+  /** Verbs for states, as questions have them: "läuft", "brennen". */
+  doing: Readonly<Record<DoingWord, Said>>;
   /** By hexadecimal colour. */
   colours: Readonly<Record<string, Said>>;
   /** By colour temperature in kelvin. */

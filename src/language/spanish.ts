@@ -110,7 +110,7 @@ export const spanish: LanguagePack = {
     when: {
       in: ["(en | dentro de | después de | tras) $duration"],
       at: ["(a | al) $time [$date]", "$date (a | al) $time"],
-      for: ["durante [los próximos] $duration", "por $duration"],
+      for: ["$duration", "durante [los próximos] $duration", "por $duration"],
       until: ["hasta [el] $time [$date]", "hasta $date [a | a las | a la] $time"],
     },
     then: ["y", "e", "luego", "y luego", "después", "y después", "y entonces", "pero", "y también"],
@@ -126,10 +126,12 @@ export const spanish: LanguagePack = {
   small: ["el", "la", "los", "las", "un", "una", "mi", "mis", "nuestro", "nuestra"],
   courtesies: {
     opening: [
+      "(cuando | en cuanto | si) (puedas | puedes | tengas (un momento | un minuto | tiempo))",
       "por favor | (puedes | podrías | puede | podría | quieres | querrías) [por favor] | (quiero | quisiera | querría | queremos | me gustaría | necesito | desearía) [tener]",
       "(te | le) (importa | importaría) | serías tan amable de | haz el favor de | hazme el favor de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo | podríamos | podemos) tener | que | (dame | danos | ponme | ponnos)",
     ],
     closing: [
+      "cuando tengas (un momento | un minuto | tiempo) | un momento | un momentito | un segundo",
       "por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | vale | otra vez | de nuevo | no hay nadie [ahí | allí | aquí] | porfa | porfi | anda | venga | va",
     ],
   },
@@ -184,7 +186,7 @@ export const spanish: LanguagePack = {
     mode: ["modo"],
     preset: ["preajuste"],
     position: ["posición"],
-    tilt: ["inclinación"],
+    tilt: ["inclinación", "lamas", "láminas"],
     flow: ["caudal"],
     locked: ["cierre"],
     armed: ["modo de alarma"],
@@ -260,6 +262,13 @@ export const spanish: LanguagePack = {
     moving: ["en movimiento"],
     finished: ["terminado", "acabado", "lista", "listo"],
   },
+  doing: {
+    on: ["alumbra", "alumbran"],
+    docked: [],
+    moving: ["se mueve"],
+    running: ["funciona", "funcionan"],
+    playing: ["suena", "suenan"],
+  },
   colours: {
     "#ff0000": ["rojo", "roja"],
     "#00ff00": ["verde"],
@@ -305,7 +314,13 @@ export const spanish: LanguagePack = {
     6500: ["blanco helado", "frío", "fría"],
   },
   amounts: {
-    small: ["[un] (poco | poquito)", "ligeramente", "algo", "[una] pizca"],
+    small: [
+      "[un] (pelín | poquitín | pelo | tantito)",
+      "[un] (poco | poquito)",
+      "ligeramente",
+      "algo",
+      "[una] pizca",
+    ],
     large: ["mucho", "bastante"],
   },
   levels: {
@@ -324,6 +339,7 @@ export const spanish: LanguagePack = {
   },
   enclitics: ["lo", "la", "los", "las", "me", "melo", "mela", "melos", "melas"],
   fillers: [
+    "aproximadamente",
     "eh",
     "em",
     "pues",
@@ -343,7 +359,9 @@ export const spanish: LanguagePack = {
     "a ver",
   ],
   hedges: [
-    ..."no nunca nadie nada ni ningún ninguna sin jamás tampoco casi".split(" "),
+    ..."anochecer atardecer amanecer no nunca nadie nada ni ningún ninguna sin jamás tampoco casi".split(
+      " ",
+    ),
     ..."si cuando antes después mientras hasta hubiera hubiese fuera fuese estuviera estuviese imagina supón supongamos ojalá espero deseo acuérdate recuerda recuerdo olvidé olvides olvidado piensa".split(
       " ",
     ),
@@ -358,7 +376,7 @@ export const spanish: LanguagePack = {
   reasons: ["porque", "ya que", "que", "pues"],
   adjectives: {
     brightness: ["(brillante | brillantes | fuerte)"],
-    illuminance: ["(claro | oscuro | luminoso)"],
+    illuminance: ["(claro | oscuro | luminoso | luz)"],
     speed: ["rápido"],
     temperature: ["(caliente | frío | fría | cálido | calor)"],
     humidity: ["(húmedo | húmeda | seco)"],
@@ -514,6 +532,7 @@ export const spanish: LanguagePack = {
       deeds: ["arrancar | arranque | funcionar | funcione"],
       states: ["en marcha"],
       patterns: [
+        "haz que (arranque | funcione) $target",
         "(pon | poner | ponga) $target en marcha",
         "(arranca | arrancar | inicia | iniciar) $target",
       ],
@@ -525,6 +544,7 @@ export const spanish: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "cuánta $measure hay [en] $target",
         "(cómo de | qué tan) $measure (está | es | están) $target",
         "hace $measure [en] $target",
         "cuánto (de $measure | $measure) (hace | está) [en] $target",
@@ -545,6 +565,7 @@ export const spanish: LanguagePack = {
     },
     "power-on": {
       patterns: [
+        "dale (a | al) $target",
         "(vuelve a | volver a) encender $target",
         "(haz | hacer) funcionar $target",
         "(pon | poner | ponga) $target",
@@ -617,6 +638,7 @@ export const spanish: LanguagePack = {
       deeds: ["oscilar | girar | oscile | gire"],
       states: ["(oscilando | girando | en oscilación)"],
       patterns: [
+        "haz que (oscile | gire) $target",
         "(activa | enciende | activar | pon) la oscilación [de | del] $target",
         "$target (oscila | oscilando)",
       ],
@@ -715,6 +737,8 @@ export const spanish: LanguagePack = {
     },
     "open-more": {
       patterns: [
+        `${open} [todavía | aún] [$amount] más $target`,
+        `${open} $target [todavía | aún] [$amount] más`,
         "(sube | suba | subir | levanta | levantar) $target [en] $amount [más]",
         "(abre | abra | abrir) $target [en] $amount más",
       ],
@@ -723,6 +747,8 @@ export const spanish: LanguagePack = {
     },
     "close-more": {
       patterns: [
+        `${close} [todavía | aún] [$amount] más $target`,
+        `${close} $target [todavía | aún] [$amount] más`,
         "(baja | baje | bajar) $target [en] $amount [más]",
         "(cierra | cierre | cerrar) $target [en] $amount más",
       ],
@@ -731,7 +757,10 @@ export const spanish: LanguagePack = {
     },
     "tilt-to": {
       states: ["(inclinado | inclinada) [a | al] $level"],
-      patterns: [`(inclina | incline | inclinar) $target ${to} $level`],
+      patterns: [
+        `(inclina | incline | inclinar | gira | orienta) (lamas | láminas) ${of} $target ${to} $level`,
+        `(inclina | incline | inclinar) $target ${to} $level`,
+      ],
       reply: "{$target} inclinado al {$level} por ciento.",
     },
     "stop-moving": {
@@ -764,6 +793,7 @@ export const spanish: LanguagePack = {
     unlock: {
       states: ["(desbloqueado | desbloqueada | sin llave)"],
       patterns: [
+        "(abre | abrir | quita) (el cerrojo | la llave | el pestillo) (de | del | a) $target",
         "(desbloquea | desbloquee | desbloquear) $target",
         "(abre | abrir) con llave $target",
         "(quita | quitar) (la llave | el cerrojo) (a | de) $target",
@@ -978,6 +1008,7 @@ export const spanish: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "cuánta $measure hay",
         "(cuál | qué) es $measure",
         "qué $measure (hace | hay)",
         "de qué $measure (es | está) $target",
@@ -1000,6 +1031,10 @@ export const spanish: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(alguien ha | has | hemos | han) dejado $state $target",
+        "(alguien ha | has | hemos | han) dejado $target $state",
+        "(se ha | se han | se me ha) (quedado | dejado) ($state $target | $target $state)",
+        "(he | hemos | alguien ha | has) $state $target",
         "(está | están) $target [todavía | aún | aun] $state",
         "(está | están) [todavía | aún] $state $target",
         "(he dejado | dejé | me he dejado) $target $state",
@@ -1014,6 +1049,13 @@ export const spanish: LanguagePack = {
       ],
       reply: "",
     },
+    "ask-whether-does": {
+      patterns: [
+        "$state [todavía | aún] $target",
+        "$target [todavía | aún] $state [todavía | aún]",
+      ],
+      reply: "",
+    },
     "ask-which": {
       patterns: [
         "(qué | cuáles) $target (está | están | siguen) [todavía | aún] $state",
@@ -1022,6 +1064,10 @@ export const spanish: LanguagePack = {
         "(qué | cuáles) [de] $target (está | están) [todavía | aún] $state",
         "qué está [todavía | aún] $state en $target",
       ],
+      reply: "",
+    },
+    "ask-which-do": {
+      patterns: ["(qué | cuáles | cuántas | cuántos) $target $state [todavía | aún]"],
       reply: "",
     },
     "ask-any": {

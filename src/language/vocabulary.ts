@@ -67,7 +67,9 @@ export const vocabularyIds = [
   "ask-setting",
   "ask-doing",
   "ask-whether",
+  "ask-whether-does",
   "ask-which",
+  "ask-which-do",
   "ask-any",
 ] as const;
 
@@ -116,6 +118,11 @@ export const stateWords = [
 ] as const;
 
 export type StateWord = (typeof stateWords)[number];
+
+/** States that verbs say. */
+export const doingWords = ["on", "running", "playing", "docked", "moving"] as const;
+
+export type DoingWord = (typeof doingWords)[number];
 
 /** The words of a language that name devices by what they are and where they stand. */
 export interface TargetWords {

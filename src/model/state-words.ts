@@ -37,6 +37,7 @@ export const stateTests: Readonly<Record<StateWord, readonly StateTest[]>> = {
   running: [
     { property: "activity", condition: { is: "one of", values: ["running", "cleaning"] } },
     equal("power", "on"),
+    equal("flow", "on"),
   ],
   docked: [equal("activity", "docked")],
   moving: [equal("motion", true)],

@@ -116,9 +116,9 @@ const coloured = (property: string, slot: SlotDefinition): VocabularyIntent => (
   framed: { sort: "colour", form: "to", property, value: property, isForemost: true },
 });
 
-const asked = (form: "whether" | "which" | "any"): VocabularyIntent => ({
+const asked = (form: "whether" | "which" | "any", verbs = false): VocabularyIntent => ({
   needs: "state",
-  slots: { target, state: { type: "state" } },
+  slots: { target, state: { type: "state", ...(verbs ? { verbs } : {}) } },
   do: { tell: { target: "$target", state: "$state", form } },
 });
 
@@ -294,7 +294,9 @@ export function shippedIntents(
       do: { tell: { target: "$target", property: "temperature", form: "value" } },
     },
     "ask-whether": asked("whether"),
+    "ask-whether-does": asked("whether", true),
     "ask-which": asked("which"),
+    "ask-which-do": asked("which", true),
     "ask-any": asked("any"),
   };
 }

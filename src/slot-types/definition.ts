@@ -110,10 +110,18 @@ export interface ValueDefinition extends NeedDefinition {
   default?: Value | undefined;
 }
 
-/** A slot that is named alone: a routine, a state, or free words. */
+/** A slot that is named alone: a routine, or free words. */
 export interface PlainDefinition extends NeedDefinition {
-  /** A routine by its name, a word for a state, or free words. */
-  type: "routine" | "state" | "text";
+  /** A routine by its name, or free words. */
+  type: "routine" | "text";
+}
+
+/** A slot for a state that devices can be asked about. */
+export interface StateDefinition extends NeedDefinition {
+  /** A word for a state: "on", "open". */
+  type: "state";
+  /** Whether it is said as a verb: "runs", "plays". */
+  verbs?: boolean | undefined;
 }
 
 /** A slot for one of some values. */
@@ -147,5 +155,6 @@ export type SlotDefinition =
   | ColourDefinition
   | ValueDefinition
   | PlainDefinition
+  | StateDefinition
   | ChoiceDefinition
   | OwnDefinition;

@@ -101,7 +101,7 @@ function readSlot(cursor: Cursor<SlotDefinition>, rooms: ReadonlySet<string>): S
     case "value":
       return value.read(cursor.as(written), base);
     case "state":
-      return state.read(base);
+      return state.read(cursor.as(written), base);
     case "routine":
       return routine.read(base);
     case "text":

@@ -55,7 +55,8 @@ function askedIn(
     said: said[0],
   });
   const slot = intent.slots.get(asked.slot);
-  if (slot?.fills !== "value") return [];
+  // Verbs ask what words ask as well.
+  if (slot?.fills !== "value" || slot.alike === "state verb") return [];
   if (tell.form !== "value") {
     const { states } = packOf(book, language);
     return stateWords.map((word) => filled(word, states[word].slice(0, 1).map(phrase)));

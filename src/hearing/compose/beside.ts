@@ -1,4 +1,4 @@
-import { ruleOf } from "../../automaton/network.ts";
+import { ruleOf, slotSymbol } from "../../automaton/network.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import { isWish } from "../../language/vocabulary.ts";
@@ -122,8 +122,12 @@ function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefine
     if (!engine.clauses.has(texts[first] ?? "")) return false;
     let set = sets.move(sets.start, numbers[first] ?? -1);
     for (let at = first + 1; at < end && set; at++) {
+      const current = set;
       // Nothing is named in it, so that a question has nothing to be about.
-      if (set.slotTypes.length > 0) return set.states.every((state) => isQuestion(engine, state));
+      if (set.slotTypes.length > 0) {
+        const filled = set.slotTypes.flatMap((type) => sets.move(current, slotSymbol(type)) ?? []);
+        return filled.every(({ states }) => states.every((state) => isQuestion(engine, state)));
+      }
       if (small[at] === true) continue;
       set = sets.move(set, numbers[at] ?? -1);
     }
