@@ -2,7 +2,7 @@ import { holdAll } from "../model/condition.ts";
 import type { Device } from "../model/home.ts";
 import type { State } from "../model/property.ts";
 import type { Skipped } from "./outcome.ts";
-import type { Devices } from "./targets.ts";
+import type { Devices } from "./resolved.ts";
 
 /** Whether commands to everything, to a place or to a kind take a device along, as it is now. */
 function goesAlong({ bulk }: Device, state: State): boolean {

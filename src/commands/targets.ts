@@ -11,41 +11,12 @@ import type { TargetExpression } from "../slot-types/expression.ts";
 import type { Narrowing } from "../slot-types/narrowing.ts";
 import type { Holder } from "../slot-types/expression.ts";
 import { type Asked, lackOf } from "./ability.ts";
+import { askedKey, remembered } from "./remembered.ts";
+import type { Devices, Resolved, TargetAsked } from "./resolved.ts";
 import type { ComputeContext } from "./compute.ts";
 import { devicesOf } from "../model/members.ts";
 import type { Skipped } from "./outcome.ts";
 import type { Reason } from "../model/reason.ts";
-
-/** What a target comes to, given what is asked of it and where the speaker stands. */
-export type Resolved =
-  | Devices
-  /** Several things have the name and nothing decides between them. */
-  | { result: "choices"; options: readonly Devices[] }
-  /** Nothing that was named can do it. */
-  | { result: "unfit"; reason: Reason };
-
-export interface Devices {
-  result: "devices";
-  /** What it is called when asked about. */
-  label: string;
-  /** The id of the one thing that it is, by which it is chosen among others of its name. */
-  id: string;
-  /** The names that were settled on. */
-  holders: readonly Holder[];
-  devices: readonly Device[];
-  /** Devices that were named only together with others. */
-  bulk: ReadonlySet<Device>;
-  /** Those of them that no name of a group gathers, but "everything", a place or a kind. */
-  along: ReadonlySet<Device>;
-  /** Whether they were asked for by what they are. */
-  isByKind: boolean;
-  skipped: readonly Skipped[];
-}
-
-/** What is asked of whatever fills a target slot. */
-export interface TargetAsked extends Asked {
-  slot: TargetSlot;
-}
 
 /** Where the speaker stands. */
 export interface Speaker {
@@ -288,29 +259,6 @@ function kindOf(
     return bulkOf(label, reached.length === 1 ? reached : ofKind, asked, "single");
   }
   return { result: "choices", options: reached.map(optionOf) };
-}
-
-/** What targets came to in a whole home, by what was said and asked. */
-const memories = new WeakMap<Phrasebook["devices"], Memory>();
-type Memory = Map<string, Resolved>;
-
-/** Most that is remembered of one home. */
-const mostRemembered = 1000;
-
-function remembered({ devices }: Phrasebook, key: string, resolve: () => Resolved): Resolved {
-  let memory = memories.get(devices);
-  if (!memory) memories.set(devices, (memory = new Map<string, Resolved>()));
-  const before = memory.get(key);
-  if (before) return before;
-  const resolved = resolve();
-  if (memory.size >= mostRemembered) memory.clear();
-  memory.set(key, resolved);
-  return resolved;
-}
-
-/** The same for questions that ask the same of devices. */
-function askedKey({ slot, properties, readable, actions }: TargetAsked): string {
-  return JSON.stringify([slot.sort, slot.kinds, slot.room, properties, readable, actions]);
 }
 
 function unfit(reason: Reason): Resolved {

@@ -10,7 +10,7 @@ const of = "(van | in | op | voor)";
 
 const turn = "zet | doe | schakel | maak | draai | knip";
 const put =
-  "verander | zet | doe | maak | schakel | draai | stel | laat | houd | hou | breng | krijg | trek | haal | trek";
+  "verander | schuif | zet | doe | maak | schakel | draai | stel | laat | houd | hou | breng | krijg | trek | haal | trek";
 const putting =
   "zetten | doen | maken | schakelen | draaien | stellen | laten | houden | brengen | krijgen | hebben | trekken";
 const ending = `${putting} | zijn | blijven | staan | worden | gaan | is | blijft | staat | wordt | gaat`;
@@ -139,6 +139,7 @@ export const dutch: LanguagePack = {
       "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een plezier en | (geef | geeft) (me | mij | ons)",
     ],
     closing: [
+      "achter (me | mij | ons)",
       "(als | zodra) je (even | een momentje | tijd) (tijd hebt | hebt) | een momentje",
       "alsjeblieft | alstublieft | bedankt | dank je [wel] | voor (mij | me) | (wil | kun) je | nu | meteen | direct | zo snel mogelijk | als je kunt | als het kan | snel | graag | hebben | oké | ja | te hebben | weer",
     ],
@@ -154,6 +155,7 @@ export const dutch: LanguagePack = {
     everywhere: ["overal", "het hele huis", "hele huis", "huis"],
     one: ["die", "dat"],
     ones: ["die"],
+    this: ["deze", "dit", "die", "dat"],
     inPlace: ["in", "op", "van", "bij", "aan"],
     and: ["en", "&", "plus"],
     except: ["behalve", "maar niet", "uitgezonderd", "zonder", "met uitzondering van"],
@@ -267,7 +269,7 @@ export const dutch: LanguagePack = {
     unmuted: ["niet gedempt"],
     running: ["bezig", "aan het draaien", "aan het zuigen"],
     docked: ["in het station", "aan het opladen"],
-    moving: ["in beweging"],
+    moving: ["in beweging", "beweging"],
     finished: ["klaar"],
   },
   doing: {
@@ -323,6 +325,7 @@ export const dutch: LanguagePack = {
   },
   amounts: {
     small: [
+      "een kier",
       "[een] (stukje | eindje | likje | pietsje | tikkeltje)",
       "[een] [klein] beetje",
       "iets",
@@ -384,7 +387,7 @@ export const dutch: LanguagePack = {
     "ons",
   ],
   hedges: [
-    ..."zonsondergang zonsopgang schemering niet geen nooit niets nergens zonder noch bijna liever".split(
+    ..."blijf zonsondergang zonsopgang schemering niet geen nooit niets nergens zonder noch bijna liever".split(
       " ",
     ),
     ..."als wanneer zodra terwijl voordat nadat totdat tot of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(
@@ -400,6 +403,7 @@ export const dutch: LanguagePack = {
   clauses: "ik mijn mij me we wij je hij zij ze het is zijn ben er".split(" "),
   reasons: ["omdat", "want", "zodat", "aangezien"],
   adjectives: {
+    co2: ["(muf | benauwd)"],
     brightness: ["(fel | helder | licht)"],
     illuminance: ["(licht | donker | helder)"],
     speed: ["(snel | hard)"],
@@ -424,6 +428,7 @@ export const dutch: LanguagePack = {
     ],
     more: ["$state", "(kan | mag | moet) het $state", "$state (bij | op) $target"],
     deed: [
+      "zeg [tegen] $target dat (hij | ze | het) (moet | mag) $verb",
       `$target (${should}) $verb`,
       "(laat | laten) $target $verb",
       `dat $target $verb (${should})`,
@@ -606,6 +611,7 @@ export const dutch: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "hoe $measure is (grond | aarde | lucht) (in | op) $target",
         "hoe $measure is het",
         "hoe $measure (is | zijn | staat | staan | draait) [het] [in | op | bij | van] $target [open | ingesteld]",
         "is het $measure [in | op | bij] $target",
@@ -794,7 +800,11 @@ export const dutch: LanguagePack = {
         `${open} $target (nog $amount | $amount verder | verder) (open | omhoog)`,
         `(open | haal) $target met $amount [verder]`,
       ],
-      states: ["[met] $amount [verder] (omhoog | open)", "[$amount] verder (omhoog | open)"],
+      states: [
+        "op een kier",
+        "met $amount [verder] (omhoog | open)",
+        "[$amount] verder (omhoog | open)",
+      ],
       reply: "{$target} verder open.",
     },
     "close-more": {
@@ -1030,7 +1040,7 @@ export const dutch: LanguagePack = {
         "(stuur | breng) $target (terug | naar huis) [naar] [zijn] [basis | station | laadstation]",
         "(stuur | breng) $target naar [zijn] (basis | station | laadstation)",
         "$target (terug sturen | terugsturen | naar huis sturen)",
-        "$target (naar huis | terug | naar het station)",
+        "$target (naar huis | terug | [terug] naar [het | je | zijn] (basis | station | laadstation))",
         "laad $target op",
       ],
       reply: "{$target} gaat terug.",
@@ -1080,6 +1090,8 @@ export const dutch: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "is er $state (in | op | bij) $target",
+        "(is | zijn | staat | staan) $target $state of (dicht | open | aan | uit | op slot)",
         "(heb ik | hebben we | heb je | heeft iemand) $target [nog] $state [gedaan | gezet | gelaten | laten staan | laten zitten]",
         "(is | zijn | staat | staan | zit | zitten) $target [nog | allemaal] $state",
         "(heb ik | hebben we) $target [nog] $state (gelaten | laten staan)",

@@ -88,7 +88,7 @@ export const english: LanguagePack = {
     },
     joiners: ["and"],
     clock: [
-      { said: ["$hour [o'clock]", "$hour hundred hours"] },
+      { said: ["$face", "$hour o'clock", "$hour hundred hours"] },
       { said: ["$hour $tens", "$hour (oh | o) $minute"] },
       { said: ["half [past] $hour"], minutes: 30 },
       { said: ["[a] quarter past $hour"], minutes: 15 },
@@ -192,6 +192,7 @@ export const english: LanguagePack = {
     ),
   reasons: ["because", "since", "as", "cause", "so that", "for"],
   adjectives: {
+    co2: ["stuffy"],
     brightness: ["bright"],
     illuminance: ["bright", "light", "dark"],
     speed: ["fast"],
@@ -219,6 +220,7 @@ export const english: LanguagePack = {
       "(can | could | may | might) (I | we) (have | get) | let's [have | get] | let us [have | get] | time to | you (can | may | could) | (give | get) (me | us) | let (me | us) have | (I | we) could do with",
     ],
     closing: [
+      "(after | behind) (me | us)",
       "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | when you (have | get) (a chance | a minute | a moment | a second) | quickly | again | cheers | will you | a sec | a second | a moment",
     ],
   },
@@ -233,6 +235,7 @@ export const english: LanguagePack = {
     everywhere: ["everywhere", "whole house", "house"],
     one: ["one", "that"],
     ones: ["ones", "those"],
+    this: ["this", "that", "these", "those"],
     inPlace: [
       "in",
       "on",
@@ -268,7 +271,7 @@ export const english: LanguagePack = {
     pump: { one: ["pump"], many: ["pumps"] },
     fan: { one: ["fan"], many: ["fans"] },
     heater: { one: ["heater", "radiator"], many: ["heaters", "radiators"] },
-    thermostat: { one: ["thermostat", "heating"], many: ["thermostats"] },
+    thermostat: { one: ["thermostat", "heating", "heat"], many: ["thermostats"] },
     blind: {
       one: ["blind", "curtain", "shutter", "shade"],
       many: ["blinds", "curtains", "shutters", "shades"],
@@ -371,7 +374,7 @@ export const english: LanguagePack = {
     unmuted: ["unmuted"],
     running: ["running", "going", "busy", "cleaning"],
     docked: ["docked", "charging", "at its dock"],
-    moving: ["moving", "seeing motion"],
+    moving: ["moving", "seeing motion", "motion", "movement"],
     finished: ["finished", "done", "through"],
   },
   doing: {
@@ -427,6 +430,7 @@ export const english: LanguagePack = {
   },
   amounts: {
     small: [
+      "crack",
       "smidge",
       "hair",
       "fraction",
@@ -486,6 +490,7 @@ export const english: LanguagePack = {
       "(make | let | have) $target $verb",
       "$target to $verb",
       "get $target to $verb",
+      "(tell | ask) $target to $verb",
     ],
     sorts: {
       switched: {
@@ -591,7 +596,7 @@ export const english: LanguagePack = {
       choice: {
         to: {
           states: [
-            "[to | on | in | into | at] $value [mode | setting]",
+            "[to | on | onto | in | into | at] $value [mode | setting]",
             "[to | on | in | into | at] $value $property",
             "$property [to | on | in | at] $value",
           ],
@@ -634,7 +639,10 @@ export const english: LanguagePack = {
   },
   vocabulary: {
     "power-on": {
-      patterns: [say("light up | fire up | power up | activate | enable", "$target")],
+      patterns: [
+        "(fire | power | light | start) $target up",
+        say("light up | fire up | power up | activate | enable", "$target"),
+      ],
       states: ["lit"],
       reply: "{$target} on.",
     },
@@ -1054,7 +1062,7 @@ export const english: LanguagePack = {
           "send | take | bring",
           "$target (home | back [home] | [back] to [its] (dock | base | station))",
         ),
-        "$target (dock | go home | go back)",
+        "$target (dock | go home | go back | [go] back to [its | your] (dock | base | station))",
         say("recharge | charge", "$target"),
       ],
       states: ["docked | home | back (in | at | on) [its] (dock | base | station)"],
@@ -1122,6 +1130,7 @@ export const english: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "how $measure is (air | soil | compost | room) [in | on | at] $target",
         "is it [very | really | still] $measure [in | on | at] $target",
         "how $measure is it",
         `how $measure (is | are) [it] [${of} | inside] $target [running | set | now]`,
@@ -1152,6 +1161,8 @@ export const english: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(is | was) there [any] $state [in | on | at] $target",
+        "(is | are) $target $state or (closed | shut | open | off | on | out | locked | unlocked)",
         "(did | have | has) (you | they | anyone | anybody | someone | somebody) (leave | left | forget | get | got) $target $state",
         "(was | were | has | have) $target [been] (left | still) $state",
         "(did | have | has) (you | they | anyone | anybody | someone | somebody) $state [up] $target",

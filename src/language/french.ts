@@ -87,7 +87,7 @@ export const french: LanguagePack = {
     },
     joiners: ["et"],
     clock: [
-      { said: ["$hour (heure | heures | h)", "$hour"] },
+      { said: ["$hour (heure | heures | h)", "$face"] },
       { said: ["$hour (heure | heures | h) $minute"] },
       {
         said: ["$hour (heure | heures) et (demi | demie)"],
@@ -148,6 +148,7 @@ export const french: LanguagePack = {
       "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de | (donne | donnez) (moi | nous)",
     ],
     closing: [
+      "derrière (moi | nous)",
       "quand tu as (le temps | un moment | une minute) | à l'occasion | un instant | un moment",
       "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite | (il n'y a | y a) personne [ici | dedans]",
     ],
@@ -163,6 +164,7 @@ export const french: LanguagePack = {
     everywhere: ["partout", "toute la maison", "de la maison"],
     one: ["celui", "celle"],
     ones: ["ceux", "celles"],
+    this: ["ce", "cet", "cette", "ces"],
     inPlace: ["dans", "de", "du", "des", "d'", "à", "au", "aux", "sur", "en"],
     and: ["et", "&", "ainsi que"],
     except: ["sauf", "à part", "excepté", "à l'exception de", "mais pas"],
@@ -272,6 +274,8 @@ export const french: LanguagePack = {
       "verrouillé",
       "verrouillée",
       "fermé à clé",
+      "fermés à clé",
+      "fermées à clé",
       "fermée à clé",
       "verrouillés",
       "verrouillées",
@@ -286,7 +290,7 @@ export const french: LanguagePack = {
     unmuted: ["audible"],
     running: ["en route", "en fonctionnement"],
     docked: ["à la base", "sur sa base", "en charge"],
-    moving: ["en mouvement"],
+    moving: ["en mouvement", "mouvement"],
     finished: ["fini", "terminé", "terminée"],
   },
   doing: {
@@ -388,7 +392,7 @@ export const french: LanguagePack = {
     "nous",
   ],
   hedges: [
-    ..."coucher lever crépuscule aube ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(
+    ..."soleil crépuscule aube ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(
       " ",
     ),
     ..."si quand lorsque dès avant après pendant tant jusque comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
@@ -402,6 +406,7 @@ export const french: LanguagePack = {
   clauses: "je j me mon ma mes on nous il elle c est sont suis ai".split(" "),
   reasons: ["parce que", "parce qu'", "car", "puisque", "vu que"],
   adjectives: {
+    co2: ["(étouffant | confiné)"],
     brightness: ["(clair | claire | lumineux | lumineuse | forte)"],
     illuminance: ["(clair | sombre | lumière)"],
     speed: ["vite", "rapide"],
@@ -421,8 +426,9 @@ export const french: LanguagePack = {
       `$target (${should}) [être | rester | passer | aller] $state`,
       "que $target (soit | soient | reste | restent | est | sont) $state",
     ],
-    more: ["$state", `(${put}) $state`, "$state (pour | à | sur) $target"],
+    more: ["$state $target", "$state", `(${put}) $state`, "$state (pour | à | sur) $target"],
     deed: [
+      "(dis | dites) (à | au | aux) $target (de | d') $verb",
       `$target (${should}) $verb`,
       "(fais | faites | faire | laisse | laissez | laisser) $verb $target",
       "(laisse | laissez | laisser) $target $verb",
@@ -528,7 +534,10 @@ export const french: LanguagePack = {
   },
   vocabulary: {
     "mode-on": {
-      patterns: ["(mets | mettez | mettre | remets | remettre) $target en (marche | route)"],
+      patterns: [
+        "(mets | mettez | mettre | remets) $target",
+        "(mets | mettez | mettre | remets | remettre) $target en (marche | route)",
+      ],
       reply: "{$target} : en marche.",
     },
     "mode-off": {
@@ -586,6 +595,7 @@ export const french: LanguagePack = {
     },
     "power-on": {
       patterns: [
+        "(mets | mettez | mettre | remets) $target",
         "(rallume | rallumez | rallumer) $target",
         "(fais | faites | faire) (marcher | fonctionner) $target",
       ],
@@ -759,6 +769,7 @@ export const french: LanguagePack = {
         "[complètement | tout] (fermé | fermée | fermés | fermées | baissé | baissés | en bas)",
       ],
       patterns: [
+        "(tire | tirez | tirer) $target",
         "(ferme | fermez | fermer | baisse | baissez | baisser | descends | descendre | referme) [complètement | entièrement] $target [complètement | entièrement | jusqu'en bas | à fond]",
         `${close} $target [complètement | entièrement]`,
       ],
@@ -777,6 +788,7 @@ export const french: LanguagePack = {
     },
     "open-more": {
       patterns: [
+        "(entrouvre | entrouvrir) $target",
         `${open} encore $amount $target`,
         `${open} $target encore [$amount]`,
         `${open} [$amount] (plus | davantage) $target`,
@@ -1019,7 +1031,7 @@ export const french: LanguagePack = {
       patterns: [
         "(renvoie | renvoyez | renvoyer | ramène | ramener | rentre) $target (à | sur) [sa | la] (base | station | maison)",
         "(renvoie | rentre | range | renvoyer) $target",
-        "$target [retourne | rentre] à [la | sa] base",
+        "$target [retourne | rentre] à [la | sa | ta] (base | station)",
         "(recharge | rechargez) $target",
       ],
       reply: "{$target} rentre à sa base.",
@@ -1075,6 +1087,8 @@ export const french: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(y a t il | il y a | est ce qu'il y a) du $state [dans | à | au | sur | en] $target",
+        "$target (est | sont) [t] [il | elle] $state ou (fermé | fermée | ouvert | ouverte | allumé | allumée | éteint | éteinte)",
         "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) (laissé | oublié) $target $state",
         "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) [bien] $state $target",
         "est ce que $target (est | sont) [encore | toujours | bien] $state",

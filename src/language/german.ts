@@ -91,7 +91,7 @@ export const german: LanguagePack = {
       { value: 0.25, said: ["viertel", "ein viertel", "einviertel"] },
       { value: 0.75, said: ["dreiviertel", "drei viertel"] },
       { value: 1.5, said: ["anderthalb"] },
-      { value: 1 / 3, said: ["drittel", "ein drittel"] },
+      { value: 1 / 3, said: ["einem Drittel", "drittel", "ein drittel"] },
       { value: 2 / 3, said: ["zwei drittel", "zweidrittel"] },
     ],
     fractionJoiners: ["und"],
@@ -186,6 +186,7 @@ export const german: LanguagePack = {
       "(sorg | sorge) dafür | (achte | schau) darauf | stell sicher | (ich möchte | ich will) dass | wie wäre es [wenn du] | lass uns | (geh | geh bitte) und | (gib | gebt) (mir | uns)",
     ],
     closing: [
+      "hinter (mir | uns)",
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst)",
       "danke | dankeschön | für (mich | uns) | (kannst | könntest | würdest | magst) du | ja | (jetzt | nun) [gleich | sofort] | sofort | gleich | schnell | wenn du kannst | wenn es geht | (wenn du Zeit hast) | haben | sein | gern | gerne | wieder | machst | machen | könntest du",
     ],
@@ -201,6 +202,7 @@ export const german: LanguagePack = {
     everywhere: ["überall", "im ganzen Haus", "ganzes Haus", "ganzen Haus"],
     one: ["die", "der", "das"],
     ones: ["die"],
+    this: ["dieser", "diese", "dieses", "diesen", "diesem"],
     inPlace: ["in", "im", "am", "an", "auf", "vom", "von"],
     and: ["und", "&", "sowie"],
     except: ["außer", "bis auf", "aber nicht", "nur nicht", "ausgenommen", "ohne"],
@@ -318,7 +320,7 @@ export const german: LanguagePack = {
     unmuted: ["nicht stumm", "laut"],
     running: ["in betrieb", "am laufen", "am saugen"],
     docked: ["in der station", "am laden"],
-    moving: ["in bewegung"],
+    moving: ["in bewegung", "Bewegung"],
     finished: ["fertig", "durch"],
   },
   doing: {
@@ -374,6 +376,8 @@ export const german: LanguagePack = {
   },
   amounts: {
     small: [
+      "einen Spalt",
+      "[einen] Spaltbreit",
       "[ein] (Hauch | Stückchen | Quäntchen | Müh)",
       "etwas",
       "[ein] [klein] (bisschen | wenig)",
@@ -458,6 +462,7 @@ export const german: LanguagePack = {
   clauses: "ich mir mich mein meine wir uns du er sie es ihr ist sind bin seid hab".split(" "),
   reasons: ["weil", "denn", "da", "damit"],
   adjectives: {
+    co2: ["stickig"],
     brightness: ["hell"],
     illuminance: ["hell", "dunkel"],
     speed: ["schnell"],
@@ -487,6 +492,8 @@ export const german: LanguagePack = {
       "(kann | könnte) es [bitte] $state (sein | werden | gehen)",
     ],
     deed: [
+      "(sag | sage) $target [dass] (er | sie | es) $verb [soll | sollen]",
+      "(sag | sage) $target (er | sie | es) (soll | sollte) $verb",
       `$target (${should}) $verb`,
       "(lass | lasse | lasst) $target $verb",
       `dass $target $verb (${should})`,
@@ -681,6 +688,7 @@ export const german: LanguagePack = {
     "position-short": {
       states: ["$level (zu | geschlossen | unten | runter | herunter)"],
       patterns: [
+        "$target (zu | um) $level (runter | zu | herunter)",
         "(schließ | schließe | mach | mache | fahr | fahre | lass | zieh) $target [zu] $level (zu | runter | herunter | herab)",
         "(schließ | schließe) $target [zu] $level",
         "$target [zu] $level (schließen | zumachen | runterfahren | herunterfahren | runterlassen)",
@@ -707,6 +715,7 @@ export const german: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "wie $measure ist (Erde | Boden | Luft) (in | im | auf | am) $target",
         "ist es [sehr | noch | schon] $measure [im | in | auf | am] $target",
         "ist es [im | in | auf | am] $target [sehr | noch | schon] $measure",
         "wie $measure ist es",
@@ -729,6 +738,7 @@ export const german: LanguagePack = {
     "power-on": {
       states: ["(am laufen | in Betrieb)"],
       patterns: [
+        "$target anlassen",
         "(zünd | zünde) $target an",
 
         "$target (aktivieren | anzünden)",
@@ -741,6 +751,7 @@ export const german: LanguagePack = {
     },
     "power-off": {
       patterns: [
+        "$target auslassen",
         "(lösch | lösche | kill) $target",
         "$target (löschen | deaktivieren)",
         "(deaktiviere | deaktivier | lösche | lösch) $target",
@@ -839,6 +850,7 @@ export const german: LanguagePack = {
     warmer: {
       states: ["[[um] $amount] (wärmer | heißer)", "[[um] $amount] (mehr | wärmer)"],
       patterns: [
+        "$target [$amount] (anheizen | aufheizen | vorheizen)",
         "(heiz | heize | wärm | wärme) $target [$amount] [auf | an]",
         "(erhöh | erhöhe) [die] Temperatur [von | vom | im | in | am | bei] $target [um $amount]",
         "[die] Temperatur [von | vom | im | in | am | bei] $target [um $amount] erhöhen",
@@ -868,6 +880,8 @@ export const german: LanguagePack = {
       deeds: ["aufgehen | öffnen | hochfahren | auffahren"],
       states: ["[ganz | komplett] (auf | offen | geöffnet | oben | hoch | rauf | nach oben)"],
       patterns: [
+        "$target aufziehen",
+        "$target aufschieben",
         "(öffne | öffn | öffnen Sie) $target [ganz | komplett]",
         "$target [ganz | komplett | wieder] (öffnen | aufmachen | hochfahren | hochziehen | aufziehen)",
         `${open} $target [ganz] (auf | hoch | rauf | nach oben)`,
@@ -879,6 +893,8 @@ export const german: LanguagePack = {
       deeds: ["zugehen | schließen | runterfahren | herunterfahren | zufahren"],
       states: ["[ganz | komplett] (zu | geschlossen | unten | runter | herunter | nach unten)"],
       patterns: [
+        "$target zuziehen",
+        "$target zuschieben",
         "(schließe | schließ | schließen Sie) $target [ganz | komplett]",
         "$target [ganz | komplett | wieder] (schließen | zumachen | herunterfahren | runterfahren | runterlassen | herunterlassen)",
         `${open} $target [ganz] (zu | runter | herunter | nach unten)`,
@@ -1001,6 +1017,7 @@ export const german: LanguagePack = {
       deeds: ["aufnehmen | aufzeichnen"],
       states: ["am aufnehmen"],
       patterns: [
+        "$target aufnehmen [lassen]",
         "(starte | start | beginn | beginne) [mit der] Aufnahme [mit | auf | von | vom | der] $target",
         "[mit] $target aufnehmen",
         "(nimm | nehm) [mit] $target auf",
@@ -1168,7 +1185,7 @@ export const german: LanguagePack = {
       patterns: [
         "(schick | schicke | bring | bringe) $target (zurück | [zurück] (nach Hause | heim | zur Station | in die Station | zur Ladestation | auf die Ladestation))",
         "$target (nach Hause | zurück | heim | zur Station | zur Ladestation) (schicken | bringen | fahren lassen)",
-        "$target (zurück | nach Hause | zur Station | andocken | laden)",
+        "$target (zurück [zur | in (die | deine) | auf (die | deine)] [Station | Basis | Ladestation] | nach Hause | zur Station | andocken | laden)",
         "(docke | dock) $target an",
       ],
       reply: "{$target} fährt zurück.",
@@ -1226,6 +1243,8 @@ export const german: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(gibt es | ist | war) [da] $state (in | im | auf | am | bei) $target",
+        "(ist | sind) $target $state oder (zu | auf | offen | geschlossen | an | aus | abgeschlossen)",
         "(hat | haben | habe | hab) (jemand | wer | irgendwer | ich | wir | man) $target [noch] $state (gelassen | vergessen | stehen lassen)",
         "(ist | sind) $target [noch | gerade | alle | schon] $state [gerade]",
         "(habe | hab | haben) (ich | wir) $target [noch] $state",

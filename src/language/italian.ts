@@ -147,6 +147,7 @@ export const italian: LanguagePack = {
       "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | (posso | possiamo | potremmo | potrei) avere | dai | vai e | è ora di | (dammi | dacci)",
     ],
     closing: [
+      "dietro di (me | noi)",
       "quando hai (un momento | un minuto | tempo) | un momento | un secondo",
       "per favore | per piacere | grazie | per me | (puoi | vuoi | potresti) | adesso | subito | ora | appena puoi | se puoi | quando puoi | se non ti dispiace | di nuovo | va bene | non c'è nessuno [lì | qui | dentro] | dai",
     ],
@@ -172,6 +173,7 @@ export const italian: LanguagePack = {
     everywhere: ["ovunque", "dappertutto", "tutta la casa", "di casa", "della casa"],
     one: ["quello", "quella"],
     ones: ["quelli", "quelle"],
+    this: ["questo", "questa", "questi", "queste", "quel", "quello", "quella", "quei", "quelle"],
     inPlace: [
       "in",
       "nel",
@@ -292,7 +294,14 @@ export const italian: LanguagePack = {
     off: ["spento", "spenta", "spenti", "spente"],
     open: ["aperto", "aperta", "aperti", "aperte", "alzata"],
     closed: ["chiuso", "chiusa", "chiusi", "chiuse", "abbassata"],
-    locked: ["chiuso a chiave", "chiusa a chiave", "bloccato", "bloccata"],
+    locked: [
+      "chiuso a chiave",
+      "chiusa a chiave",
+      "chiusi a chiave",
+      "chiuse a chiave",
+      "bloccato",
+      "bloccata",
+    ],
     unlocked: ["sbloccato", "sbloccata"],
     armed: ["inserito", "inserita", "attivo", "attiva", "attivato"],
     disarmed: ["disinserito", "disinserita"],
@@ -303,7 +312,7 @@ export const italian: LanguagePack = {
     unmuted: ["con audio"],
     running: ["in funzione", "al lavoro"],
     docked: ["alla base", "in carica"],
-    moving: ["in movimento"],
+    moving: ["in movimento", "movimento"],
     finished: ["finito", "terminato", "pronta", "pronto"],
   },
   doing: {
@@ -359,6 +368,7 @@ export const italian: LanguagePack = {
   },
   amounts: {
     small: [
+      "[una] tacca",
       "[un] (filo | poco poco | pochettino)",
       "appena",
       "[un] (po' | pochino | poco | pelo | tantino)",
@@ -413,6 +423,7 @@ export const italian: LanguagePack = {
   clauses: "io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto".split(" "),
   reasons: ["perché", "poiché", "siccome", "visto che", "dato che", "che"],
   adjectives: {
+    co2: ["(viziata | pesante)"],
     brightness: ["(luminoso | luminosa | luminose | forte)"],
     illuminance: ["(luminoso | buio | chiaro | luce)"],
     speed: ["veloce"],
@@ -434,8 +445,14 @@ export const italian: LanguagePack = {
       "(può | possono | potrebbe | potrebbero) $target (essere | stare | diventare) $state",
       "che $target (sia | siano | resti | restino | è | sono | stia) $state",
     ],
-    more: ["$state", `(${put}) $state`, "$state (per | su | sul | sulla) $target"],
+    more: [
+      "$state $target",
+      "$state",
+      `(${put}) $state`,
+      "$state (per | su | sul | sulla) $target",
+    ],
     deed: [
+      "(di | dì | dica) (a | al | alla | all' | allo) $target di $verb",
       `$target (${should}) $verb`,
       "che $target $verb",
       "(fai | faccia | fare | lascia) $verb $target",
@@ -581,6 +598,7 @@ export const italian: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        `quanto è $measure (terra | aria) ${in_} $target`,
         `quanta $measure (c'è | fa) [${in_}] $target`,
         "quanto (è | sono | fa) $measure $target",
         "(è | fa) $measure [in | nel | nella] $target",
@@ -758,6 +776,7 @@ export const italian: LanguagePack = {
         "[tutto | tutta | completamente | del tutto] (chiuso | chiusa | chiusi | chiuse | giù | abbassato | abbassata)",
       ],
       patterns: [
+        "(tira | tiri | tirare) $target",
         "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in fondo]",
         "(tira | tirare | manda | cala) giù $target",
         "(tira | tirare) $target giù",
@@ -777,6 +796,7 @@ export const italian: LanguagePack = {
     },
     "open-more": {
       patterns: [
+        `${open} $amount $target`,
         `${open} (ancora $amount | [$amount] di più) $target`,
         `${open} $target (ancora [$amount] | [$amount] di più)`,
         "(apri | apra | aprire | alza | alzi | alzare | solleva) [di più] $target (di | del | dell') $amount [di più]",
@@ -979,7 +999,10 @@ export const italian: LanguagePack = {
       reply: "{$target} premuto.",
     },
     start: {
-      deeds: ["partire | parta | pulire | pulisca | funzionare | funzioni | andare"],
+      deeds: [
+        "partire | iniziare",
+        "partire | parta | pulire | pulisca | funzionare | funzioni | andare",
+      ],
       states: ["(in funzione | in moto | avviato | avviata)"],
       patterns: [
         "(avvia | avvii | avviare | fai partire | inizia | manda | fai andare | fai funzionare) $target",
@@ -1006,6 +1029,7 @@ export const italian: LanguagePack = {
       deeds: ["tornare (alla [sua] base | a casa) | torni (alla [sua] base | a casa)"],
       states: ["alla [sua] base"],
       patterns: [
+        "$target (torna | rientra) alla [sua | tua] (base | stazione)",
         "(manda | mandi | mandare | rimanda | riporta | porta) $target (a casa | alla [sua] base | in carica | indietro)",
         "(fai | fare) tornare $target (a casa | alla [sua] base)",
         "$target (alla base | a casa | in carica)",
@@ -1060,6 +1084,9 @@ export const italian: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        `c'è [del] $state ${in_} $target`,
+        "(è | sono) ($target $state | $state $target) o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta)",
+        "$target (è | sono) $state o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta)",
         "(qualcuno ha | hai | hanno) lasciato ($state $target | $target $state)",
         "(è | sono) (rimasto | rimasta | rimasti | rimaste) ($state $target | $target $state)",
         "(ho | abbiamo | qualcuno ha | hai) $state $target",

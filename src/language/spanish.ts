@@ -131,13 +131,14 @@ export const spanish: LanguagePack = {
       "(te | le) (importa | importaría) | serías tan amable de | haz el favor de | hazme el favor de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo | podríamos | podemos) tener | que | (dame | danos | ponme | ponnos)",
     ],
     closing: [
+      "detrás de (mí | nosotros)",
       "cuando tengas (un momento | un minuto | tiempo) | un momento | un momentito | un segundo",
       "por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | vale | otra vez | de nuevo | no hay nadie [ahí | allí | aquí] | porfa | porfi | anda | venga | va",
     ],
   },
   targets: {
     all: ["los dos", "las dos", "todos", "todas", "cada", "ambos", "ambas"],
-    everything: ["todo", "todos los aparatos"],
+    everything: ["lo todo", "todo", "todos los aparatos"],
     here: ["aquí", "en esta habitación", "acá"],
     it: ["lo", "la", "los", "las", "eso", "ese", "esa"],
     there: ["allí", "allá", "ahí", "esa habitación"],
@@ -146,6 +147,7 @@ export const spanish: LanguagePack = {
     everywhere: ["en todas partes", "toda la casa", "de la casa", "de casa"],
     one: ["el", "la"],
     ones: ["los", "las"],
+    this: ["este", "esta", "estos", "estas", "ese", "esa", "esos", "esas"],
     inPlace: ["en", "de", "del", "a", "al", "desde"],
     and: ["y", "e", "&", "junto con"],
     except: ["excepto", "salvo", "menos", "pero no", "a excepción de"],
@@ -163,7 +165,10 @@ export const spanish: LanguagePack = {
     },
     gate: { one: ["portón", "verja"], many: ["portones", "verjas"] },
     valve: { one: ["válvula"], many: ["válvulas"] },
-    lock: { one: ["cerradura", "puerta"], many: ["cerraduras", "puertas"] },
+    lock: {
+      one: ["cerradura", "puerta"],
+      many: ["cerraduras", "puertas"],
+    },
     alarm: { one: ["alarma"], many: ["alarmas"] },
     camera: { one: ["cámara"], many: ["cámaras"] },
     sensor: { one: ["sensor"], many: ["sensores"] },
@@ -248,7 +253,14 @@ export const spanish: LanguagePack = {
     off: ["apagado", "apagada", "apagados", "apagadas"],
     open: ["abierto", "abierta", "abiertos", "abiertas", "subida"],
     closed: ["cerrado", "cerrada", "cerrados", "cerradas", "bajada"],
-    locked: ["cerrada con llave", "cerrado con llave", "bloqueada", "bloqueado"],
+    locked: [
+      "cerrada con llave",
+      "cerrado con llave",
+      "cerradas con llave",
+      "cerrados con llave",
+      "bloqueada",
+      "bloqueado",
+    ],
     unlocked: ["sin llave", "desbloqueada", "desbloqueado"],
     armed: ["armada", "armado", "activada", "activado", "conectada"],
     disarmed: ["desarmada", "desarmado", "desactivada", "desconectada"],
@@ -259,7 +271,7 @@ export const spanish: LanguagePack = {
     unmuted: ["con sonido"],
     running: ["en marcha", "funcionando", "aspirando"],
     docked: ["en su base", "cargando"],
-    moving: ["en movimiento"],
+    moving: ["en movimiento", "movimiento"],
     finished: ["terminado", "acabado", "lista", "listo"],
   },
   doing: {
@@ -315,6 +327,7 @@ export const spanish: LanguagePack = {
   },
   amounts: {
     small: [
+      "[un] punto",
       "[un] (pelín | poquitín | pelo | tantito)",
       "[un] (poco | poquito)",
       "ligeramente",
@@ -329,6 +342,7 @@ export const spanish: LanguagePack = {
     medium: ["medio", "media", "velocidad media"],
     high: ["alto", "alta", "rápido", "velocidad alta"],
     full: [
+      "[al] cien por cien",
       "[el] máximo",
       "[a] tope",
       "plena potencia",
@@ -375,6 +389,7 @@ export const spanish: LanguagePack = {
   clauses: "yo mi me tengo tenemos nos está están es son soy estoy hay se él ella".split(" "),
   reasons: ["porque", "ya que", "que", "pues"],
   adjectives: {
+    co2: ["(cargado | viciado)"],
     brightness: ["(brillante | brillantes | fuerte)"],
     illuminance: ["(claro | oscuro | luminoso | luz)"],
     speed: ["rápido"],
@@ -396,8 +411,9 @@ export const spanish: LanguagePack = {
       "(puede | pueden | podría | podrían) $target (estar | quedar | ponerse) $state",
       "que $target (esté | estén | quede | queden | está | están | se quede) $state",
     ],
-    more: ["$state", `(${put}) $state`, "$state (en | para) $target"],
+    more: ["$state $target", "$state", `(${put}) $state`, "$state (en | para) $target"],
     deed: [
+      "(dile | diga | di) (a | al) $target que $verb",
       `$target (${should}) $verb`,
       "que $target $verb",
       "(haz | hacer | pon | poner) [a] $verb $target",
@@ -544,6 +560,7 @@ export const spanish: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "cómo de $measure está (tierra | aire) (de | del | en) $target",
         "cuánta $measure hay [en] $target",
         "(cómo de | qué tan) $measure (está | es | están) $target",
         "hace $measure [en] $target",
@@ -721,6 +738,7 @@ export const spanish: LanguagePack = {
         "[del todo | completamente] (cerrado | cerrada | cerrados | cerradas | abajo | bajado | bajada)",
       ],
       patterns: [
+        "(corre | corra | correr | echa) $target",
         "(cierra | cierre | cerrar | baja | baje | bajar) [del todo | completamente] $target [del todo | completamente | entero | hasta abajo]",
         `${close} $target [del todo | completamente | por completo]`,
       ],
@@ -737,6 +755,7 @@ export const spanish: LanguagePack = {
     },
     "open-more": {
       patterns: [
+        `${open} $amount $target`,
         `${open} [todavía | aún] [$amount] más $target`,
         `${open} $target [todavía | aún] [$amount] más`,
         "(sube | suba | subir | levanta | levantar) $target [en] $amount [más]",
@@ -784,6 +803,7 @@ export const spanish: LanguagePack = {
         "(bloqueado | bloqueada | bloqueadas | con llave)",
       ],
       patterns: [
+        "(echa | eche | pon) [la] llave (a | al | en) $target",
         "(cierra | cierre | cerrar) [con llave] $target con llave",
         "(cierra | cierre | cerrar) con llave $target",
         "(bloquea | bloquee | bloquear | echa la llave a | echa el cerrojo a) $target",
@@ -944,7 +964,10 @@ export const spanish: LanguagePack = {
       reply: "{$target} pulsado.",
     },
     start: {
-      deeds: ["arrancar | arranque | limpiar | limpie | funcionar | funcione | empezar | empiece"],
+      deeds: [
+        "empiece | arranque | limpie",
+        "arrancar | arranque | limpiar | limpie | funcionar | funcione | empezar | empiece",
+      ],
       states: ["(en marcha | funcionando | limpiando)"],
       patterns: [
         "(inicia | inicie | iniciar | arranca | arrancar | empieza | lanza | pon en marcha | poner en marcha) $target",
@@ -974,6 +997,7 @@ export const spanish: LanguagePack = {
       deeds: ["volver a [su | la] (base | casa) | vuelva a [su | la] (base | casa)"],
       states: ["en [su | la] base"],
       patterns: [
+        "$target (vuelve | regresa) a (su | tu | la) (base | estación)",
         "(manda | mande | mandar | envía | envíe | enviar | lleva | devuelve) $target (a casa | a [su | la] base | a cargar | de vuelta)",
         "(manda | envía | devuelve | lleva) $target a [su | la] (base | casa)",
         "$target a [su | la] (base | casa)",
@@ -1031,6 +1055,9 @@ export const spanish: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "hay [algún] $state en $target",
+        "(está | están) ($target $state | $state $target) o (cerrado | cerrada | abierto | abierta | encendido | encendida | apagado | apagada)",
+        "$target (está | están) $state o (cerrado | cerrada | abierto | abierta | encendido | encendida | apagado | apagada)",
         "(alguien ha | has | hemos | han) dejado $state $target",
         "(alguien ha | has | hemos | han) dejado $target $state",
         "(se ha | se han | se me ha) (quedado | dejado) ($state $target | $target $state)",

@@ -39,8 +39,8 @@ export interface TimeWords {
 }
 
 /**
- * One way to say a time of the clock, as patterns with `$hour` (0 to 24) and perhaps `$minute` (1
- * to 59) or `$tens` (10 to 59), or with `$clock` (18:30) or `$dotted` (18.30).
+ * One way to say a time of the clock, as patterns with `$hour` (0 to 24) or `$face` (1 to 12) and
+ * perhaps `$minute` (1 to 59) or `$tens` (10 to 59), or with `$clock` (18:30) or `$dotted` (18.30).
  */
 export interface ClockForm {
   said: Said;

@@ -141,6 +141,8 @@ export interface TargetWords {
   /** Things of a kind that was named before: "the one", "the ones". */
   one: Said;
   ones: Said;
+  /** Before a thing at hand: "this lamp", "that radio". */
+  this: Said;
   /** Between a thing and its place: "in", "im". */
   inPlace: Said;
   and: Said;
@@ -158,6 +160,7 @@ export const targetWords = [
   "everywhere",
   "one",
   "ones",
+  "this",
   "inPlace",
   "and",
   "except",

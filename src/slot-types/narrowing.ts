@@ -28,14 +28,15 @@ export function narrow(
   place: PlaceExpression,
 ): TargetExpression | undefined {
   switch (expression.target) {
-    case "kind":
-      return expression.place === undefined ? { ...expression, place } : undefined;
     // "Make it warmer in here": what is at hand there.
     case "it":
       return { target: "unsaid", place };
+    case "kind":
     case "unsaid":
-    case "everything":
-      return expression.place === undefined ? { ...expression, place } : undefined;
+    case "everything": {
+      const within = placeWithin(expression.place, place);
+      return within && { ...expression, place: within };
+    }
     case "named":
       if (expression.holders.every(({ entity }) => isPlace(entity.type))) return undefined;
       return { target: "within", of: expression, place };
@@ -55,6 +56,15 @@ export function narrow(
     default:
       return undefined;
   }
+}
+
+/** A place in a place: "everywhere upstairs" is upstairs. Two others are not one in the other. */
+function placeWithin(
+  one: PlaceExpression | undefined,
+  other: PlaceExpression,
+): PlaceExpression | undefined {
+  if (one === undefined || one === "everywhere") return other;
+  return other === "everywhere" ? one : undefined;
 }
 
 /** What "the ones in the kitchen" are, said beside something that was named by its kind. */

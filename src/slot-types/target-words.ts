@@ -46,7 +46,7 @@ const mostFound = 32;
  *
  *     target  = list [except (list | ones)]
  *     list    = unit *(and unit)
- *     unit    = [all] (thing | places thing | thing [in] places) | everything [[in] places] | here | it
+ *     unit    = [all | this] (thing | places thing | thing [in] places) | everything [[in] places] | here | it
  *             | ones | places "ones"
  *     thing   = name | noun of a kind
  *     places  = place *(and place)
@@ -202,6 +202,10 @@ export function createTargetReader(
         const next = afterSmall(end);
         for (const thing of things(next, true)) found.push(longerBy(thing, next - from));
       }
+      for (const end of connective("this", from)) {
+        const next = afterSmall(end);
+        for (const thing of things(next, false)) found.push(longerBy(thing, next - from));
+      }
       for (const end of connective("everything", from)) {
         found.push({ end, expression: { target: "everything" } });
         for (const at of placesAfter(end)) {
@@ -256,6 +260,12 @@ export function createTargetReader(
         }),
       );
 
+    /** Whether a preposition stands before a word. */
+    const isGoverned = (from: number): boolean => {
+      let at = from;
+      while (at > 0 && small[at - 1] === true) at--;
+      return at > 0 && connective("inPlace", at - 1).includes(at);
+    };
     const list = (from: number, depth: number): Found[] => {
       const found: Found[] = [];
       const add = (end: number, first: TargetExpression, rest: TargetExpression): void => {
@@ -269,6 +279,11 @@ export function createTargetReader(
           const next = afterSmall(joiner);
           for (const rest of list(next, depth + 1))
             add(rest.end, first.expression, rest.expression);
+          // A preposition is said again before what is no place: "a la lámpara y al ventilador".
+          for (const start of isGoverned(from) ? connective("inPlace", next).map(afterSmall) : []) {
+            for (const rest of list(start, depth + 1))
+              if (!isPlaced(rest.expression)) add(rest.end, first.expression, rest.expression);
+          }
           for (const { end, said } of onesAfter(joiner)) {
             const rest = among(first.expression, said);
             if (rest) add(end, first.expression, rest);
@@ -362,6 +377,13 @@ function longerBy(found: Found, words: number): Found {
 
 const nowhere: readonly number[] = [];
 const noneFound: Found[] = [];
+
+/** Whether something is a place and no thing, or begins with one. */
+function isPlaced(expression: TargetExpression): boolean {
+  const [first = expression] = expression.target === "list" ? expression.items : [];
+  if (first.target === "named") return first.holders.some(({ entity }) => isPlace(entity.type));
+  return first.target !== "kind";
+}
 
 /** A list, unless it has both a place and things by their kind: a place would widen it. */
 function joined(first: TargetExpression, rest: TargetExpression): TargetExpression | undefined {

@@ -53,6 +53,7 @@ const day = 24 * 60;
 
 interface ClockParts {
   hour: number;
+  face: number;
   minute: number;
   tens: number;
   clock: ClockReading;
@@ -78,7 +79,7 @@ export function createClockReader(
       ...times.clock.map(({ said, minutes = 0, before }): Form<ClockParts, ClockReading> => {
         return {
           said,
-          make({ clock, dotted, hour, minute, tens }) {
+          make({ clock, dotted, face, hour = face, minute, tens }) {
             if (clock ?? dotted) return clock ?? dotted;
             if (hour === undefined) return undefined;
             const counted = minute ?? tens ?? minutes;
@@ -93,6 +94,7 @@ export function createClockReader(
     ],
     {
       hour: whole(0, 24),
+      face: whole(1, 12),
       minute: whole(1, 59),
       tens: whole(10, 59),
       clock: digits(/^(\d{1,2}):(\d{2})$/),
@@ -159,6 +161,7 @@ export function timeGrammar(writing: Writing): Pattern {
   return define("time", () => {
     const parts = new Map([
       ["hour", define("hour", () => spelled(writing, 0, 24))],
+      ["face", define("face", () => spelled(writing, 1, 12))],
       ["minute", define("minute", () => spelled(writing, 1, 59))],
       ["tens", define("tens", () => spelled(writing, 10, 59))],
     ]);

@@ -6,12 +6,8 @@ import { takeAlong } from "../../commands/bulk.ts";
 import { addDefaults, unitOf } from "../../commands/compute.ts";
 import { type SlotValue, type Slots, filledBy, valueBy } from "../../commands/outcome.ts";
 import { propertiesRead } from "../../commands/question.ts";
-import {
-  type Devices,
-  type Speaker,
-  type TargetAsked,
-  resolveTarget,
-} from "../../commands/targets.ts";
+import type { Devices, TargetAsked } from "../../commands/resolved.ts";
+import { type Speaker, resolveTarget } from "../../commands/targets.ts";
 import type { Device } from "../../model/home.ts";
 import type { SpokenPattern } from "../../model/spoken.ts";
 import type { Order, TellStep } from "../../model/step.ts";
