@@ -201,7 +201,7 @@ export interface ValueSlot {
 export interface DevicesSlot {
   devices: readonly string[];
   words: string;
-  /** Said as "it" or "there": by what was spoken of before. */
+  /** Said as "it", "there" or "the one": by what was spoken of before. */
   leans?: true;
 }
 

@@ -10,7 +10,7 @@ import { deviceIndex } from "../model/device-index.ts";
 import type { TargetExpression } from "../slot-types/expression.ts";
 import type { Narrowing } from "../slot-types/narrowing.ts";
 import type { Holder } from "../slot-types/expression.ts";
-import { type Asked, lackOf } from "./ability.ts";
+import { lackOf } from "./ability.ts";
 import { askedKey, remembered } from "./remembered.ts";
 import type { Devices, Resolved, TargetAsked } from "./resolved.ts";
 import type { ComputeContext } from "./compute.ts";
@@ -107,7 +107,7 @@ function resolveExpression(
 }
 
 function isNamed(expression: TargetExpression): boolean {
-  if (["everything", "here", "there"].includes(expression.target)) return false;
+  if (["everything", "here", "there", "ones"].includes(expression.target)) return false;
   if (expression.target !== "named") return true;
   return expression.holders.some(({ entity: { type } }) => type === "device" || type === "group");
 }

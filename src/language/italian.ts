@@ -1084,6 +1084,7 @@ export const italian: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(è | sono) $state o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta) $target",
         `c'è [del] $state ${in_} $target`,
         "(è | sono) ($target $state | $state $target) o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta)",
         "$target (è | sono) $state o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta)",

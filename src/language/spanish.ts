@@ -88,7 +88,7 @@ export const spanish: LanguagePack = {
     },
     joiners: ["y"],
     clock: [
-      { said: ["[la | las] $hour [horas | en punto]"] },
+      { said: ["(la | las) $hour [horas | en punto]", "$hour (horas | en punto)", "$face"] },
       { said: ["[la | las] $hour y $minute", "[la | las] $hour $tens"] },
       { said: ["[la | las] $hour y media"], minutes: 30 },
       { said: ["[la | las] $hour y cuarto"], minutes: 15 },
@@ -1055,6 +1055,7 @@ export const spanish: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
+        "(está | están) $state o (cerrado | cerrada | abierto | abierta | encendido | encendida | apagado | apagada) $target",
         "hay [algún] $state en $target",
         "(está | están) ($target $state | $state $target) o (cerrado | cerrada | abierto | abierta | encendido | encendida | apagado | apagada)",
         "$target (está | están) $state o (cerrado | cerrada | abierto | abierta | encendido | encendida | apagado | apagada)",

@@ -162,7 +162,7 @@ function settleAll(
     if (resolved.result === "choices") return { ...resolved, slot: slot.name };
     if (resolved.result !== "devices") return resolved;
     targets.set(slot.name, resolved);
-    const leans = reading.target.target === "it" || reading.target.target === "there";
+    const leans = ["it", "there", "ones"].includes(reading.target.target);
     slots[slot.name] = { devices: idsOf(resolved), words, ...(leans ? { leans } : {}) };
   }
   for (const name of targetsOf(plan)) {
