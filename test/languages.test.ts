@@ -59,7 +59,9 @@ test.each(packs.map((pack) => [pack.name, pack] as const))(
         const parsed = parsePattern(text, pack);
         return parsed.ok ? [...phrases(parsed.pattern, (name) => words(`$${name}`))] : [[text]];
       })
-      .filter((said) => !["$hour", "$face", "$clock", "$dotted"].some((part) => said.includes(part)));
+      .filter(
+        (said) => !["$hour", "$face", "$clock", "$dotted"].some((part) => said.includes(part)),
+      );
     expect(without).toEqual([]);
   },
 );
