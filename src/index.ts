@@ -3,7 +3,9 @@ export { readPhrasebook } from "./book/read.ts";
 export { type Book, createReader, type Reader, type ReaderOptions } from "./book/book.ts";
 export { definePhrasebook } from "./phrasebook/define.ts";
 export { simulate } from "./home/simulated/simulate.ts";
-export { resultsVersion, runSuites } from "./suites/run.ts";
+export { caseKey, resultsVersion } from "./suites/results.ts";
+export { mergeResults } from "./suites/merge.ts";
+export { runSuites } from "./suites/run.ts";
 export { readSuites, type Suites } from "./suites/read.ts";
 export { partSources, type Parted } from "./suites/sources.ts";
 export { type Day, readDays, runDay } from "./suites/day.ts";
@@ -58,6 +60,7 @@ export type { FrameForm, Frames, FrameSort } from "./language/frames.ts";
 export type { ClockForm, DurationUnit, TimeWords } from "./language/times.ts";
 export type {
   AnswerReplies,
+  DoingWord,
   KindNouns,
   Said,
   StateWord,
@@ -118,11 +121,13 @@ export type { States } from "./phrasebook/states.ts";
 export type {
   CaseBase,
   CaseFailed,
+  CasePassed,
   CaseResult,
-  RunOptions,
   SuiteResult,
   SuiteResults,
-} from "./suites/run.ts";
+} from "./suites/results.ts";
+export type { RunOptions } from "./suites/run.ts";
+export type { Selection } from "./suites/select.ts";
 export type { Failure } from "./suites/judge.ts";
 export type { Finding, Severity } from "./source/finding.ts";
 export type { Position, Span } from "./source/position.ts";

@@ -24,16 +24,20 @@ export async function loadBook(options: BookOptions): Promise<Book> {
 }
 
 /** The same with the suites and days that stand beside it. */
-export async function loadFolder({ in: named, allow = [] }: BookOptions): Promise<Opened> {
+export async function loadFolder({
+  in: named,
+  allow = [],
+}: BookOptions): Promise<Opened & { folder: string }> {
   if (named === "-") {
-    return openSources([{ path: "standard input", text: await readInput() }], []);
+    const text = await readInput();
+    return { folder: ".", ...openSources([{ path: "standard input", text }], []) };
   }
   const folder = named ?? (await findFolder("."));
   const { sources, findings } = await readFolder(folder, allow);
   const opened = openSources(sources, findings);
   const { suiteSources, daySources } = opened;
   const besides = [...suiteSources, ...daySources];
-  if (sources.length + findings.length > besides.length) return opened;
+  if (sources.length + findings.length > besides.length) return { folder, ...opened };
   const [beside] = besides;
   if (beside) {
     const what = suiteSources.length > 0 ? "a suite" : "a day";

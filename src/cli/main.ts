@@ -5,7 +5,18 @@ import { complain, printData } from "./output.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { Argument, Command, CommanderError, Option } from "commander";
 import { exit } from "./exit.ts";
-import { dateOf, durationOf, exportFormats, importForms, shells, timeOf } from "./values.ts";
+import {
+  countOf,
+  dateOf,
+  durationOf,
+  exportFormats,
+  importForms,
+  reportForms,
+  reportOf,
+  shardOf,
+  shells,
+  timeOf,
+} from "./values.ts";
 import type { ExportOptions, ImportOptions } from "./exchange.ts";
 import type { CheckOptions } from "./check.ts";
 import type { HearOptions } from "./hear.ts";
@@ -19,7 +30,7 @@ function opening(command: Command): Command {
     .allowExcessArguments()
     .hook("preAction", ({ args, registeredArguments }) => {
       const more = args[registeredArguments.length];
-      if (more === undefined) return;
+      if (more === undefined || registeredArguments.at(-1)?.variadic) return;
       throw new WrongUse(`"${more}" is one argument too many; a folder is given as --in ${more}`);
     })
     .option(
@@ -101,17 +112,32 @@ Examples:
     });
 
   opening(program.command("test"))
-    .description("run the suites of a phrasebook")
-    .option("--only <suite...>", "names of the suites to run")
+    .description("run the suites of a home, or of many")
+    .argument("[what...]", "suite files, folders of homes or suites, or parts of names")
+    .option("--only <name...>", "parts of names of suites or cases")
+    .option("--tag <tag...>", "only cases with one of these tags")
+    .option("--language <tag...>", "only cases in these languages, such as de")
+    .option("--failed", "only cases that failed when they were run last")
+    .option("--bail <count>", "stop after so many failures", countOf)
+    .option("--shard <part>", "one part of all cases, such as 2/4", shardOf)
+    .option("--shuffle <seed>", "run in an order that this number decides", countOf)
+    .option("--merge <file...>", "run nothing: join the --json results of all parts of a run")
+    .option("--report <form=file>", `write a report: ${reportForms.join(", ")}`, reportOf)
     .option("--why", "tell readings that lost as well, and the rules that dropped them")
+    .option("--log", "tell all that happened in each case that failed")
     .option("--json", `print the results ${jsonForm}`)
     .addHelpText(
       "after",
-      '\nExamples:\n  calm-phrase test\n  calm-phrase test --in homes/mill --only "closing time"',
+      `
+Examples:
+  calm-phrase test
+  calm-phrase test "closing time" --tag guards
+  calm-phrase test homes --report junit=results.xml --report html=results.html
+  calm-phrase test --failed`,
     )
-    .action(async (options: TestOptions) => {
+    .action(async (what: string[], options: TestOptions) => {
       const { test } = await import("./test.ts");
-      done(await test(options));
+      done(await test(what, options));
     });
 
   opening(program.command("sayable"))

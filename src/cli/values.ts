@@ -8,6 +8,10 @@ export const exportFormats = ["csv", "td", "srgs", "srgs-xml", "jsgf"] as const;
 export const importForms = ["csv", "td", "srgs", "srgs-xml"] as const;
 export const shells = ["bash", "zsh", "fish"] as const;
 
+export const reportForms = ["junit", "tap", "json", "markdown", "html"] as const;
+
+export type ReportForm = (typeof reportForms)[number];
+
 export type ExportFormat = (typeof exportFormats)[number];
 export type ImportForm = (typeof importForms)[number];
 
@@ -24,4 +28,30 @@ export function dateOf(text: string): string {
 export function durationOf(text: string): string {
   if (parseDuration(text) !== undefined) return text;
   throw new InvalidArgumentError("Write it as 30m, 1h 30m or 45s.");
+}
+
+/** A whole number that an option is. */
+export function countOf(text: string): number {
+  if (/^\d+$/.test(text)) return Number(text);
+  throw new InvalidArgumentError("Write a whole number.");
+}
+
+export function shardOf(text: string): { part: number; of: number } {
+  const [, part, of] = /^(\d+)\/(\d+)$/.exec(text) ?? [];
+  const shard = { part: Number(part), of: Number(of) };
+  if (shard.part >= 1 && shard.part <= shard.of) return shard;
+  throw new InvalidArgumentError("Write which part of how many, such as 2/4.");
+}
+
+/** One more report: its form, and the file that it goes to. */
+export function reportOf(
+  text: string,
+  before: { form: ReportForm; path: string }[] = [],
+): { form: ReportForm; path: string }[] {
+  const at = text.indexOf("=");
+  const form = reportForms.find((each) => each === text.slice(0, at));
+  if (form && at < text.length - 1) return [...before, { form, path: text.slice(at + 1) }];
+  throw new InvalidArgumentError(
+    `Write a form and a file, such as junit=results.xml; forms are ${reportForms.join(", ")}.`,
+  );
 }

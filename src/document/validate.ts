@@ -29,7 +29,7 @@ export function validate<T>(
   if (first.success) return first.data;
 
   let rest: unknown = copy(document.value);
-  let issues = flatten(first.error.issues);
+  let issues = flatten(first.error.issues, rest);
   for (let round = 0; round < mostRounds; round++) {
     if (!document.broken) findings.push(...describe(issues, schema, document, rest));
     const parts = partsOf(issues);
@@ -43,8 +43,8 @@ export function validate<T>(
     const next = schema.safeParse(rest);
     if (next.success) return next.data;
     // What follows from leaving parts out is no news to the reader.
-    issues = flatten(next.error.issues).filter(({ issue }) => !isMissing(issue, rest));
-    if (issues.length === 0) issues = flatten(next.error.issues).map(parentOf);
+    issues = flatten(next.error.issues, rest).filter(({ issue }) => !isMissing(issue, rest));
+    if (issues.length === 0) issues = flatten(next.error.issues, rest).map(parentOf);
   }
   leave([]);
   return undefined;
@@ -79,26 +79,31 @@ interface Located {
 }
 
 /** The issues themselves; of a union, those of the form that was meant. */
-function flatten(issues: readonly Issue[], prefix: Path = []): Located[] {
+function flatten(issues: readonly Issue[], root: unknown, prefix: Path = []): Located[] {
   return issues.flatMap((issue): Located[] => {
     const path = [...prefix, ...issue.path];
     if (issue.code === "invalid_union") {
       const [meant] = issue.errors
         .filter((branch) => branch.length > 0 && branch.every((inner) => !isShape(inner)))
-        .sort((a, b) => distance(a) - distance(b));
-      if (meant) return flatten(meant, path);
+        .map((branch) => ({ branch, far: distance(branch, valueAt(root, path)) }))
+        .sort((a, b) => a.far - b.far);
+      if (meant) return flatten(meant.branch, root, path);
     }
     return [{ issue, path }];
   });
 }
 
-/** How far a value is from a form that a union allows: by the keys that it does not know first. */
-function distance(branch: readonly Issue[]): number {
+/**
+ * How far a value is from a form that a union allows: by the keys that it has not got first, then by
+ * those that the form does not know.
+ */
+function distance(branch: readonly Issue[], value: unknown): number {
   const atTop = branch.filter(({ path }) => path.length === 0);
   const unknown = atTop.flatMap((issue) => (issue.code === "unrecognized_keys" ? issue.keys : []));
   const wanted = branch.filter(({ path }) => path.length === 1).map(({ path }) => String(path[0]));
   const misspelled = unknown.filter((key) => nearest(key, wanted) !== undefined);
-  return 4 * unknown.length - 3 * misspelled.length + branch.length;
+  const missing = branch.filter((issue) => issue.path.length === 1 && isMissing(issue, value));
+  return 16 * missing.length + 4 * unknown.length - 3 * misspelled.length + branch.length;
 }
 
 /** Whether a union's branch failed at its top: the value has another shape altogether. */

@@ -598,23 +598,23 @@ export const dutch: LanguagePack = {
       deeds: ["draaien | lopen | starten"],
       states: ["aan het draaien"],
       patterns: [
-        `${flick} $target aan de gang`,
         "(start) $target",
         "$target (starten | laten draaien)",
         "(laat) $target (draaien | lopen)",
+        `${flick} $target aan de gang`,
       ],
       reply: "{$target}: aan.",
     },
     "power-stop": {
-      patterns: [`${flick} $target stop`, "(stop) $target", "$target stoppen"],
+      patterns: ["(stop) $target", "$target stoppen", `${flick} $target stop`],
       reply: "{$target}: uit.",
     },
     "ask-how": {
       patterns: [
-        "hoe $measure is (grond | aarde | lucht) (in | op) $target",
         "hoe $measure is het",
         "hoe $measure (is | zijn | staat | staan | draait) [het] [in | op | bij | van] $target [open | ingesteld]",
         "is het $measure [in | op | bij] $target",
+        "hoe $measure is (grond | aarde | lucht) (in | op) $target",
       ],
       reply: "",
     },
@@ -797,8 +797,8 @@ export const dutch: LanguagePack = {
     },
     "open-more": {
       patterns: [
-        `${open} $target (nog $amount | $amount verder | verder) (open | omhoog)`,
         `(open | haal) $target met $amount [verder]`,
+        `${open} $target (nog $amount | $amount verder | verder) (open | omhoog)`,
       ],
       states: [
         "op een kier",
@@ -809,8 +809,8 @@ export const dutch: LanguagePack = {
     },
     "close-more": {
       patterns: [
-        `(${open} | sluit) $target (nog $amount | $amount verder | verder) (dicht | omlaag)`,
         "(sluit) $target met $amount [verder]",
+        `(${open} | sluit) $target (nog $amount | $amount verder | verder) (dicht | omlaag)`,
       ],
       states: ["[met] $amount verder (omlaag | dicht)", "[$amount] verder (omlaag | dicht)"],
       reply: "{$target} verder dicht.",
@@ -818,10 +818,10 @@ export const dutch: LanguagePack = {
     "tilt-to": {
       states: ["[op] $level gekanteld"],
       patterns: [
-        "(kantel | draai | zet) lamellen (van | op) $target (op | naar) $level",
-        "lamellen (van | op) $target (op | naar) $level (kantelen | draaien | zetten)",
         "(kantel) $target [op | naar | tot] $level",
         "$target [op | naar | tot] $level kantelen",
+        "(kantel | draai | zet) lamellen (van | op) $target (op | naar) $level",
+        "lamellen (van | op) $target (op | naar) $level (kantelen | draaien | zetten)",
       ],
       reply: "{$target} gekanteld op {$level} procent.",
     },
@@ -857,11 +857,11 @@ export const dutch: LanguagePack = {
     unlock: {
       states: ["(van het slot | van slot | ontgrendeld)"],
       patterns: [
-        "(haal | doe) $target van het slot [af]",
         "(haal | doe) $target van [het] slot",
         "$target van [het] slot (halen | doen)",
         "$target ontgrendelen",
         "ontgrendel $target",
+        "(haal | doe) $target van het slot [af]",
       ],
       reply: "{$target} van het slot.",
     },
@@ -1012,13 +1012,13 @@ export const dutch: LanguagePack = {
       deeds: ["draaien | lopen | starten | beginnen | schoonmaken | stofzuigen | zuigen | vegen"],
       states: ["(aan het werk | aan het zuigen | aan het draaien | bezig)"],
       patterns: [
-        `${flick} $target aan de gang`,
         "$target (starten | laten draaien | laten lopen | aan het werk zetten)",
         "(laat) $target (draaien | lopen | zuigen | vegen | starten | werken)",
         "(stuur) $target (op pad | eropuit | weg)",
         "start $target",
         "laat $target (beginnen | draaien | zuigen | starten)",
         "$target (start | starten | beginnen)",
+        `${flick} $target aan de gang`,
       ],
       reply: "{$target} gestart.",
     },
@@ -1090,14 +1090,14 @@ export const dutch: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "is er $state (in | op | bij) $target",
-        "(is | zijn | staat | staan) $target $state of (dicht | open | aan | uit | op slot)",
-        "(heb ik | hebben we | heb je | heeft iemand) $target [nog] $state [gedaan | gezet | gelaten | laten staan | laten zitten]",
         "(is | zijn | staat | staan | zit | zitten) $target [nog | allemaal] $state",
         "(heb ik | hebben we) $target [nog] $state (gelaten | laten staan)",
         "(kijk | zeg | check) [me] of $target [nog] $state (is | zijn | staat | staan)",
         "(is | zijn) $target al $state",
         "(kijk | controleer | zeg me) of $target $state (is | zijn | staat | staan)",
+        "is er $state (in | op | bij) $target",
+        "(is | zijn | staat | staan) $target $state of (dicht | open | aan | uit | op slot)",
+        "(heb ik | hebben we | heb je | heeft iemand) $target [nog] $state [gedaan | gezet | gelaten | laten staan | laten zitten]",
       ],
       reply: "",
     },

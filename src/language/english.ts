@@ -1130,11 +1130,11 @@ export const english: LanguagePack = {
     },
     "ask-how": {
       patterns: [
-        "how $measure is (air | soil | compost | room) [in | on | at] $target",
-        "is it [very | really | still] $measure [in | on | at] $target",
         "how $measure is it",
         `how $measure (is | are) [it] [${of} | inside] $target [running | set | now]`,
         `how $measure (does | do) $target (run | go | get)`,
+        "how $measure is (air | soil | compost | room) [in | on | at] $target",
+        "is it [very | really | still] $measure [in | on | at] $target",
       ],
       reply: "",
     },
@@ -1161,11 +1161,6 @@ export const english: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "(is | was) there [any] $state [in | on | at] $target",
-        "(is | are) $target $state or (closed | shut | open | off | on | out | locked | unlocked)",
-        "(did | have | has) (you | they | anyone | anybody | someone | somebody) (leave | left | forget | get | got) $target $state",
-        "(was | were | has | have) $target [been] (left | still) $state",
-        "(did | have | has) (you | they | anyone | anybody | someone | somebody) $state [up] $target",
         "(is | are) $target [still | currently | all] $state [right now | now]",
         "(did | have) (I | we | anyone) (turn | turned | switch | switched | leave | left | shut | put) $target $state",
         "(did | have) (I | we | anyone) $state [up] $target",
@@ -1173,6 +1168,11 @@ export const english: LanguagePack = {
         "(did | have) (I | we | anyone | you) (leave | left) $target $state",
         "(has | have) $target $state",
         "(is | are) $target $state or not",
+        "(is | was) there [any] $state [in | on | at] $target",
+        "(is | are) $target $state or (closed | shut | open | off | on | out | locked | unlocked)",
+        "(did | have | has) (you | they | anyone | anybody | someone | somebody) (leave | left | forget | get | got) $target $state",
+        "(was | were | has | have) $target [been] (left | still) $state",
+        "(did | have | has) (you | they | anyone | anybody | someone | somebody) $state [up] $target",
       ],
       reply: "",
     },

@@ -535,8 +535,8 @@ export const french: LanguagePack = {
   vocabulary: {
     "mode-on": {
       patterns: [
-        "(mets | mettez | mettre | remets) $target",
         "(mets | mettez | mettre | remets | remettre) $target en (marche | route)",
+        "(mets | mettez | mettre | remets) $target",
       ],
       reply: "{$target} : en marche.",
     },
@@ -562,9 +562,9 @@ export const french: LanguagePack = {
       deeds: ["tourner | marcher | démarrer"],
       states: ["en (marche | route)"],
       patterns: [
-        "(mets | mettez | mettre | remets | remettre) en (marche | route) $target",
         "(mets | mettez | mettre | remets | remettre) [en (marche | route)] $target en (marche | route)",
         "(démarre | démarrez | démarrer | lance | lancer) $target",
+        "(mets | mettez | mettre | remets | remettre) en (marche | route) $target",
       ],
       reply: "{$target} : allumé.",
     },
@@ -574,11 +574,11 @@ export const french: LanguagePack = {
     },
     "ask-how": {
       patterns: [
-        "(est ce qu' | est ce que) [il] fait [très | encore | déjà] $measure [dans | à | au | sur | en] $target",
-        "combien de $measure (y a t il | il y a) [dans | à | au | sur | en] $target",
         "(à quel point | combien) [est ce que] $target (est | sont) $measure",
         "(il fait | fait il) $measure [comment] [dans | à | au | sur | en] $target",
         "$target (est | sont) $measure à combien",
+        "(est ce qu' | est ce que) [il] fait [très | encore | déjà] $measure [dans | à | au | sur | en] $target",
+        "combien de $measure (y a t il | il y a) [dans | à | au | sur | en] $target",
       ],
       reply: "",
     },
@@ -595,9 +595,9 @@ export const french: LanguagePack = {
     },
     "power-on": {
       patterns: [
-        "(mets | mettez | mettre | remets) $target",
         "(rallume | rallumez | rallumer) $target",
         "(fais | faites | faire) (marcher | fonctionner) $target",
+        "(mets | mettez | mettre | remets) $target",
       ],
       reply: "{$target} : allumé.",
     },
@@ -769,9 +769,9 @@ export const french: LanguagePack = {
         "[complètement | tout] (fermé | fermée | fermés | fermées | baissé | baissés | en bas)",
       ],
       patterns: [
-        "(tire | tirez | tirer) $target",
         "(ferme | fermez | fermer | baisse | baissez | baisser | descends | descendre | referme) [complètement | entièrement] $target [complètement | entièrement | jusqu'en bas | à fond]",
         `${close} $target [complètement | entièrement]`,
+        "(tire | tirez | tirer) $target",
       ],
       reply: "{$target} se ferme.",
     },
@@ -788,24 +788,24 @@ export const french: LanguagePack = {
     },
     "open-more": {
       patterns: [
+        `${open} $target (de | d') $amount [de plus]`,
+        "(monte | monter) $target (de | d') $amount [de plus]",
         "(entrouvre | entrouvrir) $target",
         `${open} encore $amount $target`,
         `${open} $target encore [$amount]`,
         `${open} [$amount] (plus | davantage) $target`,
         `${open} $target [$amount] (plus | davantage)`,
-        `${open} $target (de | d') $amount [de plus]`,
-        "(monte | monter) $target (de | d') $amount [de plus]",
       ],
       states: ["[$amount] plus (ouvert | ouverte | ouverts | haut)"],
       reply: "{$target} : plus ouvert.",
     },
     "close-more": {
       patterns: [
+        `${close} $target (de | d') $amount [de plus]`,
         `${close} encore $amount $target`,
         `${close} $target encore [$amount]`,
         `${close} [$amount] (plus | davantage) $target`,
         `${close} $target [$amount] (plus | davantage)`,
-        `${close} $target (de | d') $amount [de plus]`,
       ],
       states: ["[$amount] plus (fermé | fermée | fermés | bas)"],
       reply: "{$target} : plus fermé.",
@@ -813,10 +813,10 @@ export const french: LanguagePack = {
     "tilt-to": {
       states: ["(incliné | inclinée) [à] $level"],
       patterns: [
-        `(incline | inclinez | incliner | oriente | orienter | tourne) (lames | lamelles) ${of} $target ${to} $level`,
         `(incline | inclinez | incliner) $target ${to} $level`,
         `${set} [l'] inclinaison ${of} $target ${to} $level`,
         `$target inclinaison [${to}] $level`,
+        `(incline | inclinez | incliner | oriente | orienter | tourne) (lames | lamelles) ${of} $target ${to} $level`,
       ],
       reply: "{$target} incliné à {$level} pour cent.",
     },
@@ -1006,11 +1006,11 @@ export const french: LanguagePack = {
       deeds: ["démarrer | tourner | marcher | partir"],
       states: ["(en marche | démarré | lancé)"],
       patterns: [
-        "(mets | mettez | mettre | remets | remettre) en (marche | route) $target",
         "(mets | mettez | mettre | remets | remettre) $target en (marche | route)",
         "(démarre | démarrez | démarrer | lance | lancez | lancer | envoie | fais partir) $target",
         `${start} $target`,
         "$target (démarre | marche)",
+        "(mets | mettez | mettre | remets | remettre) en (marche | route) $target",
       ],
       reply: "{$target} démarre.",
     },
@@ -1087,10 +1087,6 @@ export const french: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "(y a t il | il y a | est ce qu'il y a) du $state [dans | à | au | sur | en] $target",
-        "$target (est | sont) [t] [il | elle] $state ou (fermé | fermée | ouvert | ouverte | allumé | allumée | éteint | éteinte)",
-        "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) (laissé | oublié) $target $state",
-        "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) [bien] $state $target",
         "est ce que $target (est | sont) [encore | toujours | bien] $state",
         "est ce que j'ai laissé $target $state",
         "ai je laissé $target $state",
@@ -1101,6 +1097,10 @@ export const french: LanguagePack = {
         "$target (a | ont) $state",
         "(regarde | vérifie | dis moi) si $target (est | sont) [encore | toujours | bien] $state",
         "(est | sont) ce que $target $state",
+        "(y a t il | il y a | est ce qu'il y a) du $state [dans | à | au | sur | en] $target",
+        "$target (est | sont) [t] [il | elle] $state ou (fermé | fermée | ouvert | ouverte | allumé | allumée | éteint | éteinte)",
+        "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) (laissé | oublié) $target $state",
+        "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) [bien] $state $target",
       ],
       reply: "",
     },

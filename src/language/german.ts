@@ -688,10 +688,10 @@ export const german: LanguagePack = {
     "position-short": {
       states: ["$level (zu | geschlossen | unten | runter | herunter)"],
       patterns: [
-        "$target (zu | um) $level (runter | zu | herunter)",
         "(schließ | schließe | mach | mache | fahr | fahre | lass | zieh) $target [zu] $level (zu | runter | herunter | herab)",
         "(schließ | schließe) $target [zu] $level",
         "$target [zu] $level (schließen | zumachen | runterfahren | herunterfahren | runterlassen)",
+        "$target (zu | um) $level (runter | zu | herunter)",
       ],
       reply: "{$target} geht zu.",
     },
@@ -715,12 +715,12 @@ export const german: LanguagePack = {
     },
     "ask-how": {
       patterns: [
-        "wie $measure ist (Erde | Boden | Luft) (in | im | auf | am) $target",
-        "ist es [sehr | noch | schon] $measure [im | in | auf | am] $target",
-        "ist es [im | in | auf | am] $target [sehr | noch | schon] $measure",
         "wie $measure ist es",
         "wie $measure (ist | sind | läuft | steht) [es | denn] [von | vom | im | in | am | auf | bei] $target [eingestellt | gerade | offen]",
         "wie $measure $target (ist | sind)",
+        "wie $measure ist (Erde | Boden | Luft) (in | im | auf | am) $target",
+        "ist es [sehr | noch | schon] $measure [im | in | auf | am] $target",
+        "ist es [im | in | auf | am] $target [sehr | noch | schon] $measure",
       ],
       reply: "",
     },
@@ -738,24 +738,23 @@ export const german: LanguagePack = {
     "power-on": {
       states: ["(am laufen | in Betrieb)"],
       patterns: [
-        "$target anlassen",
         "(zünd | zünde) $target an",
-
         "$target (aktivieren | anzünden)",
         `${flick} $target [wieder] (an | ein)`,
         "$target (an | ein)",
         "(aktiviere | aktivier) $target",
         "ich brauche $target [an]",
+        "$target anlassen",
       ],
       reply: "{$target}: an.",
     },
     "power-off": {
       patterns: [
-        "$target auslassen",
         "(lösch | lösche | kill) $target",
         "$target (löschen | deaktivieren)",
         "(deaktiviere | deaktivier | lösche | lösch) $target",
         "ich brauche $target nicht [mehr]",
+        "$target auslassen",
       ],
       reply: "{$target}: aus.",
     },
@@ -880,12 +879,12 @@ export const german: LanguagePack = {
       deeds: ["aufgehen | öffnen | hochfahren | auffahren"],
       states: ["[ganz | komplett] (auf | offen | geöffnet | oben | hoch | rauf | nach oben)"],
       patterns: [
-        "$target aufziehen",
-        "$target aufschieben",
         "(öffne | öffn | öffnen Sie) $target [ganz | komplett]",
         "$target [ganz | komplett | wieder] (öffnen | aufmachen | hochfahren | hochziehen | aufziehen)",
         `${open} $target [ganz] (auf | hoch | rauf | nach oben)`,
         "(hebe | heb) $target [an]",
+        "$target aufziehen",
+        "$target aufschieben",
       ],
       reply: "{$target} geht auf.",
     },
@@ -893,12 +892,12 @@ export const german: LanguagePack = {
       deeds: ["zugehen | schließen | runterfahren | herunterfahren | zufahren"],
       states: ["[ganz | komplett] (zu | geschlossen | unten | runter | herunter | nach unten)"],
       patterns: [
-        "$target zuziehen",
-        "$target zuschieben",
         "(schließe | schließ | schließen Sie) $target [ganz | komplett]",
         "$target [ganz | komplett | wieder] (schließen | zumachen | herunterfahren | runterfahren | runterlassen | herunterlassen)",
         `${open} $target [ganz] (zu | runter | herunter | nach unten)`,
         "(senke | senk) $target [ab]",
+        "$target zuziehen",
+        "$target zuschieben",
       ],
       reply: "{$target} geht zu.",
     },
@@ -913,8 +912,8 @@ export const german: LanguagePack = {
     },
     "open-more": {
       patterns: [
-        `${open} $target (noch $amount | $amount weiter | weiter) (auf | hoch | rauf)`,
         "(öffne | hebe | heb) $target um $amount [weiter]",
+        `${open} $target (noch $amount | $amount weiter | weiter) (auf | hoch | rauf)`,
       ],
       states: [
         "um $amount [weiter] (auf | offen | hoch | rauf | nach oben)",
@@ -924,8 +923,8 @@ export const german: LanguagePack = {
     },
     "close-more": {
       patterns: [
-        `${open} $target (noch $amount | $amount weiter | weiter) (zu | runter)`,
         "(schließ | schließe | senke | senk) $target um $amount [weiter]",
+        `${open} $target (noch $amount | $amount weiter | weiter) (zu | runter)`,
       ],
       states: [
         "um $amount [weiter] (zu | runter | herunter | nach unten)",
@@ -936,10 +935,10 @@ export const german: LanguagePack = {
     "tilt-to": {
       states: ["[auf] $level (gekippt | geneigt)"],
       patterns: [
-        "(kipp | kippe | neig | neige | dreh | drehe) (Lamellen [von | vom | an] $target | $target) auf $level",
-        "(Lamellen [von | vom | an] $target | $target) auf $level (kippen | neigen | drehen)",
         "(kippe | kipp | neige | neig) $target [auf] $level",
         "$target [auf] $level (kippen | neigen)",
+        "(kipp | kippe | neig | neige | dreh | drehe) (Lamellen [von | vom | an] $target | $target) auf $level",
+        "(Lamellen [von | vom | an] $target | $target) auf $level (kippen | neigen | drehen)",
       ],
       reply: "{$target}: Neigung {$level} Prozent.",
     },
@@ -993,13 +992,13 @@ export const german: LanguagePack = {
     arm: {
       states: ["(scharf | aktiv | an | ein) [auf | für] [$mode]", "[auf | in] $mode"],
       patterns: [
-        "$target [für | auf | in] $mode [Modus] scharf (schalten | stellen | machen)",
         "$target (scharfschalten | scharf schalten | scharf stellen | scharfstellen | aktivieren) [für | auf] [$mode]",
         "(aktivier | aktiviere) $target [für | auf | im] [$mode]",
         "(schalt | schalte | stell | stelle | mach | mache) $target [für | auf] [die] $mode scharf",
         `${flick} $target scharf [auf] [$mode]`,
         `${flick} $target [auf] $mode [scharf]`,
         "(schärfe | schärf) $target",
+        "$target [für | auf | in] $mode [Modus] scharf (schalten | stellen | machen)",
       ],
       reply: "{$target} ist scharf.",
     },
@@ -1017,12 +1016,12 @@ export const german: LanguagePack = {
       deeds: ["aufnehmen | aufzeichnen"],
       states: ["am aufnehmen"],
       patterns: [
-        "$target aufnehmen [lassen]",
         "(starte | start | beginn | beginne) [mit der] Aufnahme [mit | auf | von | vom | der] $target",
         "[mit] $target aufnehmen",
         "(nimm | nehm) [mit] $target auf",
         "(nimm | nehme) mit $target auf",
         "$target (aufnehmen | Aufnahme starten | Aufnahme an)",
+        "$target aufnehmen [lassen]",
       ],
       reply: "{$target} nimmt auf.",
     },
@@ -1179,8 +1178,8 @@ export const german: LanguagePack = {
     dock: {
       deeds: ["heimfahren | zurückfahren | laden"],
       states: [
-        "zurück (zur | in die | auf die) (Station | Basis | Ladestation)",
         "(zurück | in der Station | nach Hause)",
+        "zurück (zur | in die | auf die) (Station | Basis | Ladestation)",
       ],
       patterns: [
         "(schick | schicke | bring | bringe) $target (zurück | [zurück] (nach Hause | heim | zur Station | in die Station | zur Ladestation | auf die Ladestation))",
@@ -1243,9 +1242,6 @@ export const german: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "(gibt es | ist | war) [da] $state (in | im | auf | am | bei) $target",
-        "(ist | sind) $target $state oder (zu | auf | offen | geschlossen | an | aus | abgeschlossen)",
-        "(hat | haben | habe | hab) (jemand | wer | irgendwer | ich | wir | man) $target [noch] $state (gelassen | vergessen | stehen lassen)",
         "(ist | sind) $target [noch | gerade | alle | schon] $state [gerade]",
         "(habe | hab | haben) (ich | wir) $target [noch] $state",
         "(habe | hab) ich $target [noch] $state (gelassen | vergessen)",
@@ -1253,6 +1249,9 @@ export const german: LanguagePack = {
         "(schau | guck | sag mir | prüf) [mal] ob $target [noch] $state (ist | sind)",
         "(ist | sind) $target $state oder nicht",
         "(prüfe | prüf | schau) ob $target $state (ist | sind)",
+        "(gibt es | ist | war) [da] $state (in | im | auf | am | bei) $target",
+        "(ist | sind) $target $state oder (zu | auf | offen | geschlossen | an | aus | abgeschlossen)",
+        "(hat | haben | habe | hab) (jemand | wer | irgendwer | ich | wir | man) $target [noch] $state (gelassen | vergessen | stehen lassen)",
       ],
       reply: "",
     },

@@ -598,12 +598,12 @@ export const italian: LanguagePack = {
     },
     "ask-how": {
       patterns: [
-        `quanto è $measure (terra | aria) ${in_} $target`,
-        `quanta $measure (c'è | fa) [${in_}] $target`,
         "quanto (è | sono | fa) $measure $target",
         "(è | fa) $measure [in | nel | nella] $target",
         "quanto $measure (è | fa | c'è) [in | nel | nella] $target",
         "com'è $measure $target",
+        `quanto è $measure (terra | aria) ${in_} $target`,
+        `quanta $measure (c'è | fa) [${in_}] $target`,
       ],
       reply: "",
     },
@@ -652,8 +652,8 @@ export const italian: LanguagePack = {
     },
     dimmer: {
       states: [
-        "[[di | del | dell'] $amount] più (buio | buia)",
         "[[di | del | dell'] $amount] (più (scuro | scura | scuri | scure | soffuso | soffusa | soffuse | bassa | basse | tenue) | meno (luminoso | luminosa | forte | forti))",
+        "[[di | del | dell'] $amount] più (buio | buia)",
       ],
       patterns: [
         "[$amount] meno [di] luce",
@@ -776,10 +776,10 @@ export const italian: LanguagePack = {
         "[tutto | tutta | completamente | del tutto] (chiuso | chiusa | chiusi | chiuse | giù | abbassato | abbassata)",
       ],
       patterns: [
-        "(tira | tiri | tirare) $target",
         "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in fondo]",
         "(tira | tirare | manda | cala) giù $target",
         "(tira | tirare) $target giù",
+        "(tira | tiri | tirare) $target",
       ],
       reply: "{$target}: in chiusura.",
     },
@@ -796,19 +796,19 @@ export const italian: LanguagePack = {
     },
     "open-more": {
       patterns: [
+        "(apri | apra | aprire | alza | alzi | alzare | solleva) [di più] $target (di | del | dell') $amount [di più]",
         `${open} $amount $target`,
         `${open} (ancora $amount | [$amount] di più) $target`,
         `${open} $target (ancora [$amount] | [$amount] di più)`,
-        "(apri | apra | aprire | alza | alzi | alzare | solleva) [di più] $target (di | del | dell') $amount [di più]",
       ],
       states: ["[$amount] più (aperto | aperta | aperti | aperte)"],
       reply: "{$target}: più aperto.",
     },
     "close-more": {
       patterns: [
+        "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [di più] $target (di | del | dell') $amount [di più]",
         `${close} (ancora $amount | [$amount] di più) $target`,
         `${close} $target (ancora [$amount] | [$amount] di più)`,
-        "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [di più] $target (di | del | dell') $amount [di più]",
       ],
       states: ["[$amount] più (chiuso | chiusa | chiusi | chiuse)"],
       reply: "{$target}: più chiuso.",
@@ -816,8 +816,8 @@ export const italian: LanguagePack = {
     "tilt-to": {
       states: ["(inclinato | inclinata) [a | al] $level"],
       patterns: [
-        `(inclina | inclini | inclinare | orienta | gira) (lamelle | stecche) ${of} $target ${to} $level`,
         `(inclina | inclini) $target ${to} $level`,
+        `(inclina | inclini | inclinare | orienta | gira) (lamelle | stecche) ${of} $target ${to} $level`,
       ],
       reply: "{$target} inclinato al {$level} per cento.",
     },
@@ -1029,11 +1029,11 @@ export const italian: LanguagePack = {
       deeds: ["tornare (alla [sua] base | a casa) | torni (alla [sua] base | a casa)"],
       states: ["alla [sua] base"],
       patterns: [
-        "$target (torna | rientra) alla [sua | tua] (base | stazione)",
         "(manda | mandi | mandare | rimanda | riporta | porta) $target (a casa | alla [sua] base | in carica | indietro)",
         "(fai | fare) tornare $target (a casa | alla [sua] base)",
         "$target (alla base | a casa | in carica)",
         "(ricarica | ricarichi) $target",
+        "$target (torna | rientra) alla [sua | tua] (base | stazione)",
       ],
       reply: "{$target} torna alla base.",
     },
@@ -1062,7 +1062,6 @@ export const italian: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "(quanta | che) $measure (c'è | fa)",
         "(qual è | quanto è) $measure",
         "che $measure c'è",
         "(dimmi | di) $measure [di | del | della | dell' | in | nel | nella] $target",
@@ -1071,6 +1070,7 @@ export const italian: LanguagePack = {
         `(qual è | quanto è | quale è) [il | la | l'] $measure [${of}] $target`,
         `che $measure (c' è | ha | fa) [${in_}] $target`,
         `$measure ${of} $target`,
+        "(quanta | che) $measure (c'è | fa)",
       ],
       reply: "",
     },
@@ -1084,13 +1084,6 @@ export const italian: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "(è | sono) $state o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta) $target",
-        `c'è [del] $state ${in_} $target`,
-        "(è | sono) ($target $state | $state $target) o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta)",
-        "$target (è | sono) $state o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta)",
-        "(qualcuno ha | hai | hanno) lasciato ($state $target | $target $state)",
-        "(è | sono) (rimasto | rimasta | rimasti | rimaste) ($state $target | $target $state)",
-        "(ho | abbiamo | qualcuno ha | hai) $state $target",
         "(è | sono) $target [ancora] $state",
         "(è | sono) [ancora] $state $target",
         "$target (è | sono) [ancora] $state",
@@ -1100,6 +1093,13 @@ export const italian: LanguagePack = {
         "ha $state $target",
         "$target ha $state",
         "(controlla | dimmi | guarda) se $target (è | sono) [ancora] $state",
+        "(è | sono) $state o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta) $target",
+        `c'è [del] $state ${in_} $target`,
+        "(è | sono) ($target $state | $state $target) o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta)",
+        "$target (è | sono) $state o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta)",
+        "(qualcuno ha | hai | hanno) lasciato ($state $target | $target $state)",
+        "(è | sono) (rimasto | rimasta | rimasti | rimaste) ($state $target | $target $state)",
+        "(ho | abbiamo | qualcuno ha | hai) $state $target",
       ],
       reply: "",
     },

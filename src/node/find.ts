@@ -20,7 +20,7 @@ export async function findFolder(place: string): Promise<string> {
 }
 
 /** Whether a file of a folder has the key with which a phrasebook begins. */
-async function namesHome(folder: string): Promise<boolean> {
+export async function namesHome(folder: string): Promise<boolean> {
   try {
     const names = await readdir(folder);
     for (const name of names.filter((each) => /^[^.].*\.ya?ml$/iu.test(each))) {

@@ -82,9 +82,12 @@ export const findingsForm = z.looseObject({ version: z.literal(1), problems: z.a
 
 /** `calm-phrase test`. */
 export const resultsForm = z.looseObject({
-  version: z.literal(2),
+  version: z.literal(3),
   passed: z.number(),
   failed: z.number(),
+  skipped: z.number(),
+  failing: z.number(),
+  shard: z.optional(z.looseObject({ part: z.number(), of: z.number() })),
   problems: z.array(finding),
   suites: z.array(
     z.looseObject({
@@ -92,10 +95,21 @@ export const resultsForm = z.looseObject({
       file: z.string(),
       cases: z.array(
         z.looseObject({
+          name: z.optional(z.string()),
+          note: z.optional(z.string()),
+          tags: z.optional(z.array(z.string())),
           phrase: z.string(),
           language: z.string(),
           position,
           passed: z.boolean(),
+          skipped: z.optional(z.string()),
+          fails: z.optional(z.string()),
+          isTimed: z.optional(z.boolean()),
+          log: z.optional(
+            z.array(
+              z.looseObject({ time: z.string(), event: z.looseObject({ event: z.string() }) }),
+            ),
+          ),
           failures: z.optional(
             z.array(z.looseObject({ about: z.string(), expected: z.string(), actual: z.string() })),
           ),

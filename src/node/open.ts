@@ -9,7 +9,7 @@ import {
   readDocument,
 } from "../document/document.ts";
 import type { Finding } from "../source/finding.ts";
-import { membersOf, textsOf, shown } from "../source/border.ts";
+import { membersOf, shown, textOf, textsOf } from "../source/border.ts";
 import { partSources } from "../suites/sources.ts";
 import type { Position } from "../source/position.ts";
 import { WrongUse } from "../source/wrong-use.ts";
@@ -98,6 +98,7 @@ async function gather(gathering: Gathering, folder: string): Promise<void> {
     const source = { path: pathShown(file), text: read.text };
     sources.set(key, source);
     for (const use of usedFolders(source)) await follow(gathering, file, use);
+    for (const table of tablesOf(source)) await addTable(gathering, join(dirname(file), table));
   }
 }
 
@@ -127,6 +128,25 @@ async function follow(gathering: Gathering, file: string, { used, at }: Use): Pr
     return;
   }
   await gather(gathering, folder);
+}
+
+/** The `.csv` files that the cases of a suite name as their tables. */
+function tablesOf(source: SourceText): string[] {
+  if (!/\.suite\.ya?ml$/iu.test(source.path) || !/\.csv/iu.test(source.text)) return [];
+  const { cases } = membersOf(readDocument(source, []).value);
+  if (!Array.isArray(cases)) return [];
+  return cases.flatMap((each: unknown) => textOf(membersOf(each)["rows"]) ?? []);
+}
+
+/** Adds a table that may be read; a suite that names one which is not there says so. */
+async function addTable({ sources, findings, roots }: Gathering, file: string): Promise<void> {
+  const key = resolve(file);
+  if (sources.has(key)) return;
+  const real = await realpath(file).catch(() => undefined);
+  if (real === undefined || !roots.some((root) => isWithin(real, root))) return;
+  const read = await readText(file, pathShown(file));
+  if (read.ok) sources.set(key, { path: pathShown(file), text: read.text });
+  else findings.push(read.finding);
 }
 
 function usedFolders(source: SourceText): Use[] {

@@ -7,17 +7,25 @@ import type { Heard } from "../commands/outcome.ts";
 import type { Turn } from "../home/conversation/turns.ts";
 import type { LogEntry } from "../home/log.ts";
 import type { Finding } from "../source/finding.ts";
-import { madeOf } from "../source/wrong-use.ts";
-import type { SuiteResults } from "../suites/run.ts";
+import { shown, textOf } from "../source/border.ts";
+import { WrongUse, madeOf } from "../source/wrong-use.ts";
+import type { SuiteResults } from "../suites/results.ts";
 import type { SayableDevice } from "../survey/sayable.ts";
 import * as findingsReport from "./findings.ts";
+import { junitReport } from "./junit.ts";
+import { markdownReport } from "./markdown.ts";
+import { pageReport } from "./page.ts";
+import { sarifReport } from "./sarif.ts";
+import { tapReport } from "./tap.ts";
 import * as heardReport from "./heard.ts";
 import { type Paint, plain } from "./paint.ts";
 import * as resultsReport from "./results.ts";
+import type { ResultsTelling } from "./results.ts";
 import * as sayableReport from "./sayable.ts";
 import * as timelineReport from "./timeline.ts";
 
 export { type Paint, plain };
+export type { ResultsTelling } from "./results.ts";
 
 /** Findings, each with its place, what is wrong and what to write. */
 export function printFindings(findings: readonly Finding[], paint = plain): string {
@@ -37,8 +45,41 @@ export function printTurn(book: Book, turn: Turn, paint = plain): string {
 }
 
 /** Results of suites: a line for each suite, and all about each failure. */
-export function printResults(results: SuiteResults, paint = plain): string {
-  return madeOf("results", () => resultsReport.printResults(results, paint));
+export function printResults(
+  results: SuiteResults,
+  paint = plain,
+  telling: ResultsTelling = {},
+): string {
+  return madeOf("results", () => resultsReport.printResults(results, paint, telling));
+}
+
+/** Results as JUnit XML, TAP 14, Markdown, or one HTML page that needs nothing beside it. */
+export function reportResults(form: ResultsForm, results: SuiteResults): string {
+  const report = textOf(form) === undefined ? undefined : reports[form];
+  if (!report) {
+    const forms = Object.keys(reports).join(", ");
+    throw new WrongUse(`there is no report "${shown(form)}": write one of ${forms}`);
+  }
+  return madeOf("results", () => report(results));
+}
+
+const reports = {
+  junit: junitReport,
+  tap: tapReport,
+  markdown: markdownReport,
+  html: pageReport,
+} as const;
+
+/** Forms that results can be written in. */
+export type ResultsForm = keyof typeof reports;
+
+/**
+ * Findings as a log of SARIF 2.1.0.
+ *
+ * @param version The version of Calm Phrase, as the log tells it.
+ */
+export function reportFindings(findings: readonly Finding[], version: string): string {
+  return madeOf("list of findings", () => sarifReport(findings, version));
 }
 
 /** A sheet of what can be said, room by room; in the first language of the home when left out. */

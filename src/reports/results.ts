@@ -1,50 +1,77 @@
 import { printPosition } from "../source/position.ts";
-import { type CaseResult, type SuiteResults } from "../suites/run.ts";
+import type { CaseFailed, CaseResult, SuiteResult, SuiteResults } from "../suites/results.ts";
+import { printFailure } from "./failure.ts";
 import { countFindings, printFindings } from "./findings.ts";
-import { printWhy } from "./heard.ts";
-import { shorten, wrap } from "./layout.ts";
 import type { Paint } from "./paint.ts";
+
+/** How much is told of each failure. */
+export interface ResultsTelling {
+  /** Readings that lost as well, each with the rule that dropped it. */
+  dropped?: boolean;
+  /** All that happened in a case. */
+  log?: boolean;
+}
 
 /** Results of suites for a terminal: a line for each suite, and all about each failure. */
 export function printResults(
-  { suites, passed, failed, problems }: SuiteResults,
+  results: SuiteResults,
   paint: Paint,
-  isWhole = false,
+  telling: ResultsTelling = {},
 ): string {
+  const { suites, problems } = results;
   const lines: string[] = [];
   if (problems.length > 0) {
     lines.push(printFindings(problems, paint), "", countFindings(problems), "");
   }
-  for (const { suite, file, cases } of suites) {
-    const failures = cases.filter((result) => !result.passed);
-    const mark = failures.length === 0 ? paint.good("✓") : paint.bad("✗");
-    const count =
-      failures.length === 0
-        ? `${cases.length} passed`
-        : `${failures.length} of ${cases.length} failed`;
-    lines.push(`${mark} ${paint.strong(suite)}  ${count}  ${paint.quiet(file)}`);
-    for (const failure of failures) lines.push("", ...printFailure(failure, paint, isWhole), "");
+  for (const suite of suites) {
+    lines.push(printSuite(suite, paint));
+    for (const each of suite.cases) {
+      const told = each.passed ? printCounted(each, paint) : failureLines(each, paint, telling);
+      lines.push(...told);
+    }
   }
-  const total = `${passed} passed, ${failed} failed`;
-  lines.push("", failed === 0 ? paint.good(total) : paint.bad(total));
+  lines.push("", printCounts(results, paint));
   return lines.join("\n");
 }
 
-function printFailure(result: CaseResult, paint: Paint, isWhole: boolean): string[] {
-  if (result.passed) return [];
-  const { phrase, position, failures, why, at, language } = result;
-  const where = at === undefined ? language : `${language}, at ${at}`;
-  const lines = [
-    `  ${paint.bad("✗")} “${shorten(phrase, 70)}” ${paint.quiet(`(${where})`)}`,
-    paint.quiet(`    case  ${printPosition(position)}`),
+/** How many cases came to what. */
+export function printCounts(
+  { passed, failed, skipped, failing }: Omit<SuiteResults, "version" | "suites" | "problems">,
+  paint: Paint,
+): string {
+  const counts = [
+    `${passed} passed`,
+    `${failed} failed`,
+    ...(failing > 0 ? [`${failing} failed as they say`] : []),
+    ...(skipped > 0 ? [`${skipped} left out`] : []),
   ];
-  for (const { about, expected, actual } of failures) {
-    lines.push(`    ${paint.strong(about)}`);
-    lines.push(paint.good(`      expected  ${wrap(expected, 16).trimStart()}`));
-    lines.push(paint.bad(`      actual    ${wrap(actual, 16).trimStart()}`));
-  }
-  const told = (why ? printWhy(why, paint, isWhole) : []).map((line) =>
-    line === "" ? "" : `  ${line}`,
-  );
-  return [...lines, ...told];
+  return (failed === 0 ? paint.good : paint.bad)(counts.join(", "));
+}
+
+function printSuite({ suite, file, cases }: SuiteResult, paint: Paint): string {
+  const failures = cases.filter((result) => !result.passed);
+  const mark = failures.length === 0 ? paint.good("✓") : paint.bad("✗");
+  const run = cases.filter((result) => !(result.passed && result.skipped !== undefined));
+  const count =
+    failures.length === 0 ? `${run.length} passed` : `${failures.length} of ${run.length} failed`;
+  return `${mark} ${paint.strong(suite)}  ${count}  ${paint.quiet(file)}`;
+}
+
+function failureLines(
+  each: CaseResult & CaseFailed,
+  paint: Paint,
+  telling: ResultsTelling,
+): string[] {
+  return ["", ...printFailure(each, paint, telling), ""];
+}
+
+/** A case that counts apart from those that pass, with its reason. */
+function printCounted(each: CaseResult, paint: Paint): string[] {
+  if (!each.passed) return [];
+  const reason = each.skipped ?? each.fails;
+  if (reason === undefined) return [];
+  const what = each.skipped === undefined ? "fails as it says" : "left out";
+  const title = each.name ?? `“${each.phrase}”`;
+  const place = paint.quiet(printPosition(each.position));
+  return [`  ${paint.warn("–")} ${title}  ${what}: ${reason}  ${place}`];
 }

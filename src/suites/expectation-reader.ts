@@ -8,7 +8,7 @@ import { given } from "../source/given.ts";
 import { nearest } from "../source/nearest.ts";
 import { parseClock } from "../time/local.ts";
 import type { CommandExpectation, Expectation, LogExpectation } from "./expectation.ts";
-import { checkNamed, conditionsAt, expandPlaces } from "./reading.ts";
+import { checkNamed, conditionsAt, expandPlaces, listOf } from "./reading.ts";
 import {
   type CommandDefinition,
   type ExpectDefinition,
@@ -25,20 +25,27 @@ export function readExpectation(book: Book, cursor: Cursor<ExpectDefinition>): E
   if (Array.isArray(written)) return { commands: readCommands(book, cursor.as(written)) };
   const inside = cursor.as(written);
   if (Object.keys(written).length === 0) reportEmpty(cursor);
-  const { outcome, also, asks, reply, reason, routine, branch, told, sent } = written;
+  const { outcome, also, asks, reply, reason, routine, branch, said, about, told, sent } = written;
   for (const person of inside.given("told")?.entries() ?? []) {
     if (!book.people.has(person.id)) {
       person.unknown("person", person.id, book.people.keys(), person.keyAt);
     }
   }
   checkNamed(book, "routine", inside.given("routine"));
+  const things = inside.given("about");
+  for (const thing of things ? listOf(things) : []) {
+    const { devices, groups, rooms, zones } = book;
+    if ([devices, groups, rooms, zones].some((all) => all.has(thing.value))) continue;
+    thing.unknown("device", thing.value, devices.keys());
+  }
   const commands = inside.given("commands");
   const log = inside.given("log");
   const home = inside.given("home");
   return {
     ...readCommand(book, inside),
     ...given({
-      ...{ outcome, also, asks, routine, told, sent, reply, reason },
+      ...{ outcome, also, asks, routine, said, told, sent, reply, reason },
+      about: about === undefined ? undefined : [about].flat(),
       commands: commands && readCommands(book, commands),
       branches: branch === undefined ? undefined : [branch].flat(),
       log: log && readLog(log),

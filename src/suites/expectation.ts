@@ -24,7 +24,8 @@ export interface Expectation extends CommandExpectation {
   routine?: string;
   /** Ways that its steps went, in this order. */
   branches?: readonly string[];
-  /** Globs over what people are told, and over what is sent to places. */
+  /** Globs over what is said at voicepoints, what people are told, and what is sent to places. */
+  said?: Readonly<Record<string, string>>;
   told?: Readonly<Record<string, string>>;
   sent?: Readonly<Record<string, string>>;
   /** Lines of the log, each of which must be there. */
@@ -32,6 +33,8 @@ export interface Expectation extends CommandExpectation {
   outcome?: ExpectedOutcome;
   /** Each command of several, in the order said. */
   commands?: readonly CommandExpectation[];
+  /** Ids of what a question is about: devices, or what gathers them. */
+  about?: readonly string[];
   /** The slot that is asked for. */
   asks?: string;
   /** A phrase that must have the same effect. */

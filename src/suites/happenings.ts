@@ -9,6 +9,7 @@ import type { Cursor } from "../document/cursor.ts";
 import { readLength } from "../document/lengths.ts";
 import type { States } from "../phrasebook/states.ts";
 import { parseFault } from "./faults.ts";
+import { devicesOf } from "../model/members.ts";
 import { checkNamed, statesAt } from "./reading.ts";
 import type { HappeningDefinition } from "./schema.ts";
 
@@ -72,16 +73,21 @@ function readPresence(book: Book, cursor: Cursor<string>): Happening["presence"]
   return { people: [who], is };
 }
 
-/** Faults as written, each of a device that there is. */
+/** Faults as written, each of a device that there is; a group or place stands for its devices. */
 export function readFaults(
-  { devices }: Book,
+  { devices, groups, rooms, zones }: Book,
   cursor: Cursor<Record<string, string>> | undefined,
 ): Record<string, Fault | undefined> {
   const faults: Record<string, Fault | undefined> = {};
   for (const fault of cursor?.entries() ?? []) {
     const { id, keyAt } = fault;
-    if (devices.has(id)) faults[id] = parseFault(fault.value);
-    else fault.unknown("device", id, devices.keys(), keyAt);
+    const named = devices.get(id) ?? groups.get(id) ?? rooms.get(id) ?? zones.get(id);
+    if (!named) fault.unknown("device", id, devices.keys(), keyAt);
+    else {
+      for (const device of devicesOf({ devices, groups, rooms, zones }, named)) {
+        faults[device.id] = parseFault(fault.value);
+      }
+    }
   }
   return faults;
 }

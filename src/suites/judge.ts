@@ -29,10 +29,13 @@ export interface Failure {
     | "home"
     | "routine"
     | "branch"
+    | "about"
+    | "said"
     | "told"
     | "sent"
     | "log"
-    | "never";
+    | "never"
+    | "fails";
   expected: string;
   actual: string;
 }
@@ -67,6 +70,7 @@ export function judge(expect: Expectation, came: Came, check: Check): void {
     const asked = heard.outcome === "ask" && heard.slot === expect.asks;
     check("outcome", asked, `ask: ${expect.asks}`, described);
   }
+  if (expect.about !== undefined) judgeAbout(expect.about, came, described, check);
   judgeCommands(expect, came, described, check);
   if (expect.reply !== undefined) {
     check("reply", matchesGlob(expect.reply, reply), expect.reply, reply);
@@ -85,7 +89,8 @@ export function judge(expect: Expectation, came: Came, check: Check): void {
     check("routine", isSo, expect.routine, ran.join(", ") || "no routine ran");
   }
   // Most cases say nothing of it, and its times take a while to work out.
-  if (expect.branches ?? expect.told ?? expect.sent ?? expect.log) {
+  const { branches, said, told, sent, log } = expect;
+  if (branches ?? said ?? told ?? sent ?? log) {
     judgeLog(expect, home.log(), check);
   }
   for (const [device, conditions] of expect.home ?? []) {
@@ -96,6 +101,20 @@ export function judge(expect: Expectation, came: Came, check: Check): void {
       check("home", value !== undefined && holds(condition, value), expected, actual);
     }
   }
+}
+
+/** A question has to be about just these devices. */
+function judgeAbout(
+  ids: readonly string[],
+  { heard, home }: Came,
+  described: string,
+  check: Check,
+): void {
+  const wanted = devicesNamed(home.book, ids).map(({ id }) => id);
+  const asked = heard.commands.flatMap(({ questions = [] }) => questions);
+  const about = new Set(asked.flatMap(({ devices }) => devices));
+  const isSo = about.size === wanted.length && wanted.every((id) => about.has(id));
+  check("about", isSo, wanted.join(", "), [...about].join(", ") || described);
 }
 
 /** The commands of which an effect is expected. */
@@ -214,7 +233,7 @@ function printSlot(name: string, filled: SlotValue | undefined, described: strin
 
 /** What happened in the home beside its states. */
 function judgeLog(expect: Expectation, log: readonly LogEntry[], check: Check): void {
-  const { branches, told = {}, sent = {}, log: lines = [] } = expect;
+  const { branches, said = {}, told = {}, sent = {}, log: lines = [] } = expect;
   if (branches) {
     const went = log.flatMap(({ event }) => (event.event === "branch" ? [event.branch] : []));
     const isSo =
@@ -222,7 +241,7 @@ function judgeLog(expect: Expectation, log: readonly LogEntry[], check: Check): 
     check("branch", isSo, branches.join(", "), went.join(", ") || "no branch");
   }
   const judgeTexts = (
-    about: "told" | "sent",
+    about: "said" | "told" | "sent",
     globs: Readonly<Record<string, string>>,
     textsTo: (place: string) => string[],
   ): void => {
@@ -232,6 +251,11 @@ function judgeLog(expect: Expectation, log: readonly LogEntry[], check: Check): 
       check(about, isSo, `${place}: ${glob}`, `${place}: ${texts.join("; ") || "nothing"}`);
     }
   };
+  judgeTexts("said", said, (where) =>
+    log.flatMap(({ event }) =>
+      event.event === "said" && event.where === where ? [event.text] : [],
+    ),
+  );
   judgeTexts("told", told, (person) =>
     log.flatMap(({ event }) =>
       event.event === "notified" && event.person === person ? [event.text] : [],

@@ -1,35 +1,46 @@
 import { type Book, asBook } from "../book/book.ts";
 import { contextOf } from "../document/context.ts";
 import { Cursor } from "../document/cursor.ts";
-import { type Path, type SourceText, readDocument, readTexts } from "../document/document.ts";
-import { readLength } from "../document/lengths.ts";
-import { firstLanguage, readPatterns } from "../document/said.ts";
+import {
+  type Document,
+  type Path,
+  type SourceText,
+  readDocument,
+  readTexts,
+} from "../document/document.ts";
 import { validate } from "../document/validate.ts";
 import type { Conditions } from "../model/condition.ts";
-import { asWritten, countPhrases, phrases } from "../pattern/phrases.ts";
-import { fragmentTree } from "../phrasebook/references.ts";
-import type { States } from "../phrasebook/states.ts";
 import type { Finding } from "../source/finding.ts";
-import { given } from "../source/given.ts";
 import type { Position } from "../source/position.ts";
 import { WrongUse } from "../source/wrong-use.ts";
-import { parseLocal } from "../time/local.ts";
-import { readExpectation } from "./expectation-reader.ts";
-import { readFaults, readHappening } from "./happenings.ts";
-import { checkNamed, conditionsAt, statesAt } from "./reading.ts";
-import { type CaseDefinition, suiteSchema } from "./schema.ts";
-import type { Case, Suite, SuiteTurn, UnreadCase } from "./suite.ts";
+import { type Shared, readCase } from "./case-reader.ts";
+import { conditionsAt, listOf } from "./reading.ts";
+import { type SuiteDefinition, type TableDefinition, caseSchema, suiteSchema } from "./schema.ts";
+import { type Setting, readSetups, settingOf } from "./setting.ts";
+import type { Case, Suite, UnreadCase } from "./suite.ts";
+import { type Tables, filled, partOf, readRows } from "./table.ts";
 
-/** Most phrases that one case may make. */
-const mostPhrases = 20_000;
-
-/** Reads suite files; findings hold what is wrong with them. */
+/**
+ * Reads suite files; findings hold what is wrong with them.
+ *
+ * @param sources The suites, and the `.csv` tables that they name.
+ */
 export function readSuites(of: Book, sources: readonly SourceText[]): Suites {
   const book = asBook(of);
-  const each = readTexts(sources).map((source) => readSuite(book, source));
+  const texts = readTexts(sources);
+  const isTable = ({ path }: SourceText): boolean => /\.csv$/iu.test(path);
+  const tables = new Map(texts.filter(isTable).map((source) => [source.path, source]));
+  const opened = texts.filter((source) => !isTable(source)).map((each) => openSuite(book, each));
+  // A setup may stand in any of the suites.
+  const setups = new Map<string, Setting>();
+  for (const each of opened) {
+    const before = each.findings.length;
+    if (each.top) readSetups(book, each.top, setups);
+    each.isUnread ||= each.findings.length > before;
+  }
   const suites = {
-    suites: each.map(({ suite }) => suite),
-    problems: each.flatMap(({ problems }) => problems),
+    suites: opened.map((each) => readSuite(book, each, { setups, tables })),
+    problems: opened.flatMap(({ findings }) => findings),
   };
   readBy.set(suites, book);
   return suites;
@@ -54,7 +65,19 @@ export function asSuites(book: Book, suites: Suites): Suites {
   throw new WrongUse("pass the suites that readSuites read with this phrasebook");
 }
 
-function readSuite(book: Book, source: SourceText): { suite: Suite; problems: Finding[] } {
+/** A suite as it is written, held against its shape. */
+interface Opened {
+  source: SourceText;
+  document: Document;
+  top: Cursor<SuiteDefinition> | undefined;
+  findings: Finding[];
+  /** Indexes of cases that cannot be read. */
+  unread: Set<number>;
+  /** Whether more than single cases cannot be. */
+  isUnread: boolean;
+}
+
+function openSuite(book: Book, source: SourceText): Opened {
   const context = contextOf(book);
   const { findings } = context;
   const document = readDocument(source, findings);
@@ -66,43 +89,114 @@ function readSuite(book: Book, source: SourceText): { suite: Suite; problems: Fi
   };
   document.lost.forEach(leave);
   const content = validate(suiteSchema, document, findings, leave);
-  const top = new Cursor(content, { context, document });
+  const whole = new Cursor(content, { context, document });
   if (!content && findings.length === 0) {
     const fix = 'write what is to be tested: suite: "closing time", cases: […]';
-    top.report("empty-suite", "there is nothing in this suite", fix);
+    whole.report("empty-suite", "there is nothing in this suite", fix);
   }
   if (content?.cases.length === 0 && unread.size === 0) {
     const fix = "write a case: { hear: open the gate, expect: unknown }";
-    top.key("cases").report("empty-suite", "this suite has no cases", fix);
+    whole.key("cases").report("empty-suite", "this suite has no cases", fix);
   }
+  isUnread ||= !content || content.cases.length + unread.size === 0;
+  return { source, document, top: content && whole.as(content), findings, unread, isUnread };
+}
+
+/** What suites that are read together share. */
+interface Beside {
+  setups: Shared["setups"];
+  tables: Tables;
+}
+
+function readSuite(book: Book, opened: Opened, { setups, tables }: Beside): Suite {
+  const { source, document, top, findings, unread } = opened;
   const before = findings.length;
-  const shared = content && readSetting(book, top.as(content));
-  const forbidden = top.given("never");
+  const tags = top?.given("tags");
+  const shared: Shared | undefined = top && {
+    setting: settingOf(book, top, setups),
+    setups,
+    tags: tags ? listOf(tags).map(({ value }) => value) : [],
+  };
+  const forbidden = top?.given("never");
   const never = forbidden && conditionsAt(book, forbidden);
-  isUnread ||= findings.length > before || !content || content.cases.length + unread.size === 0;
+  const isUnread = opened.isUnread || findings.length > before;
 
   const cases = new Map<number, readonly (Case | UnreadCase)[]>();
   // Where parts were left out, places are told by the text as it was written.
   const whole = unread.size > 0 || isUnread ? readDocument(source, []) : document;
   const lost = (path: Path): UnreadCase => unreadCase(whole.at(path), findings, path);
   for (const index of unread) cases.set(index, [lost(["cases", index])]);
-  for (const each of top.given("cases")?.items() ?? []) {
-    if (!shared) break;
-    const { path } = each;
-    const place = Number(document.written(path)[1]);
+  /** Reads a case, or what stands in its place where it cannot be read. */
+  const attempt = (
+    cursor: Cursor<unknown>,
+    at: Position,
+    read: () => Case[],
+  ): readonly (Case | UnreadCase)[] => {
     const errors = findings.length;
-    const own = readCase(book, each, shared);
+    const own = read();
     const wrong = findings.slice(errors).filter(({ severity }) => severity === "error");
-    if (unread.has(place)) continue;
-    const isRead = wrong.length === 0;
-    cases.set(place, isRead ? withNever(own, never) : [unreadCase(each.at, wrong, path)]);
+    return wrong.length === 0 ? withNever(own, never) : [unreadCase(at, wrong, cursor.path)];
+  };
+  for (const each of top?.given("cases")?.items() ?? []) {
+    if (!shared) break;
+    const { value } = each;
+    const place = Number(document.written(each.path)[1]);
+    const own =
+      "rows" in value
+        ? readTable(book, each.as(value), { shared, tables, attempt })
+        : attempt(each, each.at, () => readCase(book, each.as(value), shared));
+    if (!unread.has(place)) cases.set(place, own);
   }
   const inOrder = [...cases].sort(([a], [b]) => a - b).flatMap(([, each]) => each);
-  const name = content?.suite ?? document.path;
-  return {
-    suite: { name, file: document.path, cases: [...(isUnread ? [lost([])] : []), ...inOrder] },
-    problems: findings,
-  };
+  const name = top?.value.suite ?? document.path;
+  const first = isUnread ? [lost([])] : [];
+  return { name, file: document.path, cases: [...first, ...inOrder] };
+}
+
+/** A case for each row of its table. */
+function readTable(
+  book: Book,
+  cursor: Cursor<TableDefinition>,
+  {
+    shared,
+    tables,
+    attempt,
+  }: {
+    shared: Shared;
+    tables: Tables;
+    attempt: (
+      cursor: Cursor<unknown>,
+      at: Position,
+      read: () => Case[],
+    ) => readonly (Case | UnreadCase)[];
+  },
+): readonly (Case | UnreadCase)[] {
+  const { context, document, path } = cursor;
+  const { findings } = context;
+  const before = findings.length;
+  const rows = readRows(cursor, tables);
+  const used = new Set<string>();
+  const cases = rows.flatMap((row) =>
+    attempt(cursor, row.at, () => {
+      const errors = findings.length;
+      const part = partOf(document, path, filled(cursor.value, row, used));
+      const written = validate(caseSchema, part, findings);
+      const own =
+        written && readCase(book, new Cursor(written, { context, document: part }), shared);
+      for (const finding of findings.slice(errors)) finding.also ??= [row.at];
+      return (own ?? []).map((each) => ({ ...each, position: row.at }));
+    }),
+  );
+  for (const column of new Set(rows.flatMap(({ cells }) => Object.keys(cells)))) {
+    if (used.has(column)) continue;
+    const message = `the column "${column}" is used nowhere in the case`;
+    const fix = `write $${column} where its value belongs, or take it out`;
+    cursor.key("rows").report("unused-column", message, fix, { severity: "warning" });
+  }
+  const isUnread = findings.slice(before).some(({ severity }) => severity === "error");
+  return cases.length === 0 && isUnread
+    ? [unreadCase(cursor.at, findings.slice(before), path)]
+    : cases;
 }
 
 function withNever(cases: readonly Case[], never: Conditions | undefined): readonly Case[] {
@@ -113,139 +207,8 @@ function withNever(cases: readonly Case[], never: Conditions | undefined): reado
 function unreadCase(position: Position, findings: readonly Finding[], path: Path): UnreadCase {
   const isWhole = path.length === 0;
   const errors = findings.filter(({ severity }) => severity === "error");
-  const about = isWhole ? errors[0] : errors.find(({ at }) => at.line >= position.line);
+  const isAfter = ({ at }: Finding): boolean => at.line >= position.line;
+  const about = isWhole ? errors[0] : (errors.find(isAfter) ?? errors[0]);
   const phrase = isWhole ? "the whole suite" : "a case that cannot be read";
   return { phrase, position, problem: about?.message ?? "it cannot be read" };
-}
-
-/** Where, when and how a case is said, with what the suite says of all its cases. */
-type Setting = Pick<Case, "language" | "at" | "time" | "given" | "faults">;
-
-interface CaseSetting {
-  at?: string;
-  language?: string;
-  time?: string;
-  given: States;
-}
-
-type SettingDefinition = Pick<CaseDefinition, "at" | "language" | "time" | "given">;
-
-function readSetting(book: Book, cursor: Cursor<SettingDefinition>): CaseSetting {
-  const { at, language, time } = cursor.value;
-  if (time !== undefined && !parseLocal(time)) {
-    const message = `"${time}" is no time of the calendar`;
-    cursor.key("time").report("wrong-value", message, "write another time");
-  }
-  checkNamed(book, "voicepoint", cursor.given("at"));
-  if (language !== undefined && !book.languages.includes(language)) {
-    cursor.key("language").unknown("language", language, book.languages);
-  }
-  return { ...given({ at, language, time }), given: statesAt(book, cursor.given("given")) };
-}
-
-function readCase(book: Book, cursor: Cursor<CaseDefinition>, shared: CaseSetting): Case[] {
-  const { value: written } = cursor;
-  const own = readSetting(book, cursor);
-  const states = new Map(shared.given);
-  for (const [id, state] of own.given) states.set(id, { ...states.get(id), ...state });
-  const setting: Setting = {
-    language: firstLanguage(book),
-    ...shared,
-    ...own,
-    given: states,
-    faults: readFaults(book, cursor.given("faults")),
-  };
-  if ("talk" in written) return [readTalk(book, cursor.as(written), setting)];
-  if ("after" in written) return [readAfter(book, cursor.as(written), setting)];
-  return readPhrases(book, cursor.as(written), setting);
-}
-
-/** A case for each phrase that a pattern makes. */
-function readPhrases(
-  book: Book,
-  cursor: Cursor<Extract<CaseDefinition, { hear: unknown }>>,
-  setting: Setting,
-): Case[] {
-  const hear = cursor.key("hear");
-  const expect = readExpectation(book, cursor.key("expect"));
-  const { context, at: position } = hear;
-  // A text without a language is in the language of the case.
-  const languages = [setting.language, ...context.languages];
-  const patterns = readPatterns(hear.within({ ...context, languages }));
-  return patterns.flatMap((pattern): Case[] => {
-    const resolve = (name: string) => fragmentTree(book.fragments.get(name), pattern.language);
-    const count = countPhrases(pattern.tree, resolve);
-    if (count > 0 && count <= mostPhrases) {
-      const { language } = pattern;
-      const one: Case = { ...setting, phrase: "", language, expect, position };
-      return [...phrases(pattern.tree, resolve, asWritten)].map((words) => {
-        return { ...one, phrase: words.join(" ") };
-      });
-    }
-    const [message, fix] =
-      count === 0
-        ? ["the pattern makes no phrase to hear", "use words, and fragments that exist"]
-        : [`the pattern makes more than ${mostPhrases} phrases`, "split it, or say less"];
-    hear.report("case-phrases", message, fix, { at: pattern.at });
-    return [];
-  });
-}
-
-function reportNothing(cursor: Cursor<unknown>, fix: string): void {
-  cursor.report("wrong-value", "nothing happens here", fix);
-}
-
-/** A case of several turns. */
-function readTalk(
-  book: Book,
-  cursor: Cursor<Extract<CaseDefinition, { talk: unknown }>>,
-  setting: Setting,
-): Case {
-  const talk = cursor.key("talk");
-  if (talk.value.length === 0) reportNothing(talk, 'write a turn: { hear: "yes", expect: act }');
-  const turns = talk.items().map((turn, index) => {
-    return readTurn(book, turn, talk.value[index - 1]?.expect);
-  });
-  const phrase = turns.map(({ shown }) => shown).join(" / ");
-  const script = { script: "talk", turns } as const;
-  return { ...setting, phrase, script, expect: {}, position: talk.at };
-}
-
-type TurnDefinition = Extract<CaseDefinition, { talk: unknown }>["talk"][number];
-
-function readTurn(
-  book: Book,
-  cursor: Cursor<TurnDefinition>,
-  before: TurnDefinition["expect"] | undefined,
-): SuiteTurn {
-  const { hear, at } = cursor.value;
-  const isSecret =
-    before === "code" ||
-    (typeof before === "object" && "outcome" in before && before.outcome === "code");
-  checkNamed(book, "voicepoint", cursor.given("at"));
-  const wait = cursor.given("wait");
-  return {
-    hear,
-    shown: isSecret ? "…" : hear,
-    expect: readExpectation(book, cursor.key("expect")),
-    position: cursor.key("hear").at,
-    ...given({ at, wait: wait && (readLength(wait) ?? 0) }),
-  };
-}
-
-/** A case of things that happen. */
-function readAfter(
-  book: Book,
-  cursor: Cursor<Extract<CaseDefinition, { after: unknown }>>,
-  setting: Setting,
-): Case {
-  const after = cursor.key("after");
-  const { value } = after;
-  const each = Array.isArray(value) ? after.as(value).items() : [after.as(value)];
-  if (each.length === 0) reportNothing(after, "write what happens: { wait: 25m }");
-  const happenings = each.map((happening) => readHappening(book, happening));
-  const expect = readExpectation(book, cursor.key("expect"));
-  const phrase = happenings.map(({ text }) => text).join(", ");
-  const script = { script: "after", happenings } as const;
-  return { ...setting, phrase, script, expect, position: after.at };
 }

@@ -65,3 +65,9 @@ export function checkNamed(
   const known = book[sections[what]];
   if (cursor && !known.has(cursor.value)) cursor.unknown(what, cursor.value, known.keys());
 }
+
+/** One text, or each of several. */
+export function listOf(cursor: Cursor<string | string[]>): Cursor<string>[] {
+  const { value } = cursor;
+  return typeof value === "string" ? [cursor.as(value)] : cursor.as(value).items();
+}

@@ -62,6 +62,7 @@ const commandsSchema = z.array(
 );
 
 const toldAdvice = 'write a map from person to what they are told: { mara: "*closed*" }';
+const saidAdvice = 'write a map from where to what is said there: { kiln-shelf: "*closed*" }';
 const sentAdvice = 'write a map from place to what is sent there: { "mqtt:oxbow/firing": over }';
 
 /** A line of the log, with the time of day that it has to be of. */
@@ -88,6 +89,8 @@ const expectSchema = z.union(
         home: z.optional(statesSchema),
         routine: z.optional(text),
         branch: z.optional(z.union([text, z.array(text)])),
+        said: z.optional(z.record(z.string(), text, { error: saidAdvice })),
+        about: z.optional(z.union([text, z.array(text)])),
         told: z.optional(z.record(z.string(), text, { error: toldAdvice })),
         sent: z.optional(z.record(z.string(), text, { error: sentAdvice })),
         log: z.optional(z.union([logSchema, z.array(logSchema)])),
@@ -100,6 +103,7 @@ const expectSchema = z.union(
   },
 );
 
+/** Where, when and how a case is said; a setup is this under a name. */
 const setting = {
   at: z.optional(text),
   language: z.optional(text),
@@ -118,7 +122,13 @@ const setting = {
 
 /** One turn of a talk. */
 const turnSchema = z.strictObject(
-  { wait: z.optional(text), at: z.optional(text), hear: text, expect: expectSchema },
+  {
+    wait: z.optional(text),
+    at: z.optional(text),
+    language: z.optional(text),
+    hear: text,
+    expect: expectSchema,
+  },
   { error: 'write a turn: { hear: "yes", expect: act }' },
 );
 
@@ -146,36 +156,69 @@ const happeningSchema = z.strictObject(
   { error: "write what happens: { wait: 25m }" },
 );
 
-const caseSchema = z.union(
-  [
-    z.strictObject({
-      hear: saidSchema,
-      expect: expectSchema,
-      faults: z.optional(faultsSchema),
-      ...setting,
-    }),
-    z.strictObject({
-      talk: z.array(turnSchema, { error: "write a list of turns" }),
-      faults: z.optional(faultsSchema),
-      ...setting,
-    }),
-    z.strictObject({
-      after: z.union([happeningSchema, z.array(happeningSchema)]),
-      expect: expectSchema,
-      faults: z.optional(faultsSchema),
-      ...setting,
-    }),
-  ],
-  { error: "write a case: { hear: open the gate, expect: unknown }" },
-);
+const textsSchema = z.union([text, z.array(text)], { error: "write a text, or a list of texts" });
+
+/** What any case may have. */
+const common = {
+  name: z.optional(text),
+  note: z.optional(text),
+  tags: z.optional(textsSchema),
+  skip: z.optional(z.string({ error: "write why it is left out" })),
+  fails: z.optional(z.string({ error: "write why it has to fail" })),
+  setup: z.optional(textsSchema),
+  faults: z.optional(faultsSchema),
+  ...setting,
+};
+
+const spokenSchema = z.strictObject({ hear: saidSchema, expect: expectSchema, ...common });
+const talkSchema = z.strictObject({
+  talk: z.array(turnSchema, { error: "write a list of turns" }),
+  ...common,
+});
+const afterSchema = z.strictObject({
+  after: z.union([happeningSchema, z.array(happeningSchema)]),
+  expect: expectSchema,
+  ...common,
+});
+
+const caseAdvice = { error: "write a case: { hear: open the gate, expect: unknown }" };
+
+/** One case, once the columns of its table are filled in. */
+export const caseSchema = z.union([spokenSchema, talkSchema, afterSchema], caseAdvice);
+
+const rowSchema = z.record(z.string(), z.union([z.string(), z.number(), z.boolean()]), {
+  error: "write a map from column to value: { thing: kiln vent, speed: 60 }",
+});
+
+/** A case for each row of a table, whose columns stand in it as `$column`. */
+const tableSchema = z.strictObject({
+  rows: z.union([text, z.array(rowSchema)], {
+    error: "write a list of rows, or the name of a .csv file beside the suite",
+  }),
+  ...Object.fromEntries(
+    ["hear", "talk", "after", "expect", ...Object.keys(common)].map((key) => [
+      key,
+      z.optional(z.unknown()),
+    ]),
+  ),
+});
 
 /** One suite file. */
 export const suiteSchema = z.strictObject(
   {
     suite: text,
+    tags: z.optional(textsSchema),
+    setup: z.optional(textsSchema),
     ...setting,
+    setups: z.optional(
+      z.record(z.string(), z.strictObject({ ...setting, faults: z.optional(faultsSchema) }), {
+        error: "write a map from name to setup: { evening: { time: 2026-03-02T18:05 } }",
+      }),
+    ),
     never: z.optional(statesSchema),
-    cases: z.array(caseSchema, { error: "write a list of cases" }),
+    cases: z.array(z.union([spokenSchema, talkSchema, afterSchema, tableSchema], caseAdvice), {
+      error: "write a list of cases",
+    }),
   },
   { error: "write a map with suite and cases" },
 );
@@ -198,7 +241,9 @@ export const daySchema = z.strictObject(
 );
 
 export type LogDefinition = z.input<typeof logSchema>;
+export type SuiteDefinition = z.input<typeof suiteSchema>;
 export type CaseDefinition = z.input<typeof caseSchema>;
+export type TableDefinition = z.input<typeof tableSchema>;
 export type HappeningDefinition = z.input<typeof happeningSchema>;
 export type CommandDefinition = z.input<typeof commandsSchema>[number];
 export type ExpectDefinition = z.input<typeof expectSchema>;

@@ -19,8 +19,19 @@ export interface UnreadCase {
   problem: string;
 }
 
-/** One case; a pattern makes one for each of its phrases. */
-export interface Case {
+/** What a case is called and how it counts. */
+export interface CaseFacts {
+  name?: string;
+  note?: string;
+  tags?: readonly string[];
+  /** Why it is left out of runs. */
+  skip?: string;
+  /** Why it has to fail for now. */
+  fails?: string;
+}
+
+/** One case; a pattern makes one for each of its phrases, and a table one for each row. */
+export interface Case extends CaseFacts {
   /** What is said; what happens, for a case without a phrase. */
   phrase: string;
   /** What is said or happens in turn, where it is more than one phrase. */
@@ -46,6 +57,8 @@ export interface SuiteTurn {
   hear: string;
   /** The voicepoint, where it is not that of the case. */
   at?: string;
+  /** The language, where it is not that of the case. */
+  language?: string;
   /** Seconds that pass before it. */
   wait?: number;
   /** As it is shown: an answer to the question for the code is in no report. */

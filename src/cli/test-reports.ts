@@ -1,0 +1,64 @@
+import { mkdir, writeFile } from "node:fs/promises";
+import { dirname } from "node:path";
+import { reportResults } from "../reports/index.ts";
+import type { Paint } from "../reports/paint.ts";
+import { type ResultsTelling, printCounts, printResults } from "../reports/results.ts";
+import type { SuiteResults } from "../suites/results.ts";
+import type { HomeResults } from "./test.ts";
+import type { ReportForm } from "./values.ts";
+
+/** A report that is asked for, and the file that it goes to. */
+export interface ReportWanted {
+  form: ReportForm;
+  path: string;
+}
+
+function written(form: ReportForm, results: SuiteResults): string {
+  if (form === "json") return `${JSON.stringify(results, null, 2)}\n`;
+  return reportResults(form, results);
+}
+
+/** Writes each report that is asked for. */
+export async function writeReports(
+  wanted: readonly ReportWanted[],
+  results: SuiteResults,
+): Promise<void> {
+  for (const { form, path } of wanted) {
+    await mkdir(dirname(path), { recursive: true });
+    await writeFile(path, written(form, results));
+  }
+}
+
+/** What homes came to: one in full, many with a line each and their failures after it. */
+export function printHomes(
+  tested: readonly HomeResults[],
+  paint: Paint,
+  telling: ResultsTelling,
+): string {
+  const [only, more] = tested;
+  if (only && !more) return printResults(only.results, paint, telling);
+  const width = Math.max(...tested.map(({ home }) => home.length));
+  const lines = tested.map(({ home, results, problems }) => {
+    const isBroken = problems.some(({ severity }) => severity === "error");
+    const isBad = results.failed > 0 || isBroken;
+    const mark = isBad ? paint.bad("✗") : paint.good("✓");
+    const broken = isBroken ? paint.bad(", and its phrasebook has errors") : "";
+    return `${mark} ${paint.strong(home.padEnd(width))}  ${printCounts(results, paint)}${broken}`;
+  });
+  const failures = tested
+    .filter(({ results }) => results.failed > 0 || results.problems.length > 0)
+    .flatMap(({ home, results }) => [
+      "",
+      paint.strong(home),
+      printResults(results, paint, telling),
+    ]);
+  const total = { passed: 0, failed: 0, skipped: 0, failing: 0 };
+  for (const { results } of tested) {
+    for (const key of ["passed", "failed", "skipped", "failing"] as const) {
+      total[key] += results[key];
+    }
+  }
+  return [...lines, ...failures, "", `${tested.length} homes: ${printCounts(total, paint)}`].join(
+    "\n",
+  );
+}

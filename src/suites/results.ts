@@ -1,0 +1,88 @@
+import type { Heard } from "../commands/outcome.ts";
+import type { Why } from "../hearing/explain/why.ts";
+import type { LogEntry } from "../home/log.ts";
+import type { Finding } from "../source/finding.ts";
+import { type Position, printPosition } from "../source/position.ts";
+import type { Failure } from "./judge.ts";
+
+/** Raised when the JSON form of results changes in a way that a reader must know of. */
+export const resultsVersion = 3;
+
+/** What running suites came to. */
+export interface SuiteResults {
+  version: typeof resultsVersion;
+  suites: readonly SuiteResult[];
+  /** Cases that came to what is expected of them. */
+  passed: number;
+  /** Cases that failed, those that could not be read among them. */
+  failed: number;
+  /** Cases that were left out, as they say. */
+  skipped: number;
+  /** Cases that failed as they say they do. */
+  failing: number;
+  /** What is wrong with the suite files themselves. */
+  problems: readonly Finding[];
+  /** The part of all cases that this is, where it is one. */
+  shard?: { part: number; of: number };
+}
+
+export interface SuiteResult {
+  suite: string;
+  file: string;
+  cases: readonly CaseResult[];
+}
+
+export type CaseResult = CaseBase & (CasePassed | CaseFailed);
+
+export interface CaseBase {
+  name?: string;
+  note?: string;
+  tags?: readonly string[];
+  phrase: string;
+  language: string;
+  at?: string;
+  position: Position;
+}
+
+export interface CasePassed {
+  passed: true;
+  /** Why it was left out, where it was. */
+  skipped?: string;
+  /** Why it has to fail, where it has to and did, and how it did. */
+  fails?: string;
+  failures?: readonly Failure[];
+}
+
+export interface CaseFailed {
+  passed: false;
+  failures: readonly Failure[];
+  /** What was heard, and why; left out where the case cannot be read. */
+  heard?: Heard;
+  why?: Why;
+  /** Whether the case is of things that happen over time, so that its log tells most. */
+  isTimed?: true;
+  /** All that happened. */
+  log?: readonly LogEntry[];
+}
+
+/** What tells a case from every other: its place, its language and what is said. */
+export function caseKey({ position, language, phrase }: CaseBase): string {
+  return `${printPosition(position)} ${language} ${phrase}`;
+}
+
+/** Results with their counts. */
+export function countResults(
+  suites: readonly SuiteResult[],
+  problems: readonly Finding[],
+): SuiteResults {
+  const counts = { passed: 0, failed: 0, skipped: 0, failing: 0 };
+  for (const { cases } of suites) {
+    for (const each of cases) {
+      if (!each.passed) counts.failed++;
+      else if (each.skipped !== undefined) counts.skipped++;
+      else if (each.fails !== undefined) counts.failing++;
+      else counts.passed++;
+    }
+  }
+  return { version: resultsVersion, suites, ...counts, problems };
+}

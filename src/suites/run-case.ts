@@ -1,0 +1,195 @@
+import type { State } from "../model/property.ts";
+import type { HearContext } from "../hearing/context.ts";
+import { describeOutcome } from "../commands/describe.ts";
+import type { Heard } from "../commands/outcome.ts";
+import type { Book } from "../book/book.ts";
+import { nothingDone } from "../home/conversation/turns.ts";
+import { type Simulated, createSimulated } from "../home/simulated/simulate.ts";
+import { doneBy, printDone } from "./effect.ts";
+import { type Happening, happen } from "./happenings.ts";
+import { type Check, type Failure, effectsExpected, judge, judgeNever } from "./judge.ts";
+import { type Later, expectLater } from "./later.ts";
+import type { CaseBase, CaseResult } from "./results.ts";
+import type { Case, SuiteTurn, UnreadCase } from "./suite.ts";
+import { given } from "../source/given.ts";
+
+/** Runs one case, in a home of its own. */
+export function runCase(book: Book, each: Case | UnreadCase): CaseResult {
+  if ("problem" in each) return failUnread(book, each);
+  const base = baseOf(each);
+  if (each.skip !== undefined) return { ...base, passed: true, skipped: each.skip };
+  const home = homeOf(book, each);
+  const failures: Failure[] = [];
+  const check: Check = (about, holds, expected, actual) => {
+    if (!holds) failures.push({ about, expected, actual });
+  };
+  const heard = runIn(home, book, each, check);
+  if (each.never) judgeNever(each.never, home, check);
+  if (each.fails !== undefined) {
+    if (failures.length > 0) return { ...base, passed: true, fails: each.fails, failures };
+    const expected = `it fails: ${each.fails}`;
+    const actual = "it passes: take out fails, which holds no longer";
+    failures.push({ about: "fails", expected, actual });
+  }
+  if (failures.length === 0) return { ...base, passed: true };
+  const why = book.why(heard, home.state);
+  const isTimed = each.script?.script === "after";
+  const log = home.log();
+  return { ...base, passed: false, failures, heard, why, log, ...(isTimed && { isTimed }) };
+}
+
+/** What a case is, as its result tells it. */
+function baseOf({ phrase, language, at, position, name, note, tags }: Case): CaseBase {
+  return { phrase, language, position, ...given({ at, name, note, tags }) };
+}
+
+function failUnread(book: Book, { phrase, position, problem }: UnreadCase): CaseResult {
+  const expected = "a case that can be read";
+  const failures = [{ about: "case", expected, actual: problem } as const];
+  return { phrase, language: book.languages[0] ?? "en", position, passed: false, failures };
+}
+
+function runIn(home: Simulated, book: Book, each: Case, check: Check): Heard {
+  const { script } = each;
+  switch (script?.script) {
+    case "talk":
+      return runTalk(book, each, { turns: script.turns, home }, check);
+    case "after":
+      return runAfter(book, each, { happenings: script.happenings, home }, check);
+    case undefined:
+      return runPhrase(book, each, home, check);
+  }
+}
+
+function homeOf(book: Book, { given: states, time, faults }: Case): Simulated {
+  return createSimulated(book, {
+    states: Object.fromEntries(states),
+    faults,
+    ...(time !== undefined && { time }),
+  });
+}
+
+function runPhrase(book: Book, each: Case, home: Simulated, check: Check): Heard {
+  const { expect, phrase } = each;
+  const heard = book.hear(phrase, contextOf(each, home));
+  const said = { home, now: home.elapsed(), before: statesNow(expect, home) };
+  const { reply } = home.perform(heard);
+  settle(expect, home);
+  judge(expect, { heard, outcome: heard.outcome, reply, home, since: 0 }, check);
+  judgeSame(book, each, { heard, home, since: 0 }, check);
+  inTime(expectLater(expect, heard, said, check), home);
+  return heard;
+}
+
+/** What happens, and what has come of it. */
+function runAfter(
+  book: Book,
+  each: Case,
+  { happenings, home }: { happenings: readonly Happening[]; home: Simulated },
+  check: Check,
+): Heard {
+  const { language, at, expect } = each;
+  const context = { language, ...given({ at }) };
+  let heard: Heard | undefined;
+  let { reply } = nothingDone;
+  for (const happening of happenings) {
+    const happened = happen(home, happening, context);
+    heard = happened.heard ?? heard;
+    reply = happened.performed.reply;
+  }
+  settle(expect, home);
+  const said = home.log().findLast(({ event }) => event.event === "said")?.event;
+  if (said?.event === "said") reply = said.text;
+  const came = { heard: heard ?? book.hear("", { language }), reply, home, since: 0 };
+  judge(expect, came, check);
+  return came.heard;
+}
+
+/** The turns of a talk, up to one that came to something else. */
+function runTalk(
+  book: Book,
+  each: Case,
+  { turns, home }: { turns: readonly SuiteTurn[]; home: Simulated },
+  check: Check,
+): Heard {
+  const { language, at } = each;
+  const later: Later[] = [];
+  let last: Heard | undefined;
+  let broken = 0;
+  for (const turn of turns) {
+    const { hear, shown, expect, wait = 0, at: elsewhere = at } = turn;
+    home.wait(wait);
+    const since = home.deeds().length;
+    const said = { home, now: home.elapsed(), before: statesNow(expect, home) };
+    const place = { language: turn.language ?? language, ...given({ at: elsewhere }) };
+    const { heard, outcome, reply } = home.converse(place).say(hear);
+    last = heard;
+    settle(expect, home);
+    const checkTurn: Check = (about, holds, expected, actual) => {
+      if (!holds) broken++;
+      check(about, holds, `at “${shown}”: ${expected}`, actual);
+    };
+    judge(expect, { heard, outcome, reply, home, since }, checkTurn);
+    judgeSame(book, { ...each, expect }, { heard, home, since }, checkTurn);
+    // What follows a turn that came to something else tells nothing.
+    if (broken > 0) break;
+    later.push(...expectLater(expect, heard, said, checkTurn));
+  }
+  inTime(later, home);
+  return last ?? book.hear("", { language });
+}
+
+/** Lets what an effect set moving arrive, where its end is asked about. */
+function settle(expect: Case["expect"], home: Simulated): void {
+  if (expect.home ?? effectsExpected(expect).length > 0) home.settle();
+}
+
+/** Judges what comes later, each once its time has come. */
+function inTime(later: readonly Later[], home: Simulated): void {
+  for (const { due, judge: judgeNow } of [...later].sort((a, b) => a.due - b.due)) {
+    home.wait(Math.max(0, due - home.elapsed()));
+    judgeNow();
+  }
+}
+
+/** Another phrase, in a home in which nothing misbehaves, has to come to the same. */
+function judgeSame(
+  book: Book,
+  each: Case,
+  { heard, home, since }: { heard: Heard; home: Simulated; since: number },
+  check: Check,
+): void {
+  const { sameAs } = each.expect;
+  if (sameAs === undefined) return;
+  const other = homeOf(book, { ...each, faults: {} });
+  const wanted = book.hear(sameAs, contextOf(each, other));
+  other.perform(wanted);
+  const expected = `"${sameAs}" comes to ${describeOutcome(wanted)}`;
+  const actual = describeOutcome(heard);
+  if (wanted.outcome !== "act" || actual !== describeOutcome(wanted)) {
+    check("same as", false, expected, actual);
+    return;
+  }
+  const [own, its] = [home.deeds().slice(since), other.deeds()].map((deeds) =>
+    printDone(doneBy(deeds), []),
+  );
+  check("same as", own === its, expected, `${own ?? ""} is done`);
+}
+
+/** States as they are now, whatever becomes of them, of devices that are to be as before later. */
+function statesNow(expect: Case["expect"], home: Simulated): Simulated["state"] {
+  const lasting = effectsExpected(expect).filter(({ when }) => when);
+  if (lasting.length === 0) return () => nothing;
+  const ids = lasting.flatMap(({ set }) => [...(set?.keys() ?? [])]);
+  const states = new Map(ids.map((id) => [id, home.state(id)] as const));
+  return (id) => states.get(id) ?? nothing;
+}
+
+const nothing: State = {};
+
+function contextOf({ language, at, time }: Case, home: Simulated): HearContext {
+  const context: HearContext = { language, states: home.state, lastOn: home.lastOn };
+  if (at !== undefined) context.at = at;
+  if (time !== undefined) context.time = time;
+  return context;
+}
