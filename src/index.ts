@@ -7,6 +7,7 @@ export { caseKey, resultsVersion } from "./suites/results.ts";
 export { mergeResults } from "./suites/merge.ts";
 export { runSuites } from "./suites/run.ts";
 export { readSuites, type Suites } from "./suites/read.ts";
+export { measureCoverage, coverageVersion, percentOf } from "./coverage/coverage.ts";
 export { partSources, type Parted } from "./suites/sources.ts";
 export { type Day, readDays, runDay } from "./suites/day.ts";
 export { describeOutcome } from "./commands/describe.ts";
@@ -99,7 +100,8 @@ export type {
   When,
 } from "./commands/outcome.ts";
 export type { StatesOf } from "./commands/states.ts";
-export type { Barred, ReadingWhy, Why, WordRole } from "./hearing/explain/why.ts";
+export type { Barred } from "./hearing/barred.ts";
+export type { ReadingWhy, Why, WordRole } from "./hearing/explain/why.ts";
 export type { NearMiss } from "./hearing/near/near.ts";
 export type { Paste } from "./hearing/near/paste.ts";
 
@@ -127,6 +129,8 @@ export type {
   SuiteResults,
 } from "./suites/results.ts";
 export type { RunOptions } from "./suites/run.ts";
+export type { Coverage, CoveredPart, Share } from "./coverage/coverage.ts";
+export type { PartSort } from "./coverage/parts.ts";
 export type { Selection } from "./suites/select.ts";
 export type { Failure } from "./suites/judge.ts";
 export type { Finding, Severity } from "./source/finding.ts";

@@ -17,8 +17,8 @@ export interface Network {
   accepts: boolean[];
   /** The rule that a state belongs to. */
   rule: number[];
-  /** Where the state stands in its pattern's text; in a fragment, also whose text it is. */
-  span: Span[];
+  /** The leaf of its pattern's tree that the state stands for; in a fragment, also whose tree that is. */
+  leaf: Pattern[];
   fragment: (string | undefined)[];
   /** States that a rule may begin with, rule by rule. */
   starts: number[][];
@@ -54,7 +54,10 @@ export const isEnd = ({ accepts }: Network, state: number): boolean => accepts[s
 export const ruleOf = ({ rule }: Network, state: number): number => rule[state] ?? -1;
 
 /** Where a state stands in its pattern's text. */
-export const spanOf = ({ span }: Network, state: number): Span => span[state] ?? [0, 0];
+export const spanOf = ({ leaf }: Network, state: number): Span => leaf[state]?.span ?? [0, 0];
+
+/** The leaf of its pattern's tree that a state stands for. */
+export const leafOf = ({ leaf }: Network, state: number): Pattern | undefined => leaf[state];
 
 /** The fragment in whose text a state stands, if it is in one. */
 export const fragmentOf = ({ fragment }: Network, state: number): string | undefined =>
@@ -92,7 +95,7 @@ export function buildNetwork(rules: readonly Rule[], lexicon: Lexicon): Network 
     follow: [],
     accepts: [],
     rule: [],
-    span: [],
+    leaf: [],
     fragment: [],
     starts: [],
   };
@@ -115,7 +118,7 @@ interface Building {
 function build(pattern: Pattern, to: Building): Stretch {
   switch (pattern.type) {
     case "words": {
-      const states = pattern.words.map((word) => addState(to, to.lexicon.add(word), pattern.span));
+      const states = pattern.words.map((word) => addState(to, to.lexicon.add(word), pattern));
       return inSequence(states.map(single), to.network);
     }
     case "sequence":
@@ -134,9 +137,9 @@ function build(pattern: Pattern, to: Building): Stretch {
     case "repeat":
       return repeated(pattern, to);
     case "reference":
-      return referred(pattern.name, pattern.span, to);
+      return referred(pattern, to);
     case "garbage":
-      return { ...looped(addState(to, anyWord, pattern.span), to.network), nullable: true };
+      return { ...looped(addState(to, anyWord, pattern), to.network), nullable: true };
     case "nothing":
       return { first: [], last: [], nullable: true };
     case "void":
@@ -144,14 +147,14 @@ function build(pattern: Pattern, to: Building): Stretch {
   }
 }
 
-function addState(to: Building, symbol: number, span: Span, slot?: string): number {
+function addState(to: Building, symbol: number, leaf: Pattern, slot?: string): number {
   const { network } = to;
   network.symbol.push(symbol);
   network.slot.push(slot);
   network.follow.push([]);
   network.accepts.push(false);
   network.rule.push(to.number);
-  network.span.push(span);
+  network.leaf.push(leaf);
   network.fragment.push(to.fragment);
   return network.symbol.length - 1;
 }
@@ -207,14 +210,15 @@ function repeated({ item, minimum, maximum }: Pattern & { type: "repeat" }, to: 
   return inSequence(copies, to.network);
 }
 
-function referred(name: string, span: Span, to: Building): Stretch {
+function referred(leaf: Pattern & { type: "reference" }, to: Building): Stretch {
+  const { name } = leaf;
   const target = to.rule.refer(name);
   if (!target) return { first: [], last: [], nullable: false };
   switch (target.refer) {
     case "slot":
-      return single(addState(to, target.symbol, span, name));
+      return single(addState(to, target.symbol, leaf, name));
     case "text":
-      return looped(addState(to, anyWord, span, name), to.network);
+      return looped(addState(to, anyWord, leaf, name), to.network);
     case "pattern":
       return build(target.pattern, { ...to, fragment: target.fragment });
   }

@@ -8,6 +8,7 @@ import { WrongUse, madeOf } from "../source/wrong-use.ts";
 import { type Source, readGiven } from "../document/document.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { Finding } from "../source/finding.ts";
+import type { Witness } from "../model/witness.ts";
 import { type LanguagePack, packKeys } from "../language/pack.ts";
 import type { OwnSlotType } from "../model/own-slot-type.ts";
 import { readSources } from "../phrasebook/read.ts";
@@ -57,6 +58,18 @@ export function createReader(options: ReaderOptions): Reader {
     books.add(opened);
     return opened;
   };
+}
+
+/** The same phrasebook, with somebody who is told what of it comes to be used. */
+export function watched(book: Book, witness: Witness): Book {
+  const same: Book = {
+    ...book,
+    witness,
+    hear: (text, context = {}) => hearUtterance(same, text, context),
+    reply: (heard, states) => madeOf("outcome", () => replyToHeard(same, heard, states)),
+  };
+  books.add(same);
+  return same;
 }
 
 /** The phrasebooks that were read. */

@@ -121,6 +121,8 @@ Examples:
     .option("--bail <count>", "stop after so many failures", countOf)
     .option("--shard <part>", "one part of all cases, such as 2/4", shardOf)
     .option("--shuffle <seed>", "run in an order that this number decides", countOf)
+    .option("--coverage", "tell what of the phrasebook the cases touch, and what they do not")
+    .option("--at-least <percent>", "fail when they touch less of it", countOf)
     .option("--merge <file...>", "run nothing: join the --json results of all parts of a run")
     .option("--report <form=file>", `write a report: ${reportForms.join(", ")}`, reportOf)
     .option("--why", "tell readings that lost as well, and the rules that dropped them")

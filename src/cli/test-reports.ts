@@ -1,5 +1,7 @@
 import { mkdir, writeFile } from "node:fs/promises";
 import { dirname } from "node:path";
+import type { Coverage } from "../coverage/coverage.ts";
+import { lcovReport } from "../reports/lcov.ts";
 import { reportResults } from "../reports/index.ts";
 import type { Paint } from "../reports/paint.ts";
 import { type ResultsTelling, printCounts, printResults } from "../reports/results.ts";
@@ -13,8 +15,9 @@ export interface ReportWanted {
   path: string;
 }
 
-function written(form: ReportForm, results: SuiteResults): string {
+function written(form: ReportForm, results: SuiteResults, coverages: readonly Coverage[]): string {
   if (form === "json") return `${JSON.stringify(results, null, 2)}\n`;
+  if (form === "lcov") return lcovReport({ parts: coverages.flatMap(({ parts }) => parts) });
   return reportResults(form, results);
 }
 
@@ -22,10 +25,11 @@ function written(form: ReportForm, results: SuiteResults): string {
 export async function writeReports(
   wanted: readonly ReportWanted[],
   results: SuiteResults,
+  coverages: readonly Coverage[],
 ): Promise<void> {
   for (const { form, path } of wanted) {
     await mkdir(dirname(path), { recursive: true });
-    await writeFile(path, written(form, results));
+    await writeFile(path, written(form, results, coverages));
   }
 }
 

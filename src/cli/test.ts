@@ -1,12 +1,19 @@
 import { readFile } from "node:fs/promises";
 import type { Book } from "../book/book.ts";
+import { type Coverage, measureCoverage, percentOf } from "../coverage/coverage.ts";
+import { printCoverage, printPercent } from "../reports/coverage.ts";
 import type { Finding } from "../source/finding.ts";
 import { membersOf } from "../source/border.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { mergeResults } from "../suites/merge.ts";
 import { type Suites, readSuites } from "../suites/read.ts";
-import { type SuiteResults, countResults, resultsVersion } from "../suites/results.ts";
-import { runSuites } from "../suites/run.ts";
+import {
+  type CaseResult,
+  type SuiteResults,
+  countResults,
+  resultsVersion,
+} from "../suites/results.ts";
+import { type RunOptions, runSuites } from "../suites/run.ts";
 import { type Selection, chooseCases } from "../suites/select.ts";
 import { exit } from "./exit.ts";
 import { type Tested, suitesIn, wantedOf } from "./homes.ts";
@@ -24,6 +31,8 @@ export interface TestOptions extends BookOptions {
   bail?: number;
   shard?: NonNullable<Selection["shard"]>;
   shuffle?: number;
+  coverage?: boolean;
+  atLeast?: number;
   merge?: string[];
   report?: ReportWanted[];
   why?: boolean;
@@ -35,6 +44,7 @@ export interface TestOptions extends BookOptions {
 export interface HomeResults {
   home: string;
   results: SuiteResults;
+  coverage?: Coverage;
   /** What is wrong with its phrasebook. */
   problems: readonly Finding[];
 }
@@ -43,13 +53,30 @@ export interface HomeResults {
 export async function test(what: readonly string[], options: TestOptions): Promise<number> {
   const tested = options.merge ? [await mergedFrom(options.merge)] : await testHomes(what, options);
   const results = joined(tested);
-  await writeReports(options.report ?? [], results);
-  if (options.json) printJson(results);
-  else print(printHomes(tested, paintFor(process.stdout), telling(options)));
+  const coverages = tested.flatMap(({ coverage }) => coverage ?? []);
+  await writeReports(options.report ?? [], results, coverages);
+  const paint = paintFor(process.stdout);
+  if (options.json) printJson(coverages.length > 0 ? { ...results, coverages } : results);
+  else {
+    print(printHomes(tested, paint, telling(options)));
+    for (const { home, coverage } of tested) {
+      if (!coverage) continue;
+      print(
+        `${tested.length > 1 ? `\n${paint.strong(home)}` : ""}\n${printCoverage(coverage, paint)}`,
+      );
+    }
+  }
+  const { atLeast = 0 } = options;
+  const short = coverages.filter((coverage) => percentOf(coverage) < atLeast);
+  for (const coverage of short) {
+    complain(
+      `Cases touch ${printPercent(percentOf(coverage))} of the phrasebook, not ${atLeast} %.`,
+    );
+  }
   const isBroken = tested.some(({ results: { problems: own }, problems }) =>
     [...own, ...problems].some(({ severity }) => severity === "error"),
   );
-  return results.failed > 0 || isBroken ? exit.failed : exit.fine;
+  return results.failed > 0 || isBroken || short.length > 0 ? exit.failed : exit.fine;
 }
 
 function telling({ why = false, log = false }: TestOptions) {
@@ -68,9 +95,10 @@ async function testHomes(what: readonly string[], options: TestOptions): Promise
       known.add(name);
       for (const each of cases) if (!("problem" in each) && each.name) known.add(each.name);
     }
-    const results = await testHome(opened, { ...options, only });
+    const { results, coverage } = await testHome(opened, { ...options, only });
     chosen += results.suites.length;
-    tested.push({ home: opened.folder, results, problems: opened.book.problems });
+    const { folder, book } = opened;
+    tested.push({ home: folder, results, problems: book.problems, ...(coverage && { coverage }) });
   }
   if (only.length > 0 && chosen === 0) {
     const wanted = only.map((name) => `"${name}"`).join(" or ");
@@ -106,7 +134,7 @@ function inFolder({ folder }: Tested): Pick<BookOptions, "in"> {
 export async function testHome(
   { folder, book, suites }: OpenedHome,
   options: TestOptions,
-): Promise<SuiteResults> {
+): Promise<{ results: SuiteResults; coverage?: Coverage }> {
   const { only = [], tag, language, failed, bail, shard, shuffle } = options;
   const last = failed ? await failedLast(folder) : undefined;
   if (failed && !last) complain(`Nothing is known of an earlier run of ${folder}: all is run.`);
@@ -122,18 +150,26 @@ export async function testHome(
   }
   const progress = createProgress(process.stderr);
   let failures = 0;
-  const results = runSuites(book, suites, {
+  const run = {
     ...selection,
     ...(bail !== undefined && { bail }),
     ...(shuffle !== undefined && { shuffle }),
-    onCase({ passed }, done, all) {
+    onCase({ passed }: CaseResult, done: number, all: number) {
       if (!passed) failures++;
       progress.tell(done, all, failures);
     },
-  });
+  } satisfies RunOptions;
+  const tested = wantsCoverage(options)
+    ? measureCoverage(book, suites, run)
+    : { results: runSuites(book, suites, run) };
   progress.end();
-  await keepFailed(folder, results);
-  return results;
+  await keepFailed(folder, tested.results);
+  return tested;
+}
+
+/** Whether anything asks what the cases touch. */
+function wantsCoverage({ coverage, atLeast, report = [] }: TestOptions): boolean {
+  return coverage === true || atLeast !== undefined || report.some(({ form }) => form === "lcov");
 }
 
 /** Results of all homes as those of one run. */

@@ -8,7 +8,7 @@ export const exportFormats = ["csv", "td", "srgs", "srgs-xml", "jsgf"] as const;
 export const importForms = ["csv", "td", "srgs", "srgs-xml"] as const;
 export const shells = ["bash", "zsh", "fish"] as const;
 
-export const reportForms = ["junit", "tap", "json", "markdown", "html"] as const;
+export const reportForms = ["junit", "tap", "json", "markdown", "html", "lcov"] as const;
 
 export type ReportForm = (typeof reportForms)[number];
 

@@ -29,6 +29,7 @@ import { type Why, explain } from "./explain/why.ts";
 import { nearMisses } from "./near/near.ts";
 import { type Engine, engineFor } from "./understand/engine.ts";
 import type { Reading } from "./understand/evaluate.ts";
+import { tellHeard } from "./witnessed.ts";
 import { type Understood, clearReading } from "./understand/understand.ts";
 
 /**
@@ -42,8 +43,11 @@ export function hearUtterance(book: Phrasebook, spoken: unknown, given: unknown)
   const text = textOf(spoken) ?? "";
   const language = homeLanguage(book, context.language);
   const listening = listen(book, text, language, context);
-  const about = aboutAll(listening.composition);
-  return asHeard({ text, language, context: spokenOf(context), about }, concludeAll(listening));
+  const { engine, composition } = listening;
+  const about = aboutAll(composition);
+  const conclusion = concludeAll(listening);
+  if (book.witness) tellHeard(book.witness, { book, engine }, listening, conclusion);
+  return asHeard({ text, language, context: spokenOf(context), about }, conclusion);
 }
 
 /** An outcome of an utterance. Each is written out, since objects that are spread take long to make. */

@@ -184,6 +184,7 @@ export function createRoutines(
     }
     if (stands) {
       const isRunning = stands === "running";
+      if (!isRunning) book.witness?.used(routine, "condition");
       const reason = isRunning ? "it is running already" : "its condition does not hold";
       record({ event: "skipped", routine: id, because: reason });
       if (!run.isSpoken) return;
@@ -196,6 +197,7 @@ export function createRoutines(
       going.delete(id);
     }
     record({ event: "started", routine: id, because });
+    book.witness?.used(routine, "starts");
     if (routine.moment.size > 0) world.moment(routine.moment, run);
     const mine: Going = { stop: () => undefined };
     going.set(id, [...(going.get(id) ?? []), mine]);

@@ -104,6 +104,8 @@ export function* doSteps(
 function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, Resume> {
   const { book, state } = world;
   if (!world.spend(1)) return false;
+  const { witness } = book;
+  witness?.used(step);
   switch (step.step) {
     case "order":
       return yield* doOrders(world, run, step.orders);
@@ -131,10 +133,12 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
     case "if": {
       const isSo = holdsFor(step.condition, state);
       world.branch(isSo ? "then" : "else", run);
+      witness?.used(step, isSo ? "then" : "else");
       return yield* doSteps(world, run, isSo ? step.then : step.otherwise);
     }
     case "try": {
       const worked = yield* doSteps(world, run, step.steps, true);
+      witness?.used(step, worked ? "works" : "failed");
       if (worked) return true;
       world.branch("failed", run);
       // What the other branch mends is no failure of the whole.
@@ -143,7 +147,9 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
     case "ask": {
       const resume = yield { pause: "ask", step };
       const answer = resume && step.answers[resume.answer];
-      world.branch(answer ? `answer ${resume.answer + 1}` : "silence", run);
+      const way = answer ? `answer ${resume.answer + 1}` : "silence";
+      world.branch(way, run);
+      witness?.used(step, way);
       if (!answer) return yield* doSteps(world, run, step.silence);
       // Whoever answers speaks: what nobody said so far goes on with a yes, and no further.
       const { cause, isTrusted } = run;
@@ -155,7 +161,9 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
     case "run": {
       const routine = routineOf(book, step, run.slots);
       if (!routine?.enabled || run.depth >= deepest) return false;
-      if (!holdsFor(routine.condition, state)) return true;
+      const isSo = holdsFor(routine.condition, state);
+      witness?.used(routine, isSo ? "starts" : "condition");
+      if (!isSo) return true;
       const steps = world.stepsOf(routine, run);
       if (!steps) return false;
       const { cause, isTrusted } = run;

@@ -36,7 +36,9 @@ export function createTriggers(
 
   const setOff = (is: (trigger: Routine["triggers"][number]) => boolean, how: Start): void => {
     for (const routine of book.routines.values()) {
-      if (routine.triggers.some(is)) start(routine, how);
+      const fired = routine.triggers.filter(is);
+      for (const trigger of fired) book.witness?.used(trigger);
+      if (fired.length > 0) start(routine, how);
     }
   };
 
@@ -60,6 +62,7 @@ export function createTriggers(
         record({ event: "skipped", routine: routine.id, because });
       } else {
         const because = trigger.trigger === "time" ? "its time has come" : trigger.event;
+        book.witness?.used(trigger);
         start(routine, { because, isMeant: false, cause: unspoken });
       }
       setNext(routine, index, trigger, Math.max(next, clock.now() - mostLate));
@@ -80,6 +83,7 @@ export function createTriggers(
           held.add(key);
           const because = [...trigger.states.keys()].join(", ");
           const fire = (): void => {
+            book.witness?.used(trigger);
             start(routine, { because, isMeant: false, cause });
           };
           const cancel = clock.at(clock.elapsed() + trigger.lasting, fire);

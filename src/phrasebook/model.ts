@@ -18,6 +18,7 @@ import type { OwnSlotType } from "../model/own-slot-type.ts";
 import type { Slot } from "../slot-types/slot.ts";
 import type { Fragment, Reply, SpokenPattern } from "../model/spoken.ts";
 import type { ComputedSteps, Step } from "../model/step.ts";
+import type { Witness } from "../model/witness.ts";
 import type { Trigger } from "../model/trigger.ts";
 import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
@@ -58,6 +59,12 @@ export interface Phrasebook {
   /** What comes with Calm Phrase and with the parts that this phrasebook uses, besides its own. */
   kinds: ReadonlyMap<string, Kind>;
   problems: readonly Finding[];
+  /**
+   * Who is told what of it comes to be used.
+   *
+   * @internal
+   */
+  witness?: Witness;
 }
 
 export interface Intent {

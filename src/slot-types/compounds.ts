@@ -9,13 +9,13 @@ const shortest = 3;
 
 /**
  * Reads words made of two, where a language writes them as one: a room and what is in it
- * ("Küchenlicht", "keukenlamp").
+ * ("Küchenlicht", "keukenlamp"). What is made tells what a word may be, with the index after it.
  */
 export function createCompounds(
   { pack }: Spoken,
   nouns: readonly { said: string; noun: Noun }[],
   holders: readonly Holder[],
-): (text: string) => TargetExpression[] {
+): (text: string, end: number) => { end: number; expression: TargetExpression }[] {
   const { links } = pack;
   if (!links) return () => [];
   const only = (said: string): string | undefined => {
@@ -33,8 +33,8 @@ export function createCompounds(
     }
     return known;
   };
-  return (text) => {
-    const found: TargetExpression[] = [];
+  return (text, end) => {
+    const found: { end: number; expression: TargetExpression }[] = [];
     if (text.length < 2 * shortest) return found;
     const { kinds, places } = looked();
     for (let at = shortest; at <= text.length - shortest; at++) {
@@ -48,7 +48,15 @@ export function createCompounds(
       for (const many of [false, true]) {
         const list = meant.filter((noun) => noun.many === many).map(({ kind }) => kind);
         if (list.length === 0) continue;
-        found.push({ target: "kind", kinds: list, many, all: false, place, words: 1 });
+        const expression = {
+          target: "kind",
+          kinds: list,
+          many,
+          all: false,
+          place,
+          words: 1,
+        } as const;
+        found.push({ end, expression });
       }
     }
     return found;

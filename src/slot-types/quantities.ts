@@ -91,6 +91,7 @@ export function quantitySlot(
     family,
     values,
     ...given({ alike: isOwn ? undefined : alike, default: start, unit }),
+    limits: given({ minimum, maximum }),
     recognise(ground) {
       const number = quantity.recognise(ground);
       if (!isOwn) return number;

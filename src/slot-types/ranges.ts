@@ -40,6 +40,7 @@ export function momentSlot(
     family,
     alike: family,
     ...given({ default: start }),
+    limits: range,
     ...moment,
     settle(reading, now) {
       const settled = settle(reading, now);

@@ -60,6 +60,8 @@ export interface ValuedSlot extends SlotBase {
   default?: Value;
   /** The unit of the numbers that it takes. */
   unit?: string;
+  /** The least and the most that it takes, where that is limited. */
+  limits?: { minimum?: Value; maximum?: Value };
   /** Values with words of their own. */
   values?: readonly ChoiceValue[];
   /**

@@ -193,7 +193,8 @@ export function createTargetReader(
         const next = afterSmall(at.end);
         return [...kinds(next, all, { ...at, from }), ...names(next, at.place)];
       }),
-      ...compounds(texts[from] ?? "").map((expression) => ({ end: from + 1, expression })),
+      // Words that are a name are never a place and a kind as well.
+      ...(named(from) ? [] : compounds(texts[from] ?? "", from + 1)),
     ];
 
     const unit = (from: number): Found[] => {

@@ -34,6 +34,7 @@ export function replyTo(speech: Speech, outcome: Conclusion, failed: Failed = no
     case "ask": {
       const slot = book.intents.get(intentOf(outcome) ?? "")?.slots.get(outcome.slot);
       const own = replyIn(slot?.ask ?? new Map(), language);
+      if (own) book.witness?.used(own);
       return formatReply(own?.text ?? pack.replies.ask, language, { slot: outcome.slot });
     }
     case "unsure": {
@@ -138,12 +139,14 @@ function leftOut(
 /** A reply of the phrasebook or the vocabulary, with what it may speak of. */
 export function speakReply(
   speech: Speech,
-  { text, states }: Reply,
+  reply: Reply,
   slots: Readonly<Record<string, unknown>>,
   results: Results,
 ): string {
+  const { text, states } = reply;
   const { done, failed, skipped } = speech.isForEyes ? results : spoken(speech, results);
   const { book, language } = speech;
+  book.witness?.used(reply);
   const variables: Record<string, unknown> = { ...slots };
   for (const [name, ids] of Object.entries({ done, failed, skipped })) {
     // Most replies speak of none of these, and lists of names take a while to write.

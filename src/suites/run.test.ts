@@ -143,9 +143,9 @@ test("a failure prints what was heard word by word, and both places", () => {
   );
   const text = printResults(results, plain);
   expect(text).toContain("“turn on the extractor”");
-  expect(text).toContain("case  a.suite.yaml:4:13");
+  expect(text).toContain("case      a.suite.yaml:4:13");
   expect(text).toMatch(/expected +vent \{ speed: 1 \}/);
-  expect(text).toMatch(/actual +vent \{ power: on \}/);
+  expect(text).toMatch(/but +vent \{ power: on \}/);
   expect(text).toMatch(/extractor +\$target +device vent \(alias\) {2}home\.yaml:4:43/);
   expect(text).toContain("home.yaml:12:16");
 });

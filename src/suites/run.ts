@@ -24,6 +24,16 @@ export interface RunOptions extends Selection {
  */
 export function runSuites(of: Book, read: Suites, options: RunOptions = {}): SuiteResults {
   const book = asBook(of);
+  return runWatched(book, book, read, options);
+}
+
+/** Runs suites of a phrasebook with another that is the same and has a witness. */
+export function runWatched(
+  book: Book,
+  watched: Book,
+  read: Suites,
+  options: RunOptions,
+): SuiteResults {
   const { suites, problems } = asSuites(book, read);
   const { bail, shuffle, onCase } = membersOf(options);
   const tell = typeof onCase === "function" ? onCase : undefined;
@@ -36,7 +46,7 @@ export function runSuites(of: Book, read: Suites, options: RunOptions = {}): Sui
   let failed = 0;
   for (const each of order) {
     if (failed >= most) break;
-    const result = runCase(book, each.case);
+    const result = runCase(watched, each.case);
     results.set(each, result);
     if (!result.passed) failed++;
     if (tell) Reflect.apply(tell, undefined, [result, results.size, order.length]);

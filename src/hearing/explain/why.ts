@@ -1,7 +1,6 @@
 import { fragmentOf, slotOf } from "../../automaton/network.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
-import { isKnown } from "../../model/known.ts";
-import { whyBarred } from "../../commands/access.ts";
+import { type Barred, barredIn } from "../barred.ts";
 import { valueIn } from "../../commands/question.ts";
 import { listEffects } from "../../commands/describe.ts";
 import type { Composition } from "../compose/compose.ts";
@@ -13,7 +12,6 @@ import type { Reading } from "../understand/evaluate.ts";
 import type { TargetExpression } from "../../slot-types/expression.ts";
 import type { Filling } from "../understand/fillings.ts";
 import { type Holder } from "../../slot-types/expression.ts";
-import { spokenNames } from "../../model/names.ts";
 import { clearReading } from "../understand/understand.ts";
 import type { Skipped } from "../../commands/outcome.ts";
 import { type Reason, tellReason } from "../../model/reason.ts";
@@ -33,14 +31,6 @@ export interface Why {
   cut: boolean;
   /** Steps of the search for readings, which are bounded whatever is said. */
   steps: number;
-}
-
-/** A device that speech does not know, though it was named. */
-export interface Barred {
-  device: string;
-  why: Reason;
-  /** Where its name is written. */
-  at: Position;
 }
 
 /** What one word of the utterance was taken for. */
@@ -109,22 +99,10 @@ export function explain(
     nearest,
     barred: commands.some(({ understood }) => clearReading(understood))
       ? []
-      : barredIn(book, engine, utterance),
+      : barredIn(book, engine.language, utterance),
     cut: commands.some(({ understood }) => understood.paths.cut),
     steps: composition.steps,
   };
-}
-
-/** Devices that were named and that voice is barred from. */
-function barredIn(book: Phrasebook, { language }: Engine, { texts }: Utterance): Barred[] {
-  const said = ` ${texts.join(" ")} `;
-  return [...book.devices.values()].flatMap((device): Barred[] => {
-    if (isKnown(device)) return [];
-    const name = spokenNames(device, language, book.languages[0] ?? language).find(({ words }) =>
-      said.includes(` ${words.join(" ")} `),
-    );
-    return name ? [{ device: device.id, why: whyBarred(device), at: name.at }] : [];
-  });
 }
 
 function wordRoles(

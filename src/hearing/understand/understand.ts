@@ -8,6 +8,7 @@ import type { Engine } from "./engine.ts";
 import { type Reading, evaluatePath } from "./evaluate.ts";
 import { type Ranked, rankReadings } from "./rank.ts";
 import type { Speaker } from "../../commands/targets.ts";
+import type { Narrowing } from "../../slot-types/narrowing.ts";
 
 /** Words, every way to understand them as one command, and what was looked at to find these. */
 export interface Understood {
@@ -18,7 +19,11 @@ export interface Understood {
   starts: ReadonlySet<number>;
   ends: ReadonlySet<number>;
   ranked: readonly Ranked[];
+  /** What was said apart and narrows what is named. */
+  narrowings: readonly Narrowing[];
 }
+
+const none: NonNullable<Speaker["narrowings"]> = [];
 
 /** Understands words as one command. */
 export function understand(
@@ -35,7 +40,15 @@ export function understand(
   for (const path of distinctPaths(engine, paths.found)) {
     readings.push(...evaluatePath({ book, engine, speaker }, utterance, path));
   }
-  return { utterance, chart, paths, starts, ends, ranked: rankReadings(readings, speaker) };
+  return {
+    utterance,
+    chart,
+    paths,
+    starts,
+    ends,
+    ranked: rankReadings(readings, speaker),
+    narrowings: (speaker.narrowings ?? none).map(({ narrowing }) => narrowing),
+  };
 }
 
 /** One path for each way to fill the slots of an intent: the one with most words of its pattern. */
