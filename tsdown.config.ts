@@ -9,6 +9,7 @@ const shared: UserConfig = {
     reports: "src/reports/index.ts",
     node: "src/node/index.ts",
     cli: "src/cli/main.ts",
+    "test-worker": "src/cli/test-worker.ts",
     ...Object.fromEntries(
       languages.map((name) => [`languages/${name}`, `src/language/${name}.ts`]),
     ),

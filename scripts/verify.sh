@@ -16,6 +16,18 @@ if [ ! -x "$browser" ]; then
   fi
 fi
 
+# What reads the reports that tests write.
+if ! command -v genhtml >/dev/null || ! command -v prove >/dev/null; then
+  if [ "$(id -u)" -eq 0 ] && command -v apt-get >/dev/null; then
+    echo "Installing lcov and perl, which read reports in the tests."
+    apt-get update -qq
+    DEBIAN_FRONTEND=noninteractive apt-get install -y -qq lcov perl >/dev/null
+  else
+    echo "The tests of reports need genhtml and prove: apt-get install lcov perl" >&2
+    exit 2
+  fi
+fi
+
 npm ci --no-audit --no-fund --loglevel=error
 npm run --silent build
 npm run --silent build:examples

@@ -244,7 +244,7 @@ describe("calm-phrase test", () => {
     const json = run(["test", "--in", path, "--only", "wrong", "--json"]);
     expect(json.code).toBe(1);
     expect(JSON.parse(json.out)).toMatchObject({
-      version: 2,
+      version: 3,
       failed: 1,
       suites: [{ suite: "wrong", cases: [{ passed: false, failures: [{ about: "effect" }] }] }],
     });
@@ -589,7 +589,7 @@ describe("wrong use ends with code 2 and says what to write", () => {
     [
       "no such suite",
       ["test", "--in", "demo/oxbow-pottery", "--only", "x"],
-      /no suite is called "x": write one of ".+"/,
+      /no suite or case is called "x": there are ".+"/,
     ],
     ["no such voicepoint", ["hear", "x", ...demo, "--at", "x"], /one of kiln-shelf/],
     ["no such language", ["hear", "x", ...demo, "--language", "fi"], /one of en-GB, de-DE/],

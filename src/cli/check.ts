@@ -1,4 +1,8 @@
-import { compareFindings } from "../source/finding.ts";
+import { mkdir, writeFile } from "node:fs/promises";
+import { dirname } from "node:path";
+import { type Finding, compareFindings } from "../source/finding.ts";
+import { reportFindings } from "../reports/index.ts";
+import { packageVersion } from "./version.ts";
 import { countFindings, printFindings } from "../reports/findings.ts";
 import { checkPhrasebook } from "../survey/check.ts";
 import { readDays } from "../suites/day.ts";
@@ -9,6 +13,10 @@ import { paintFor, print, printJson } from "./output.ts";
 
 export interface CheckOptions extends BookOptions {
   json?: boolean;
+  /** Whether warnings fail as errors do. */
+  strict?: boolean;
+  /** The file that findings are written to as SARIF. */
+  sarif?: string;
 }
 
 /** A number of things, in the right number: "1 device", "2 devices". */
@@ -26,6 +34,12 @@ export async function check(options: CheckOptions): Promise<number> {
     ...readSuites(book, suiteSources).problems,
     ...readDays(book, daySources).problems,
   ].sort(compareFindings);
+  if (options.sarif !== undefined) {
+    await mkdir(dirname(options.sarif), { recursive: true });
+    await writeFile(options.sarif, reportFindings(all, packageVersion()));
+  }
+  const fails = ({ severity }: Finding): boolean =>
+    severity === "error" || (options.strict === true && severity === "warning");
   if (json) {
     printJson({ version: 1, problems: all });
   } else {
@@ -42,8 +56,7 @@ export async function check(options: CheckOptions): Promise<number> {
       ...(routines.size > 0 ? [countOf(routines.size, "routine")] : []),
     ];
     print(`${book.name}: ${sizes.join(", ")}`);
-    const hasErrors = all.some(({ severity }) => severity === "error");
-    print(hasErrors ? paint.bad(countFindings(all)) : paint.good(countFindings(all)));
+    print(all.some(fails) ? paint.bad(countFindings(all)) : paint.good(countFindings(all)));
   }
-  return all.some(({ severity }) => severity === "error") ? exit.failed : exit.fine;
+  return all.some(fails) ? exit.failed : exit.fine;
 }

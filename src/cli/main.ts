@@ -1,10 +1,9 @@
 #!/usr/bin/env node
-import { readFileSync } from "node:fs";
-import { membersOf, textOf } from "../source/border.ts";
 import { complain, printData } from "./output.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { Argument, Command, CommanderError, Option } from "commander";
 import { exit } from "./exit.ts";
+import { packageVersion } from "./version.ts";
 import {
   countOf,
   dateOf,
@@ -45,18 +44,11 @@ function opening(command: Command): Command {
 
 const jsonForm = "as JSON, in the form that docs/json.md describes";
 
-/** The version that stands in the package, which lies beside the command. */
-function versionOfPackage(): string {
-  const text = readFileSync(new URL("../package.json", import.meta.url), "utf8");
-  const { version } = membersOf(JSON.parse(text));
-  return textOf(version) ?? "unknown";
-}
-
 /** Each command is loaded when it is called, so that none waits for another's packages. */
 function createProgram(done: (code: number) => void): Command {
   const program = new Command("calm-phrase")
     .description("Voice control for homes, written as plain files and proved in text.")
-    .version(versionOfPackage(), "--version", "print the version")
+    .version(packageVersion(), "--version", "print the version")
     .helpOption("-h, --help", "print help")
     .exitOverride()
     .configureOutput({
@@ -80,6 +72,8 @@ function createProgram(done: (code: number) => void): Command {
 
   opening(program.command("check"))
     .description("find everything that is wrong with a phrasebook and its suites")
+    .option("--strict", "fail on warnings as on errors")
+    .option("--sarif <file>", "write the findings as SARIF 2.1.0 as well")
     .option("--json", `print the findings ${jsonForm}`)
     .addHelpText(
       "after",
@@ -118,6 +112,8 @@ Examples:
     .option("--tag <tag...>", "only cases with one of these tags")
     .option("--language <tag...>", "only cases in these languages, such as de")
     .option("--failed", "only cases that failed when they were run last")
+    .option("--watch", "run again whenever a file changes, what it can touch")
+    .option("--jobs <count>", "threads to run in, which is faster where cases take long", countOf)
     .option("--bail <count>", "stop after so many failures", countOf)
     .option("--shard <part>", "one part of all cases, such as 2/4", shardOf)
     .option("--shuffle <seed>", "run in an order that this number decides", countOf)

@@ -1,26 +1,22 @@
 import { readFile } from "node:fs/promises";
-import type { Book } from "../book/book.ts";
 import { type Coverage, measureCoverage, percentOf } from "../coverage/coverage.ts";
 import { printCoverage, printPercent } from "../reports/coverage.ts";
 import type { Finding } from "../source/finding.ts";
 import { membersOf } from "../source/border.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { mergeResults } from "../suites/merge.ts";
-import { type Suites, readSuites } from "../suites/read.ts";
-import {
-  type CaseResult,
-  type SuiteResults,
-  countResults,
-  resultsVersion,
-} from "../suites/results.ts";
+import { type SuiteResults, countResults, resultsVersion } from "../suites/results.ts";
 import { type RunOptions, runSuites } from "../suites/run.ts";
 import { type Selection, chooseCases } from "../suites/select.ts";
 import { exit } from "./exit.ts";
-import { type Tested, suitesIn, wantedOf } from "./homes.ts";
+import { type Tested, wantedOf } from "./homes.ts";
 import { failedLast, keepFailed } from "./last-run.ts";
-import { type BookOptions, loadFolder, mentionErrors } from "./load.ts";
+import { type BookOptions, mentionErrors } from "./load.ts";
+import { type OpenedHome, openHome } from "./open-home.ts";
+import { type Suites, readSuites } from "../suites/read.ts";
 import { complain, paintFor, print, printJson } from "./output.ts";
 import { createProgress } from "./progress.ts";
+import type { PartOfRun } from "./test-worker.ts";
 import { type ReportWanted, printHomes, writeReports } from "./test-reports.ts";
 
 export interface TestOptions extends BookOptions {
@@ -28,6 +24,8 @@ export interface TestOptions extends BookOptions {
   tag?: string[];
   language?: string[];
   failed?: boolean;
+  watch?: boolean;
+  jobs?: number;
   bail?: number;
   shard?: NonNullable<Selection["shard"]>;
   shuffle?: number;
@@ -51,6 +49,13 @@ export interface HomeResults {
 
 /** `calm-phrase test`: runs the suites of one home, or of many. */
 export async function test(what: readonly string[], options: TestOptions): Promise<number> {
+  const { watch, ...once } = options;
+  if (!watch) return testOnce(what, once);
+  const { watchTests } = await import("./watch.ts");
+  return watchTests(what, once, (changed) => testOnce(changed, once));
+}
+
+async function testOnce(what: readonly string[], options: TestOptions): Promise<number> {
   const tested = options.merge ? [await mergedFrom(options.merge)] : await testHomes(what, options);
   const results = joined(tested);
   const coverages = tested.flatMap(({ coverage }) => coverage ?? []);
@@ -91,13 +96,11 @@ async function testHomes(what: readonly string[], options: TestOptions): Promise
   let chosen = 0;
   for (const home of homes) {
     const opened = await openHome(home, options);
-    for (const { name, cases } of opened.suites.suites) {
-      known.add(name);
-      for (const each of cases) if (!("problem" in each) && each.name) known.add(each.name);
-    }
-    const { results, coverage } = await testHome(opened, { ...options, only });
+    mentionErrors(opened.book);
+    const { results, coverage } = await testHome(home, opened, { ...options, only });
     chosen += results.suites.length;
-    const { folder, book } = opened;
+    const { folder, book, sources } = opened;
+    if (chosen === 0) for (const name of namesIn(readSuites(book, sources))) known.add(name);
     tested.push({ home: folder, results, problems: book.problems, ...(coverage && { coverage }) });
   }
   if (only.length > 0 && chosen === 0) {
@@ -108,31 +111,18 @@ async function testHomes(what: readonly string[], options: TestOptions): Promise
   return tested;
 }
 
-/** A home that was opened, with the suites of it that are meant. */
-export interface OpenedHome {
-  folder: string;
-  book: Book;
-  suites: Suites;
-}
-
-export async function openHome(home: Tested, options: BookOptions): Promise<OpenedHome> {
-  const { folder, book, suiteSources } = await loadFolder({ ...options, ...inFolder(home) });
-  if (suiteSources.length === 0) {
-    throw new WrongUse(
-      "there is no suite beside the phrasebook: a suite is a file named *.suite.yaml",
-    );
-  }
-  mentionErrors(book);
-  return { folder, book, suites: readSuites(book, suitesIn(suiteSources, home.files)) };
-}
-
-function inFolder({ folder }: Tested): Pick<BookOptions, "in"> {
-  return folder === undefined ? {} : { in: folder };
+/** What suites and their cases are called. */
+function namesIn({ suites }: Suites): string[] {
+  return suites.flatMap(({ name, cases }) => [
+    name,
+    ...cases.flatMap((each) => ("problem" in each ? [] : (each.name ?? []))),
+  ]);
 }
 
 /** Runs what is chosen of a home, and keeps what failed. */
-export async function testHome(
-  { folder, book, suites }: OpenedHome,
+async function testHome(
+  home: Tested,
+  { folder, book, sources }: OpenedHome,
   options: TestOptions,
 ): Promise<{ results: SuiteResults; coverage?: Coverage }> {
   const { only = [], tag, language, failed, bail, shard, shuffle } = options;
@@ -145,26 +135,67 @@ export async function testHome(
     ...(last && { keys: last }),
     ...(shard && { shard }),
   };
-  if (last && chooseCases(suites.suites, selection).cases.length === 0) {
+  const jobs = jobsFor(options);
+  if (jobs > 1) {
+    const results = await runParts(jobs, { home, options, selection });
+    await keepFailed(folder, results);
+    return { results };
+  }
+  const suites = readSuites(book, sources);
+  const run: RunOptions = {
+    ...selection,
+    ...(bail !== undefined && { bail }),
+    ...(shuffle !== undefined && { shuffle }),
+  };
+  if (last && chooseCases(suites.suites, run).cases.length === 0) {
     complain(`Nothing failed in the last run of ${folder}.`);
   }
   const progress = createProgress(process.stderr);
   let failures = 0;
-  const run = {
-    ...selection,
-    ...(bail !== undefined && { bail }),
-    ...(shuffle !== undefined && { shuffle }),
-    onCase({ passed }: CaseResult, done: number, all: number) {
-      if (!passed) failures++;
-      progress.tell(done, all, failures);
-    },
-  } satisfies RunOptions;
+  run.onCase = ({ passed }, done, all) => {
+    if (!passed) failures++;
+    progress.tell(done, all, failures);
+  };
   const tested = wantsCoverage(options)
     ? measureCoverage(book, suites, run)
     : { results: runSuites(book, suites, run) };
   progress.end();
   await keepFailed(folder, tested.results);
   return tested;
+}
+
+/** How many threads run the cases. What they touch is told by one, and an order is that of one. */
+function jobsFor(options: TestOptions): number {
+  const { jobs = 1, shard, shuffle } = options;
+  return wantsCoverage(options) || shard !== undefined || shuffle !== undefined ? 1 : jobs;
+}
+
+/** Runs a home in parts, each in a thread of its own. */
+async function runParts(
+  jobs: number,
+  { home, options, selection }: Pick<PartOfRun, "home" | "selection"> & { options: TestOptions },
+): Promise<SuiteResults> {
+  const { Tinypool } = await import("tinypool");
+  const pool = new Tinypool({
+    filename: new URL("./test-worker.js", import.meta.url).href,
+    minThreads: jobs,
+    maxThreads: jobs,
+  });
+  const { in: folder, allow, bail } = options;
+  const opening: BookOptions = {
+    ...(folder !== undefined && { in: folder }),
+    ...(allow && { allow }),
+  };
+  const parts = await Promise.all(
+    Array.from({ length: jobs }, (_, index) => {
+      const shard = { part: index + 1, of: jobs };
+      const part: PartOfRun = { home, options: opening, selection: { ...selection, shard } };
+      const task: Promise<unknown> = pool.run(bail === undefined ? part : { ...part, bail });
+      return task;
+    }),
+  );
+  await pool.destroy();
+  return mergeResults(parts.filter(isResults));
 }
 
 /** Whether anything asks what the cases touch. */

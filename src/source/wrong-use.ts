@@ -29,7 +29,9 @@ export class WrongUse extends Error {
 export function madeOf<T>(what: string, make: () => T): T {
   try {
     return make();
-  } catch {
+  } catch (error) {
+    // What says itself what is wrong is told as it says so.
+    if (error instanceof WrongUse) throw error;
     throw new WrongUse(`this is no ${what}`);
   }
 }

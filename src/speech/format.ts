@@ -3,19 +3,27 @@ import type { Reply } from "../model/spoken.ts";
 
 export type ReplyVariables = Readonly<Record<string, unknown>>;
 
-/** Replies that were parsed: a home has few, and suites have them formatted many times. */
-const parsed = new Map<string, Message>();
-const mostParsed = 1000;
+/** A reply that was parsed, and what it came to with values that it was formatted with before. */
+interface Parsed {
+  message: Message;
+  said: Map<string, string>;
+}
 
-function parse(source: string, language: string): Message {
+/** A home has few replies, and suites have them formatted many times. */
+const parsed = new Map<string, Parsed>();
+const mostParsed = 1000;
+/** Most that is kept of what one reply came to. */
+const mostSaid = 200;
+
+function parse(source: string, language: string): Parsed {
   const key = `${language} ${source}`;
-  let message = parsed.get(key);
-  if (!message) {
+  let known = parsed.get(key);
+  if (!known) {
     if (parsed.size >= mostParsed) parsed.clear();
-    message = makeMessage(source, language);
-    parsed.set(key, message);
+    known = { message: makeMessage(source, language), said: new Map() };
+    parsed.set(key, known);
   }
-  return message;
+  return known;
 }
 
 /**
@@ -25,12 +33,34 @@ function parse(source: string, language: string): Message {
  * @param language BCP 47 tag; decides plurals and number formats.
  */
 export function formatReply(source: string, language: string, variables: ReplyVariables): string {
-  let message: Message;
+  let known: Parsed;
   try {
-    message = parse(source, language);
+    known = parse(source, language);
   } catch {
     return "";
   }
+  const key = keyOf(variables);
+  const before = key === undefined ? undefined : known.said.get(key);
+  if (before !== undefined) return before;
+  const text = format(known.message, variables);
+  if (key === undefined) return text;
+  if (known.said.size >= mostSaid) known.said.clear();
+  known.said.set(key, text);
+  return text;
+}
+
+/** Tells plain values from all others; undefined where one is more than that. */
+function keyOf(variables: ReplyVariables): string | undefined {
+  let key = "";
+  for (const name in variables) {
+    const value = variables[name];
+    if (typeof value !== "string" && typeof value !== "number") return undefined;
+    key += `${name}\u0000${typeof value}\u0000${value}\u0000`;
+  }
+  return key;
+}
+
+function format(message: Message, variables: ReplyVariables): string {
   const missing: unknown[] = [];
   const text = message.format(variables, (error) => missing.push(error));
   if (missing.length === 0) return text;

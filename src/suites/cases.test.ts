@@ -77,9 +77,7 @@ describe("a table", () => {
   test("has no column that says nothing", () => {
     const results = run("- { rows: [{ said: vent, note: x }], hear: $said on, expect: act }");
     expect(results.passed).toBe(1);
-    expect(results.problems).toMatchObject([
-      { rule: "unused-column", severity: "warning", message: expect.stringContaining('"note"') },
-    ]);
+    expect(results.problems).toMatchObject([{ rule: "unused-column", severity: "warning" }]);
   });
 });
 

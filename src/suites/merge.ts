@@ -1,4 +1,4 @@
-import { WrongUse } from "../source/wrong-use.ts";
+import { WrongUse, madeOf } from "../source/wrong-use.ts";
 import { type CaseResult, type SuiteResults, countResults } from "./results.ts";
 
 /** A case of a suite that was run in one part of a run. */
@@ -14,6 +14,10 @@ interface Placed {
  * @throws WrongUse when a part is missing or there twice.
  */
 export function mergeResults(parts: readonly SuiteResults[]): SuiteResults {
+  return madeOf("list of results", () => merge(parts));
+}
+
+function merge(parts: readonly SuiteResults[]): SuiteResults {
   const [first, ...others] = [...parts].sort((a, b) => (a.shard?.part ?? 0) - (b.shard?.part ?? 0));
   if (!first) throw new WrongUse("there are no results to merge");
   if (others.length === 0 && !first.shard) return first;

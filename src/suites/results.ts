@@ -3,6 +3,7 @@ import type { Why } from "../hearing/explain/why.ts";
 import type { LogEntry } from "../home/log.ts";
 import type { Finding } from "../source/finding.ts";
 import { type Position, printPosition } from "../source/position.ts";
+import { madeOf } from "../source/wrong-use.ts";
 import type { Failure } from "./judge.ts";
 
 /** Raised when the JSON form of results changes in a way that a reader must know of. */
@@ -66,8 +67,8 @@ export interface CaseFailed {
 }
 
 /** What tells a case from every other: its place, its language and what is said. */
-export function caseKey({ position, language, phrase }: CaseBase): string {
-  return `${printPosition(position)} ${language} ${phrase}`;
+export function caseKey(of: CaseBase): string {
+  return madeOf("case", () => `${printPosition(of.position)} ${of.language} ${of.phrase}`);
 }
 
 /** Results with their counts. */

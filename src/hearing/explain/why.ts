@@ -14,7 +14,7 @@ import type { Filling } from "../understand/fillings.ts";
 import { type Holder } from "../../slot-types/expression.ts";
 import { clearReading } from "../understand/understand.ts";
 import type { Skipped } from "../../commands/outcome.ts";
-import { type Reason, tellReason } from "../../model/reason.ts";
+import { tellReason } from "../../model/reason.ts";
 import type { Position } from "../../source/position.ts";
 import type { NearMiss } from "../near/near.ts";
 import type { Ranked } from "../understand/rank.ts";
