@@ -20,6 +20,7 @@ const stages = [
   "home",
   "survey",
   "suites",
+  "coverage",
   "reports",
   "exchange",
   "node",

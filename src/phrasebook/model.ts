@@ -20,7 +20,7 @@ import type { Fragment, Reply, SpokenPattern } from "../model/spoken.ts";
 import type { ComputedSteps, Step } from "../model/step.ts";
 import type { Witness } from "../model/witness.ts";
 import type { Trigger } from "../model/trigger.ts";
-import type { Finding } from "../source/finding.ts";
+import type { Finding, Severity } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 
 /** A checked phrasebook: everything about one home's voice control. */
@@ -58,6 +58,8 @@ export interface Phrasebook {
   kindNouns: readonly KindNoun[];
   /** What comes with Calm Phrase and with the parts that this phrasebook uses, besides its own. */
   kinds: ReadonlyMap<string, Kind>;
+  /** How findings of checks weigh here, by their rules. */
+  checks: ReadonlyMap<string, { weight: Severity | "off"; at: Position }>;
   problems: readonly Finding[];
   /**
    * Who is told what of it comes to be used.

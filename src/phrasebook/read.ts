@@ -101,10 +101,16 @@ export function readSources(
     ),
     colours: tops.flatMap(readColours),
     ...given({ place: readPlace(tops), code: single(tops, "code")?.value }),
+    checks: readChecks(tops),
     kinds: context.kinds,
     kindNouns: ownKinds.flatMap(readNouns),
     problems: problemsOf(context, isPartial || lost.length > 0, found),
   };
+}
+
+function readChecks(tops: readonly Cursor<PhrasebookDefinition>[]): Phrasebook["checks"] {
+  const rules = tops.flatMap((top) => top.given("checks")?.entries() ?? []);
+  return new Map(rules.map(({ id, value, keyAt }) => [id, { weight: value, at: keyAt }]));
 }
 
 function readFiles(

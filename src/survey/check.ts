@@ -8,6 +8,7 @@ import { checkNames } from "./names.ts";
 import { checkOverlaps } from "./overlap.ts";
 import { checkReach } from "./reach.ts";
 import { checkRoutines } from "./routines.ts";
+import { checkWeights, weighed } from "./rules.ts";
 import { checkLanguages } from "./languages.ts";
 import { checkSilent } from "./silent.ts";
 import { checkSteps } from "./steps.ts";
@@ -20,7 +21,7 @@ import { checkTaken } from "./shadowed.ts";
 export function checkPhrasebook(given: Book): Finding[] {
   const book = asBook(given);
   const devices = [...book.devices.values()];
-  return [
+  const findings = [
     ...devices.flatMap((device) => checkPlace(book, device)),
     ...devices.flatMap((device) => checkRisk(book, device)),
     ...checkCode(book),
@@ -35,7 +36,8 @@ export function checkPhrasebook(given: Book): Finding[] {
     ...checkRoutines(book),
     ...checkReach(book),
     ...checkCircles(book),
-  ].sort(compareFindings);
+  ];
+  return [...checkWeights(book), ...weighed(book, findings)].sort(compareFindings);
 }
 
 /** Kinds that are carried about. */

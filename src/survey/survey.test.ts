@@ -1,9 +1,11 @@
 import { effectsOf } from "../commands/outcome.ts";
 import fc from "fast-check";
+import { readFileSync, readdirSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../book/read.ts";
 import { parsePattern } from "../pattern/parse.ts";
 import { phrases } from "../pattern/phrases.ts";
+import { checkRules } from "./rules.ts";
 import { checkPhrasebook } from "./check.ts";
 import { listSayable } from "./sayable.ts";
 
@@ -200,5 +202,35 @@ devices:
         }
       }
     }
+  });
+});
+
+describe("how a finding weighs", () => {
+  const home = "rooms: { shop: {} }\ndevices: { door: { kind: lock, voice: free } }\n";
+  const found = (checks: string) => {
+    const text = `${home}${checks}`;
+    const read = readPhrasebook([{ path: "home.yaml", text }]);
+    return [...read.problems, ...checkPhrasebook(read)].map(
+      ({ rule, severity }) => `${rule} ${severity}`,
+    );
+  };
+
+  test("is the home's to say, rule by rule", () => {
+    expect(found("")).toEqual(["no-room warning", "unguarded warning"]);
+    expect(found("checks: { no-room: off, unguarded: error }")).toEqual(["unguarded error"]);
+  });
+  test("is told where there is no such rule, or no such weight", () => {
+    expect(found("checks: { no-rooms: off }")).toContain("unknown-reference error");
+    expect(found("checks: { no-room: never }")).toContain("wrong-value error");
+  });
+  test("and every rule that a check reports can be weighed", () => {
+    const text = readdirSync("src/survey")
+      .filter((name) => !name.endsWith(".test.ts") && name !== "rules.ts")
+      .map((name) => readFileSync(`src/survey/${name}`, "utf8"))
+      .join("");
+    const reported = [...text.matchAll(/(?:rule: |warning\(\s*)"([a-z-]+)"/gu)].map(
+      ([, rule]) => rule,
+    );
+    expect(new Set(reported)).toEqual(new Set<string | undefined>(checkRules));
   });
 });

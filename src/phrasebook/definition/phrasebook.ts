@@ -43,6 +43,8 @@ export interface PhrasebookDefinition {
   place?: PlaceDefinition | undefined;
   /** The units that people speak in and are answered in. */
   units?: UnitsDefinition | undefined;
+  /** How findings of checks weigh, by rule: `{ missing-name: off }`. */
+  checks?: Record<string, "off" | "note" | "warning" | "error"> | undefined;
   /** What has to be said where voice needs a code: digits, in quotes. */
   code?: string | undefined;
   /** Rooms by their ids. */

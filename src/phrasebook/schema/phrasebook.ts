@@ -47,6 +47,10 @@ const unitsSchema = z.strictObject(
   { error: "write a map: { temperature: fahrenheit }" },
 );
 
+const checksSchema = z.record(z.string(), z.enum(["off", "note", "warning", "error"]), {
+  error: "write a map from rule to off, note, warning or error: { missing-name: off }",
+});
+
 /** One file of a phrasebook. */
 export const phrasebookSchema = z.strictObject(
   {
@@ -55,6 +59,7 @@ export const phrasebookSchema = z.strictObject(
     address: z.optional(saidSchema),
     place: z.optional(placeSchema),
     units: z.optional(unitsSchema),
+    checks: z.optional(checksSchema),
     code: z.optional(text),
     rooms: looseSection(roomSchema),
     zones: looseSection(zoneSchema),
