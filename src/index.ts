@@ -7,6 +7,7 @@ export { caseKey, resultsVersion } from "./suites/results.ts";
 export { mergeResults } from "./suites/merge.ts";
 export { runSuites } from "./suites/run.ts";
 export { readSuites, type Suites } from "./suites/read.ts";
+export { type Suggested, suggestSuite } from "./coverage/suggest.ts";
 export { measureCoverage, coverageVersion, percentOf } from "./coverage/coverage.ts";
 export { partSources, type Parted } from "./suites/sources.ts";
 export { type Day, readDays, runDay } from "./suites/day.ts";

@@ -20,6 +20,7 @@ import type { ExportOptions, ImportOptions } from "./exchange.ts";
 import type { CheckOptions } from "./check.ts";
 import type { HearOptions } from "./hear.ts";
 import type { SayableOptions } from "./sayable.ts";
+import type { SuggestOptions } from "./suggest.ts";
 import type { TestOptions } from "./test.ts";
 import type { DayOptions, RunOptions } from "./timeline.ts";
 
@@ -136,6 +137,16 @@ Examples:
     .action(async (what: string[], options: TestOptions) => {
       const { test } = await import("./test.ts");
       done(await test(what, options));
+    });
+
+  opening(program.command("suggest"))
+    .description("write cases for what no case touches, with what happens now, to be checked")
+    .option("--to <file>", "suite file to write; printed when left out")
+    .option("--name <suite>", "what the suite is to be called")
+    .addHelpText("after", "\nExample:\n  calm-phrase suggest --to suites/more.suite.yaml")
+    .action(async (options: SuggestOptions) => {
+      const { suggest } = await import("./suggest.ts");
+      done(await suggest(options));
     });
 
   opening(program.command("sayable"))

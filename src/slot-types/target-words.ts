@@ -164,6 +164,7 @@ export function createTargetReader(
           else if (name === undefined || name < end) found.push({ end, expression: base });
           if (inPlace) continue;
           for (const after of placesAfter(end)) {
+            if (name !== undefined && name >= after.end) continue;
             const length = words + after.end - end;
             const expression = { ...base, place: after.place, words: length };
             found.push({ end: after.end, expression });

@@ -1,0 +1,154 @@
+import { dump } from "js-yaml";
+import { type Book, asBook, watched } from "../book/book.ts";
+import { createSimulated } from "../home/simulated/simulate.ts";
+import type { Value } from "../model/property.ts";
+import { given } from "../source/given.ts";
+import { doneBy } from "../suites/effect.ts";
+import { type Suites, readSuites } from "../suites/read.ts";
+import { runSuites, runWatched } from "../suites/run.ts";
+import { printDuration } from "../time/duration.ts";
+import { type Uses, collectUses } from "./collect.ts";
+import type { Draft } from "./draft.ts";
+import { draftsFor } from "./drafts.ts";
+import { type Part, partsOf } from "./parts.ts";
+
+/** Cases that touch what no case does, as the text of a suite. */
+export interface Suggested {
+  /** A suite that passes; empty where nothing is left that could be found. */
+  text: string;
+  /** How many cases are in it. */
+  cases: number;
+}
+
+/**
+ * Finds few cases that touch what the cases of some suites do not, each with what comes of it now as
+ * what is expected, for somebody to check.
+ *
+ * @param name What the suite is to be called.
+ * @throws WrongUse for suites that were not read with this phrasebook.
+ */
+export function suggestSuite(of: Book, suites: Suites, name = "suggested"): Suggested {
+  const book = asBook(of);
+  const parts = partsOf(book);
+  const before = collectUses(book);
+  runWatched(book, watched(book, before.witness), suites, {});
+  const open = new Set(parts.filter(({ key, way }) => before.count(key, way) === 0));
+  const tried = [...draftsFor(book)].flatMap((draft) => {
+    const touched = tryOut(book, draft, open);
+    return touched ? [touched] : [];
+  });
+  const chosen = fewest(tried, open).filter(({ written }) => passes(book, [written]));
+  if (chosen.length === 0) return { text: "", cases: 0 };
+  return {
+    text: suiteText(
+      name,
+      chosen.map(({ written }) => written),
+    ),
+    cases: chosen.length,
+  };
+}
+
+type Written = Readonly<Record<string, unknown>>;
+
+interface Tried {
+  written: Written;
+  touches: readonly Part[];
+}
+
+/** A case with what comes of it, if it touches anything that is open. */
+function tryOut(book: Book, draft: Draft, open: ReadonlySet<Part>): Tried | undefined {
+  const uses: Uses = collectUses(book);
+  const { language, at, time, given: states = {}, faults = {}, hear, after = [] } = draft;
+  const home = createSimulated(watched(book, uses.witness), {
+    time,
+    states,
+    faults: Object.fromEntries(Object.keys(faults).map((id) => [id, { fault: "offline" }])),
+  });
+  const expect: Record<string, unknown> = {};
+  if (hear !== undefined) {
+    const { heard, outcome, reply } = home.converse({ language, ...given({ at }) }).say(hear);
+    // What is to be done at another time proves nothing now.
+    if (heard.commands.some(({ when }) => when) || outcome === "unsure") return undefined;
+    home.settle();
+    if (outcome === "act") Object.assign(expect, doneIn(home));
+    expect["outcome"] = outcome;
+    if (reply !== "" && !reply.includes("*")) expect["reply"] = reply;
+  }
+  for (const happening of after) {
+    home.wait(0);
+    const { run, press, presence, set = {}, wait } = happening;
+    if (happening.hear !== undefined)
+      home.converse({ language, ...given({ at }) }).say(happening.hear);
+    if (run !== undefined) home.run(run);
+    for (const [device, values] of Object.entries(set)) home.set(device, values);
+    if (press !== undefined) home.press(press);
+    const [who = "", is] = presence?.split(" ") ?? [];
+    const people = who === "everyone" ? [...book.people.keys()] : who === "" ? [] : [who];
+    for (const person of people) home.presence(person, is === "away" ? "away" : "home");
+    home.wait(wait);
+  }
+  if (after.length > 0) {
+    Object.assign(expect, doneIn(home));
+    const [routine] = home
+      .log()
+      .flatMap(({ event }) => (event.event === "started" ? event.routine : []));
+    if (routine !== undefined) expect["routine"] = routine;
+    const said = home.log().findLast(({ event }) => event.event === "said")?.event;
+    if (said?.event === "said" && !said.text.includes("*")) expect["reply"] = said.text;
+  }
+  const touches = [...open].filter(({ key, way }) => uses.count(key, way) > 0);
+  if (touches.length === 0) return undefined;
+  return { touches, written: { note: "check this", ...caseOf(draft), expect } };
+}
+
+/** What devices did, as a case expects it. */
+function doneIn({ deeds, state }: ReturnType<typeof createSimulated>): Record<string, unknown> {
+  const { properties, calls } = doneBy(deeds(), state);
+  const set: Record<string, Record<string, Value>> = {};
+  for (const [device, changes] of properties) {
+    set[device] = Object.fromEntries([...changes].map(([name, { value }]) => [name, value]));
+  }
+  const call = Object.fromEntries([...calls].map(([device, [first = ""]]) => [device, first]));
+  return Object.keys(call).length === 0 ? { set } : { set, call };
+}
+
+function caseOf({ hear, after, language, at, time, given: states, faults }: Draft): Written {
+  const happenings = after?.map(({ wait, ...each }) => ({
+    ...given(each),
+    ...(wait > 0 && { wait: printDuration(wait) }),
+  }));
+  const happening = happenings?.length === 1 ? happenings[0] : happenings;
+  return {
+    ...given({ hear, after: happening, at, language, time }),
+    ...(states && Object.keys(states).length > 0 && { given: states }),
+    ...(faults && { faults }),
+  };
+}
+
+/** The fewest that touch all that any of them does, or near it: the one that adds most, again and again. */
+function fewest(tried: readonly Tried[], open: ReadonlySet<Part>): Tried[] {
+  const left = new Set(open);
+  const chosen: Tried[] = [];
+  for (;;) {
+    let best: Tried | undefined;
+    let most = 0;
+    for (const each of tried) {
+      const gain = each.touches.reduce((sum, part) => sum + (left.has(part) ? 1 : 0), 0);
+      if (gain > most) [best, most] = [each, gain];
+    }
+    if (!best) return chosen;
+    chosen.push(best);
+    for (const part of best.touches) left.delete(part);
+  }
+}
+
+function passes(book: Book, cases: readonly Written[]): boolean {
+  const text = suiteText("tried", cases);
+  const read = readSuites(book, [{ path: "tried.suite.yaml", text }]);
+  return read.problems.length === 0 && runSuites(book, read).failed === 0;
+}
+
+function suiteText(name: string, cases: readonly Written[]): string {
+  const head = "# Made from what happens now: check each case, then take its note out.\n";
+  return head + dump({ suite: name, cases }, { lineWidth: 100, flowLevel: 3, noRefs: true });
+}
