@@ -2,6 +2,7 @@ import { dump } from "js-yaml";
 import { type Book, asBook, watched } from "../book/book.ts";
 import { createSimulated } from "../home/simulated/simulate.ts";
 import type { Value } from "../model/property.ts";
+import { textOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
 import { doneBy } from "../suites/effect.ts";
 import { type Suites, readSuites } from "../suites/read.ts";
@@ -41,7 +42,7 @@ export function suggestSuite(of: Book, suites: Suites, name = "suggested"): Sugg
   if (chosen.length === 0) return { text: "", cases: 0 };
   return {
     text: suiteText(
-      name,
+      textOf(name) ?? "suggested",
       chosen.map(({ written }) => written),
     ),
     cases: chosen.length,
