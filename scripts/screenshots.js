@@ -1,6 +1,9 @@
 // Takes the pictures of docs/screenshots from the demo: the pages in Chromium, the commands as
 // they print. Needs Chromium, and for the commands Xvfb, xterm and ImageMagick.
 import { execFileSync, spawn } from "node:child_process";
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import { chromium } from "playwright-core";
 import { preview } from "vite";
@@ -64,11 +67,44 @@ async function terminal(name, command, rows) {
   await sleep(500);
 }
 
+/** A copy of the demo in which one case expects something else: its failure, and the page of results. */
+async function failing() {
+  const copy = mkdtempSync(join(tmpdir(), "oxbow-pottery-"));
+  cpSync("demo/oxbow-pottery", copy, { recursive: true });
+  const path = join(copy, "suites/names.suite.yaml");
+  const added = `
+  - name: the vent by its alias
+    note: the hood over the kiln
+    hear: please set the extractor to sixty percent
+    expect: { set: { kiln-vent: { speed: 50 } } }
+`;
+  writeFileSync(path, readFileSync(path, "utf8").trimEnd() + added);
+  const cli = join(process.cwd(), "dist/cli.js");
+  await terminal("failure", `cd ${copy}; node ${cli} test names`, 22);
+  try {
+    execFileSync("node", [cli, "test", "--report", "html=page.html"], { cwd: copy });
+  } catch {
+    // A case fails, as it has to.
+  }
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-sync"],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`file://${join(copy, "page.html")}`);
+  await page.fill("[name=search]", "extractor");
+  await page.screenshot({ path: `${folder}/page.png` });
+  await browser.close();
+  rmSync(copy, { recursive: true });
+}
+
 const call = (args) => `node ../../dist/cli.js ${args}`;
 await pages();
 await terminal("hear", call('hear "please set the extractor to sixty percent"'), 17);
 await terminal("hear-unknown", call('hear "extractr to sixty"'), 12);
-await terminal("test", call("test"), 14);
+await terminal("test", call("test"), 16);
+await terminal("coverage", `${call("test --coverage")} | tail -22`, 24);
+await failing();
 await terminal("sayable", `${call("sayable")} | head -40`, 42);
 await terminal("everything", call('hear "turn everything off" --at till'), 38);
 await terminal("day", call('day --script "a damp Friday"'), 44);
