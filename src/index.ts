@@ -24,7 +24,7 @@ export {
   openHome,
 } from "./home/live.ts";
 export type { TimeSource } from "./home/live-clock.ts";
-export type { HomeInput, HomeSnapshot, KeptAnswers, KeptMemory, Rest } from "./home/snapshot.ts";
+export type { Received, HomeSnapshot, KeptAnswers, KeptMemory, Rest } from "./home/snapshot.ts";
 export { printEvent, type LogEntry, type LogEvent } from "./home/log.ts";
 export { WrongUse, type WrongUseCode } from "./source/wrong-use.ts";
 

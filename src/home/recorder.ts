@@ -1,12 +1,12 @@
 import { given } from "../source/given.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import type { LiveClock } from "./live-clock.ts";
-import { type HomeInput, type HomeSnapshot, type Rest, canBeKept } from "./snapshot.ts";
+import { type Received, type HomeSnapshot, type Rest, canBeKept } from "./snapshot.ts";
 
 type DistributiveOmit<T, Key extends PropertyKey> = T extends unknown ? Omit<T, Key> : never;
 
 /** Something that comes in, without when it does. */
-export type Incoming = DistributiveOmit<HomeInput, "time" | "during">;
+export type Incoming = DistributiveOmit<Received, "time" | "during">;
 
 /** Keeps what comes in to a home since nothing was on its way. */
 export interface Recorder {
@@ -19,7 +19,7 @@ export interface Recorder {
   counting: () => () => boolean;
   snapshot: () => HomeSnapshot;
   /** Goes on from a snapshot: nothing is kept while what came in is played again. */
-  resume: (snapshot: HomeSnapshot, play: (input: HomeInput) => void) => void;
+  resume: (snapshot: HomeSnapshot, play: (received: Received) => void) => void;
 }
 
 /** Most that is kept before it is looked whether nothing is on its way. */
@@ -28,7 +28,7 @@ const mostKept = 500;
 /** @param rest What the home is, where nothing of it is on its way. */
 export function createRecorder(clock: LiveClock, rest: () => Rest | undefined): Recorder {
   let base: Rest | undefined;
-  let since: HomeInput[] = [];
+  let since: Received[] = [];
   let orders = 0;
   let counted = 0;
   let during: number | undefined;

@@ -8,18 +8,18 @@ import { WrongUse } from "../source/wrong-use.ts";
 import type { Home, RunSlots } from "./home.ts";
 import type { LiveClock } from "./live-clock.ts";
 import type { Incoming, Recorder } from "./recorder.ts";
-import type { HomeInput, HomeSnapshot } from "./snapshot.ts";
+import type { Received, HomeSnapshot } from "./snapshot.ts";
 
 /** What came in to a home before, once more: orders get the answers that they got. */
 export interface Replay {
   isOn: () => boolean;
   /** Takes an order in the place of a device. */
   order: (order: number, answer: (result: unknown) => void) => void;
-  run: (recorder: Recorder, play: (input: HomeInput) => void) => void;
+  run: (recorder: Recorder, play: (received: Received) => void) => void;
 }
 
 export function createReplay(snapshot: HomeSnapshot): Replay {
-  const within = new Map<number, HomeInput[]>();
+  const within = new Map<number, Received[]>();
   for (const input of snapshot.since) {
     if (input.during === undefined) continue;
     const same = within.get(input.during);
@@ -27,10 +27,10 @@ export function createReplay(snapshot: HomeSnapshot): Replay {
     else within.set(input.during, [input]);
   }
   const answers = new Map<number, (result: unknown) => void>();
-  let play: ((input: HomeInput) => void) | undefined;
-  const playOne = (input: HomeInput): void => {
-    if (input.input === "answer") answers.get(input.order)?.(input.result);
-    else play?.(input);
+  let play: ((received: Received) => void) | undefined;
+  const playOne = (received: Received): void => {
+    if (received.input === "answer") answers.get(received.order)?.(received.result);
+    else play?.(received);
   };
   return {
     isOn: () => play !== undefined,
@@ -54,7 +54,7 @@ interface Stage {
 }
 
 /** Lets something that came in before come in again; what the home has no more of is passed over. */
-export function playInto({ book, home, clock }: Stage, input: HomeInput): void {
+export function playInto({ book, home, clock }: Stage, input: Received): void {
   try {
     switch (input.input) {
       case "say": {
@@ -108,12 +108,12 @@ export function saidIn(book: Book, { code }: Home, context: unknown, text: unkno
 }
 
 /** The words that were said; a code that was wrong is wrong again. */
-function wordsOf({ code = "" }: Book, said: HomeInput & { input: "say" }): string {
+function wordsOf({ code = "" }: Book, said: Received & { input: "say" }): string {
   return said.code === undefined ? said.text : said.code ? code : `${code}0`;
 }
 
 /** Values for slots, as far as they are any. */
-export function slotsKept(slots: RunSlots): NonNullable<(HomeInput & { input: "run" })["slots"]> {
+export function slotsKept(slots: RunSlots): NonNullable<(Received & { input: "run" })["slots"]> {
   const kept: ReturnType<typeof slotsKept> = {};
   for (const [name, value] of Object.entries(membersOf(slots))) {
     if (isValue(value)) kept[name] = value;

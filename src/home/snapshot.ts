@@ -44,7 +44,7 @@ export interface KeptAnswers {
 }
 
 /** Something that came in to a home. */
-export type HomeInput = {
+export type Received = {
   /** Seconds of Unix time. */
   time: number;
   /** The order to a device, by its number, while which it came in. */
@@ -76,7 +76,7 @@ export interface HomeSnapshot {
   /** What it was when nothing was on its way. */
   rest: Rest;
   /** What came in since. */
-  since: HomeInput[];
+  since: Received[];
 }
 
 const state = z.record(z.string(), valueSchema);
@@ -117,7 +117,7 @@ const base = { time: z.number(), during: z.optional(z.number()) };
 const slots = z.record(z.string(), z.union([valueSchema, z.array(z.string())]));
 const device = z.string();
 
-const inputSchema = z.discriminatedUnion("input", [
+const receivedSchema = z.discriminatedUnion("input", [
   z.object({
     ...base,
     input: z.literal("say"),
@@ -144,12 +144,12 @@ const inputSchema = z.discriminatedUnion("input", [
 const snapshotSchema: z.ZodMiniType<HomeSnapshot> = z.object({
   version: z.literal(1),
   rest: restSchema,
-  since: z.array(inputSchema),
+  since: z.array(receivedSchema),
 });
 
 /** Whether something that came in can be read again: a home passes over what is of no use to it. */
-export function canBeKept(input: HomeInput): boolean {
-  return inputSchema.safeParse(input).success;
+export function canBeKept(received: Received): boolean {
+  return receivedSchema.safeParse(received).success;
 }
 
 /**

@@ -325,8 +325,6 @@ export const dutch: LanguagePack = {
   },
   amounts: {
     small: [
-      "een kier",
-      "[een] (stukje | eindje | likje | pietsje | tikkeltje)",
       "[een] [klein] beetje",
       "iets",
       "wat",
@@ -334,6 +332,8 @@ export const dutch: LanguagePack = {
       "[een] tandje",
       "[een] stapje",
       "ietsje",
+      "een kier",
+      "[een] (stukje | eindje | likje | pietsje | tikkeltje)",
     ],
     large: ["veel", "flink"],
   },
@@ -343,7 +343,6 @@ export const dutch: LanguagePack = {
     medium: ["middel", "gemiddeld", "middelste stand"],
     high: ["hoog", "snel", "hoge stand"],
     full: [
-      "op zijn (felst | hoogst | hardst | sterkst | helderst)",
       "vol",
       "[het] maximum",
       "volle kracht",
@@ -353,6 +352,7 @@ export const dutch: LanguagePack = {
       "maximaal",
       "helemaal (open | omhoog)",
       "volle sterkte",
+      "op zijn (felst | hoogst | hardst | sterkst | helderst)",
     ],
   },
   fillers: [

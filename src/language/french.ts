@@ -346,12 +346,12 @@ export const french: LanguagePack = {
   },
   amounts: {
     small: [
-      "[un] (chouïa | tantinet | tout petit peu)",
       "[un] [tout] [petit] peu",
       "légèrement",
       "[un] brin",
       "[un] cran",
       "[un] poil",
+      "[un] (chouïa | tantinet | tout petit peu)",
     ],
     large: ["beaucoup", "nettement", "bien"],
   },

@@ -376,9 +376,6 @@ export const german: LanguagePack = {
   },
   amounts: {
     small: [
-      "einen Spalt",
-      "[einen] Spaltbreit",
-      "[ein] (Hauch | Stückchen | Quäntchen | Müh)",
       "etwas",
       "[ein] [klein] (bisschen | wenig)",
       "leicht",
@@ -387,6 +384,9 @@ export const german: LanguagePack = {
       "einen Tick",
       "eine Stufe",
       "[ein] Stück",
+      "einen Spalt",
+      "[einen] Spaltbreit",
+      "[ein] (Hauch | Stückchen | Quäntchen | Müh)",
     ],
     large: ["viel", "deutlich", "sehr viel"],
   },

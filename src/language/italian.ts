@@ -368,11 +368,11 @@ export const italian: LanguagePack = {
   },
   amounts: {
     small: [
+      "[un] (po' | pochino | poco | pelo | tantino)",
+      "leggermente",
       "[una] tacca",
       "[un] (filo | poco poco | pochettino)",
       "appena",
-      "[un] (po' | pochino | poco | pelo | tantino)",
-      "leggermente",
     ],
     large: ["molto", "parecchio", "tanto"],
   },
