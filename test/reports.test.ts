@@ -179,6 +179,15 @@ describe("a run", () => {
     expect(status).toBe(2);
     expect(stderr).toContain('no suite or case is called "lmp": there are "a & <b>", "a lamp');
   });
+  test("that nothing answers to never passes for a run", () => {
+    const tag = run("--tag", "lightz");
+    expect(tag.status).toBe(2);
+    expect(tag.stderr).toContain('no case is tagged "lightz": there are "li');
+    const language = run("--language", "xx");
+    expect(language.status).toBe(2);
+    expect(language.stderr).toMatch(/no case is in the language "xx": there are "en/u);
+    expect(run("--bail", "0").status).toBe(2);
+  });
   test("comes to the same in any order, and in parts that are merged", () => {
     const whole = run("--json").stdout;
     expect(run("--shuffle", "7", "--json").stdout).toBe(whole);

@@ -14,6 +14,7 @@ import {
   reportOf,
   shardOf,
   shells,
+  someOf,
   timeOf,
 } from "./values.ts";
 import type { ExportOptions, ImportOptions } from "./exchange.ts";
@@ -114,8 +115,8 @@ Examples:
     .option("--language <tag...>", "only cases in these languages, such as de")
     .option("--failed", "only cases that failed when they were run last")
     .option("--watch", "run again whenever a file changes, what it can touch")
-    .option("--jobs <count>", "threads to run in, which is faster where cases take long", countOf)
-    .option("--bail <count>", "stop after so many failures", countOf)
+    .option("--jobs <count>", "threads to run in, which is faster where cases take long", someOf)
+    .option("--bail <count>", "stop after so many failures", someOf)
     .option("--shard <part>", "one part of all cases, such as 2/4", shardOf)
     .option("--shuffle <seed>", "run in an order that this number decides", countOf)
     .option("--coverage", "tell what of the phrasebook the cases touch, and what they do not")

@@ -4,10 +4,20 @@ import type { Coverage } from "../coverage/coverage.ts";
 import { lcovReport } from "../reports/lcov.ts";
 import { reportResults } from "../reports/index.ts";
 import type { Paint } from "../reports/paint.ts";
-import { type ResultsTelling, printCounts, printResults } from "../reports/results.ts";
+import type { ResultsTelling } from "../reports/failure.ts";
+import { printCounts, printResults } from "../reports/results.ts";
+import type { Finding } from "../source/finding.ts";
 import type { SuiteResults } from "../suites/results.ts";
-import type { HomeResults } from "./test.ts";
 import type { ReportForm } from "./values.ts";
+
+/** What testing one home came to. */
+export interface HomeResults {
+  home: string;
+  results: SuiteResults;
+  coverage?: Coverage;
+  /** What is wrong with its phrasebook. */
+  problems: readonly Finding[];
+}
 
 /** A report that is asked for, and the file that it goes to. */
 export interface ReportWanted {
@@ -35,7 +45,7 @@ export async function writeReports(
 
 /** What homes came to: one in full, many with a line each and their failures after it. */
 export function printHomes(
-  tested: readonly HomeResults[],
+  { tested, results: all }: { tested: readonly HomeResults[]; results: SuiteResults },
   paint: Paint,
   telling: ResultsTelling,
 ): string {
@@ -56,13 +66,7 @@ export function printHomes(
       paint.strong(home),
       printResults(results, paint, telling),
     ]);
-  const total = { passed: 0, failed: 0, skipped: 0, failing: 0 };
-  for (const { results } of tested) {
-    for (const key of ["passed", "failed", "skipped", "failing"] as const) {
-      total[key] += results[key];
-    }
-  }
-  return [...lines, ...failures, "", `${tested.length} homes: ${printCounts(total, paint)}`].join(
+  return [...lines, ...failures, "", `${tested.length} homes: ${printCounts(all, paint)}`].join(
     "\n",
   );
 }

@@ -1,23 +1,23 @@
 import { readFile } from "node:fs/promises";
 import { type Coverage, measureCoverage, percentOf } from "../coverage/coverage.ts";
 import { printCoverage, printPercent } from "../reports/coverage.ts";
-import type { Finding } from "../source/finding.ts";
 import { membersOf } from "../source/border.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { mergeResults } from "../suites/merge.ts";
 import { type SuiteResults, countResults, resultsVersion } from "../suites/results.ts";
 import { type RunOptions, runSuites } from "../suites/run.ts";
 import { type Selection, chooseCases } from "../suites/select.ts";
+import { addOffers, choicesOf, refuseEmpty } from "./choices.ts";
 import { exit } from "./exit.ts";
 import { type Tested, wantedOf } from "./homes.ts";
 import { failedLast, keepFailed } from "./last-run.ts";
 import { type BookOptions, mentionErrors } from "./load.ts";
 import { type OpenedHome, openHome } from "./open-home.ts";
-import { type Suites, readSuites } from "../suites/read.ts";
+import { readSuites } from "../suites/read.ts";
 import { complain, paintFor, print, printJson } from "./output.ts";
 import { createProgress } from "./progress.ts";
 import type { PartOfRun } from "./test-worker.ts";
-import { type ReportWanted, printHomes, writeReports } from "./test-reports.ts";
+import { type HomeResults, type ReportWanted, printHomes, writeReports } from "./test-reports.ts";
 
 export interface TestOptions extends BookOptions {
   only?: string[];
@@ -38,15 +38,6 @@ export interface TestOptions extends BookOptions {
   json?: boolean;
 }
 
-/** What testing one home came to. */
-export interface HomeResults {
-  home: string;
-  results: SuiteResults;
-  coverage?: Coverage;
-  /** What is wrong with its phrasebook. */
-  problems: readonly Finding[];
-}
-
 /** `calm-phrase test`: runs the suites of one home, or of many. */
 export async function test(what: readonly string[], options: TestOptions): Promise<number> {
   const { watch, ...once } = options;
@@ -63,7 +54,7 @@ async function testOnce(what: readonly string[], options: TestOptions): Promise<
   const paint = paintFor(process.stdout);
   if (options.json) printJson(coverages.length > 0 ? { ...results, coverages } : results);
   else {
-    print(printHomes(tested, paint, telling(options)));
+    print(printHomes({ tested, results }, paint, telling(options)));
     for (const { home, coverage } of tested) {
       if (!coverage) continue;
       print(
@@ -91,47 +82,38 @@ function telling({ why = false, log = false }: TestOptions) {
 async function testHomes(what: readonly string[], options: TestOptions): Promise<HomeResults[]> {
   const { homes, names } = await wantedOf(what, options);
   const only = [...(options.only ?? []), ...names];
+  const wanted: Selection = {
+    ...(only.length > 0 && { only }),
+    ...(options.tag && { tags: options.tag }),
+    ...(options.language && { languages: options.language }),
+  };
+  const choices = choicesOf(wanted);
   const tested: HomeResults[] = [];
-  const known = new Set<string>();
   let chosen = 0;
   for (const home of homes) {
     const opened = await openHome(home, options);
     mentionErrors(opened.book);
-    const { results, coverage } = await testHome(home, opened, { ...options, only });
+    const { results, coverage } = await testHome(home, opened, { options, wanted });
     chosen += results.suites.length;
     const { folder, book, sources } = opened;
-    if (chosen === 0) for (const name of namesIn(readSuites(book, sources))) known.add(name);
+    if (chosen === 0 && choices.length > 0) addOffers(choices, readSuites(book, sources).suites);
     tested.push({ home: folder, results, problems: book.problems, ...(coverage && { coverage }) });
   }
-  if (only.length > 0 && chosen === 0) {
-    const wanted = only.map((name) => `"${name}"`).join(" or ");
-    const names = [...known].map((name) => `"${name}"`).join(", ");
-    throw new WrongUse(`no suite or case is called ${wanted}: there are ${names}`);
-  }
+  if (chosen === 0) refuseEmpty(choices);
   return tested;
-}
-
-/** What suites and their cases are called. */
-function namesIn({ suites }: Suites): string[] {
-  return suites.flatMap(({ name, cases }) => [
-    name,
-    ...cases.flatMap((each) => ("problem" in each ? [] : (each.name ?? []))),
-  ]);
 }
 
 /** Runs what is chosen of a home, and keeps what failed. */
 async function testHome(
   home: Tested,
   { folder, book, sources }: OpenedHome,
-  options: TestOptions,
+  { options, wanted }: { options: TestOptions; wanted: Selection },
 ): Promise<{ results: SuiteResults; coverage?: Coverage }> {
-  const { only = [], tag, language, failed, bail, shard, shuffle } = options;
+  const { failed, bail, shard, shuffle } = options;
   const last = failed ? await failedLast(folder) : undefined;
   if (failed && !last) complain(`Nothing is known of an earlier run of ${folder}: all is run.`);
   const selection: Selection = {
-    ...(only.length > 0 && { only }),
-    ...(tag && { tags: tag }),
-    ...(language && { languages: language }),
+    ...wanted,
     ...(last && { keys: last }),
     ...(shard && { shard }),
   };
@@ -219,7 +201,7 @@ async function mergedFrom(paths: readonly string[]): Promise<HomeResults> {
   return { home: ".", results: mergeResults(parts), problems: [] };
 }
 
-export async function readResults(path: string): Promise<SuiteResults> {
+async function readResults(path: string): Promise<SuiteResults> {
   const text = await readFile(path, "utf8").catch(() => {
     throw new WrongUse(`there is no file "${path}"`, "no-such-file");
   });

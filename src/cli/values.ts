@@ -36,6 +36,13 @@ export function countOf(text: string): number {
   throw new InvalidArgumentError("Write a whole number.");
 }
 
+/** How many there are to be of something, of which there has to be one. */
+export function someOf(text: string): number {
+  const count = countOf(text);
+  if (count > 0) return count;
+  throw new InvalidArgumentError("Write a whole number, 1 or more.");
+}
+
 export function shardOf(text: string): { part: number; of: number } {
   const [, part, of] = /^(\d+)\/(\d+)$/.exec(text) ?? [];
   const shard = { part: Number(part), of: Number(of) };

@@ -3,7 +3,7 @@ import { watch as watchFiles } from "chokidar";
 import { WrongUse } from "../source/wrong-use.ts";
 import { wantedOf } from "./homes.ts";
 import { complain, print } from "./output.ts";
-import type { TestOptions } from "./test.ts";
+import type { BookOptions } from "./load.ts";
 
 /** Milliseconds that files have to be still: editors write one in several goes. */
 const stillness = 20;
@@ -11,7 +11,7 @@ const stillness = 20;
 /** Runs tests once, and again whenever a file changes that they depend on; ends with the process. */
 export async function watchTests(
   what: readonly string[],
-  options: TestOptions,
+  options: BookOptions,
   run: (what: readonly string[]) => Promise<number>,
 ): Promise<never> {
   const { homes } = await wantedOf(what, options);

@@ -10,13 +10,20 @@ export interface Uses {
   count: (part: object, way?: string) => number;
 }
 
+/** Which intent each pattern of a phrasebook says. */
+export type Owners = ReadonlyMap<SpokenPattern, Intent>;
+
+export function ownersIn(book: Phrasebook): Owners {
+  return new Map(
+    [...book.intents.values()].flatMap((intent) =>
+      intent.patterns.map((pattern) => [pattern, intent] as const),
+    ),
+  );
+}
+
 /** A witness that counts. */
-export function collectUses(book: Phrasebook): Uses {
+export function collectUses(book: Phrasebook, owners = ownersIn(book)): Uses {
   const uses = new Map<object, Map<string, number>>();
-  const owners = new Map<SpokenPattern, Intent>();
-  for (const intent of book.intents.values()) {
-    for (const pattern of intent.patterns) owners.set(pattern, intent);
-  }
   const numbers = new Map<Pattern, number>();
   const ways = new Map<SpokenPattern, Set<string>>();
   const used = (part: object, way = ""): void => {

@@ -8,7 +8,7 @@ import type { Suites } from "../suites/read.ts";
 import type { SuiteResults } from "../suites/results.ts";
 import { type RunOptions, runWatched } from "../suites/run.ts";
 import { type Uses, collectUses } from "./collect.ts";
-import { type PartSort, isShipped, partSorts, partsOf } from "./parts.ts";
+import { type PartSort, partSorts, partsOf } from "./parts.ts";
 
 /** Raised when the JSON form of coverage changes in a way that a reader must know of. */
 export const coverageVersion = 1;
@@ -77,7 +77,7 @@ function vocabularyIn(book: Phrasebook, uses: Uses): { of: string; isTouched: bo
   const sortOf = ({ id }: Intent): string => shipped.get(id)?.framed?.sort ?? "other";
   return [...book.intents.values()].flatMap((intent) =>
     intent.patterns
-      .filter(isShipped)
+      .filter(({ origin }) => origin === "vocabulary")
       .map((pattern) => ({ of: sortOf(intent), isTouched: uses.count(pattern) > 0 })),
   );
 }

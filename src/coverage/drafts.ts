@@ -1,6 +1,5 @@
 import type { Book } from "../book/book.ts";
 import { isAble } from "../commands/ability.ts";
-import { planIntent } from "../commands/plan.ts";
 import { packOf } from "../language/packs.ts";
 import { isKnown } from "../model/known.ts";
 import { spokenNames } from "../model/names.ts";
@@ -10,7 +9,9 @@ import { phrases } from "../pattern/phrases.ts";
 import type { Intent } from "../phrasebook/model.ts";
 import { given } from "../source/given.ts";
 import { sampleQuestions } from "../survey/questions.ts";
-import { plainest } from "../survey/sample.ts";
+import { besideOf } from "../survey/beside.ts";
+import { type CommandSample, sampleCommands } from "../survey/commands.ts";
+import { anyWords } from "../survey/sample.ts";
 import { type Draft, morning, phrasesOf } from "./draft.ts";
 import { routineDrafts } from "./routine-drafts.ts";
 
@@ -26,33 +27,32 @@ const mark = "\u0000";
 /** Cases that may touch what others do not, simple ones first; lazy. */
 export function* draftsFor(book: Book): Generator<Draft> {
   for (const language of book.languages) {
-    yield* commandDrafts(book, language);
+    const samples = sampleCommands(book, language, mark);
+    yield* commandDrafts(book, language, samples);
     for (const intent of book.intents.values()) {
       for (const pattern of intent.patterns) {
         if (pattern.language !== language || pattern.origin !== "phrasebook") continue;
         yield* patternDrafts(book, intent, pattern);
       }
     }
-    yield* placeDrafts(book, language);
+    yield* placeDrafts(book, language, samples);
     yield* routineNames(book, language);
   }
   for (const routine of book.routines.values()) yield* routineDrafts(book, routine);
 }
 
-/** Where a device is spoken to. */
-function placeOf({ voicepoints }: Book, room: string | undefined): Pick<Draft, "at"> {
-  const all = [...voicepoints.values()];
-  return given({ at: (all.find((each) => each.room === room) ?? all[0])?.id });
+/** Where anything is said, for want of a better place. */
+function anyPlace({ voicepoints }: Book): Pick<Draft, "at"> {
+  const [first] = voicepoints.keys();
+  return given({ at: first });
 }
 
 /** Everything that one device can be told, under each of its names; what voice is barred from as well. */
-function* commandDrafts(book: Book, language: string): Generator<Draft> {
-  const samples = [...book.intents.values()].flatMap((intent) => {
-    if (![...intent.slots.values()].some(({ fills }) => fills === "target")) return [];
-    const plan = planIntent(intent);
-    const said = plan.orders.length === 0 ? undefined : plainest(book, intent, { language, mark });
-    return said === undefined ? [] : [{ said, asked: [...plan.asked.values()] }];
-  });
+function* commandDrafts(
+  book: Book,
+  language: string,
+  samples: readonly CommandSample[],
+): Generator<Draft> {
   const questions = sampleQuestions(book, language, mark);
   const first = book.languages[0] ?? language;
   for (const device of book.devices.values()) {
@@ -61,17 +61,17 @@ function* commandDrafts(book: Book, language: string): Generator<Draft> {
     const asked = questions.filter(({ properties }) =>
       properties.some((property) => device.properties.has(property)),
     );
-    const able = [...told, ...asked.map(({ phrase: said }) => ({ said }))];
+    const able = [...told, ...asked].map(({ phrase }) => phrase.replaceAll(anyWords, "xxx"));
     const [usual] = able;
-    if (!usual) continue;
+    if (usual === undefined) continue;
     const names = spokenNames(device, language, first).map(({ text }) => text);
-    const context = { language, time: morning, ...placeOf(book, device.room) };
+    const context = { language, time: morning, ...anyPlace(book), ...besideOf(book, device) };
     const [name = device.id, ...aliases] = names;
     // A guard may ask for one thing and not for another.
-    for (const { said } of device.voice === "free" ? [usual] : able) {
+    for (const said of device.voice === "free" ? [usual] : able) {
       yield { ...context, hear: said.replaceAll(mark, name) };
     }
-    for (const alias of aliases) yield { ...context, hear: usual.said.replaceAll(mark, alias) };
+    for (const alias of aliases) yield { ...context, hear: usual.replaceAll(mark, alias) };
   }
   for (const group of book.groups.values()) {
     const devices = group.devices.flatMap((id) => book.devices.get(id) ?? []);
@@ -79,23 +79,22 @@ function* commandDrafts(book: Book, language: string): Generator<Draft> {
       const able = samples.filter(({ asked }) =>
         devices.some((device) => isKnown(device) && asked.every((each) => isAble(device, each))),
       );
-      for (const { said } of able.slice(0, mostTried)) {
+      for (const { phrase: said } of able.slice(0, mostTried)) {
         const hear = said.replaceAll(mark, text);
-        yield { language, time: morning, ...placeOf(book, undefined), hear };
+        yield { language, time: morning, ...anyPlace(book), hear };
       }
     }
   }
 }
 
 /** What is in a room or zone, by its kind and by the place. */
-function* placeDrafts(book: Book, language: string): Generator<Draft> {
+function* placeDrafts(
+  book: Book,
+  language: string,
+  samples: readonly CommandSample[],
+): Generator<Draft> {
   const pack = packOf(book, language);
   const first = book.languages[0] ?? language;
-  const samples = [...book.intents.values()].flatMap((intent) => {
-    const plan = planIntent(intent);
-    const said = plan.orders.length === 0 ? undefined : plainest(book, intent, { language, mark });
-    return said === undefined ? [] : [{ said, asked: [...plan.asked.values()] }];
-  });
   const zones = [...book.zones.values()].map((zone) => ({
     zone,
     rooms: new Set<string>(zone.rooms),
@@ -109,12 +108,12 @@ function* placeDrafts(book: Book, language: string): Generator<Draft> {
     for (const { text } of spokenNames(place, language, first)) {
       for (const device of devices.filter(isKnown)) {
         const noun = pack.kinds[device.kind]?.many[0] ?? device.kind;
-        for (const { said } of samples
+        for (const { phrase: said } of samples
           .filter(({ asked }) => asked.every((each) => isAble(device, each)))
           .slice(0, 3)) {
           for (const preposition of pack.targets.inPlace.slice(0, 4)) {
             const hear = said.replaceAll(mark, `${noun} ${preposition} ${text}`);
-            yield { language, time: morning, ...placeOf(book, undefined), hear };
+            yield { language, time: morning, ...anyPlace(book), hear };
           }
         }
       }
@@ -129,7 +128,7 @@ function* patternDrafts(book: Book, intent: Intent, pattern: SpokenPattern): Gen
     let count = 0;
     for (const words of phrasesOf(book, intent, pattern, isWhole)) {
       if (count++ > mostPhrases) break;
-      yield { hear: words, language, time: morning, ...placeOf(book, undefined) };
+      yield { hear: words, language, time: morning, ...anyPlace(book) };
     }
   }
 }
@@ -144,8 +143,7 @@ function* routineNames(book: Book, language: string): Generator<Draft> {
       const [said] = phrases(pattern.tree, (name) =>
         name === "routine" ? phrase(text) : undefined,
       );
-      if (said)
-        yield { hear: said.join(" "), language, time: morning, ...placeOf(book, undefined) };
+      if (said) yield { hear: said.join(" "), language, time: morning, ...anyPlace(book) };
     }
   }
 }

@@ -1,6 +1,6 @@
 import { isKnown } from "../model/known.ts";
 import type { Name } from "../model/home.ts";
-import type { Reply, SpokenPattern } from "../model/spoken.ts";
+import type { Reply } from "../model/spoken.ts";
 import type { Step } from "../model/step.ts";
 import type { Trigger } from "../model/trigger.ts";
 import type { Intent, Phrasebook, Routine } from "../phrasebook/model.ts";
@@ -218,9 +218,4 @@ function nameParts({ devices, groups, rooms, zones, routines, intents }: Phraseb
       return { sort: "name", of: id, what, at: name.at, language: name.language, key: name };
     }),
   );
-}
-
-/** Whether a pattern came with Calm Phrase. */
-export function isShipped({ origin }: SpokenPattern): boolean {
-  return origin === "vocabulary";
 }

@@ -5,11 +5,12 @@ import type { Value } from "../model/property.ts";
 import { textOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
 import { doneBy } from "../suites/effect.ts";
+import { type Happening, happen } from "../suites/happenings.ts";
 import { type Suites, readSuites } from "../suites/read.ts";
 import { runSuites, runWatched } from "../suites/run.ts";
 import { printDuration } from "../time/duration.ts";
-import { type Uses, collectUses } from "./collect.ts";
-import type { Draft } from "./draft.ts";
+import { type Owners, collectUses, ownersIn } from "./collect.ts";
+import type { Draft, DraftHappening } from "./draft.ts";
 import { draftsFor } from "./drafts.ts";
 import { type Part, partsOf } from "./parts.ts";
 
@@ -31,11 +32,12 @@ export interface Suggested {
 export function suggestSuite(of: Book, suites: Suites, name = "suggested"): Suggested {
   const book = asBook(of);
   const parts = partsOf(book);
-  const before = collectUses(book);
+  const owners = ownersIn(book);
+  const before = collectUses(book, owners);
   runWatched(book, watched(book, before.witness), suites, {});
   const open = new Set(parts.filter(({ key, way }) => before.count(key, way) === 0));
   const tried = [...draftsFor(book)].flatMap((draft) => {
-    const touched = tryOut(book, draft, open);
+    const touched = tryOut(draft, open, { book, owners });
     return touched ? [touched] : [];
   });
   const chosen = fewest(tried, open).filter(({ written }) => passes(book, [written]));
@@ -57,8 +59,12 @@ interface Tried {
 }
 
 /** A case with what comes of it, if it touches anything that is open. */
-function tryOut(book: Book, draft: Draft, open: ReadonlySet<Part>): Tried | undefined {
-  const uses: Uses = collectUses(book);
+function tryOut(
+  draft: Draft,
+  open: ReadonlySet<Part>,
+  { book, owners }: { book: Book; owners: Owners },
+): Tried | undefined {
+  const uses = collectUses(book, owners);
   const { language, at, time, given: states = {}, faults = {}, hear, after = [] } = draft;
   const home = createSimulated(watched(book, uses.witness), {
     time,
@@ -77,16 +83,7 @@ function tryOut(book: Book, draft: Draft, open: ReadonlySet<Part>): Tried | unde
   }
   for (const happening of after) {
     home.wait(0);
-    const { run, press, presence, set = {}, wait } = happening;
-    if (happening.hear !== undefined)
-      home.converse({ language, ...given({ at }) }).say(happening.hear);
-    if (run !== undefined) home.run(run);
-    for (const [device, values] of Object.entries(set)) home.set(device, values);
-    if (press !== undefined) home.press(press);
-    const [who = "", is] = presence?.split(" ") ?? [];
-    const people = who === "everyone" ? [...book.people.keys()] : who === "" ? [] : [who];
-    for (const person of people) home.presence(person, is === "away" ? "away" : "home");
-    home.wait(wait);
+    happen(home, asHappening(book, happening), { language, ...given({ at }) });
   }
   if (after.length > 0) {
     Object.assign(expect, doneIn(home));
@@ -100,6 +97,18 @@ function tryOut(book: Book, draft: Draft, open: ReadonlySet<Part>): Tried | unde
   const touches = [...open].filter(({ key, way }) => uses.count(key, way) > 0);
   if (touches.length === 0) return undefined;
   return { touches, written: { note: "check this", ...caseOf(draft), expect } };
+}
+
+function asHappening(book: Book, { presence, set = {}, ...each }: DraftHappening): Happening {
+  const [who = "", is] = presence?.split(" ") ?? [];
+  const people = who === "everyone" ? [...book.people.keys()] : [who];
+  return {
+    ...each,
+    set: new Map(Object.entries(set)),
+    faults: {},
+    text: "",
+    ...(presence !== undefined && { presence: { people, is: is === "away" ? "away" : "home" } }),
+  };
 }
 
 /** What devices did, as a case expects it. */

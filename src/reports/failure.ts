@@ -5,8 +5,15 @@ import type { CaseFailed, CaseResult } from "../suites/results.ts";
 import { printWhy } from "./heard.ts";
 import { shorten, wrap } from "./layout.ts";
 import type { Paint } from "./paint.ts";
-import type { ResultsTelling } from "./results.ts";
 import { printTimeline } from "./timeline.ts";
+
+/** How much is told of each failure. */
+export interface ResultsTelling {
+  /** Readings that lost as well, each with the rule that dropped it. */
+  dropped?: boolean;
+  /** All that happened in a case. */
+  log?: boolean;
+}
 
 /** A case that failed: what was expected beside what happened, then why, then where. */
 export function printFailure(

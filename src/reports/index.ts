@@ -20,12 +20,12 @@ import { tapReport } from "./tap.ts";
 import * as heardReport from "./heard.ts";
 import { type Paint, plain } from "./paint.ts";
 import * as resultsReport from "./results.ts";
-import type { ResultsTelling } from "./results.ts";
+import type { ResultsTelling } from "./failure.ts";
 import * as sayableReport from "./sayable.ts";
 import * as timelineReport from "./timeline.ts";
 
 export { type Paint, plain };
-export type { ResultsTelling } from "./results.ts";
+export type { ResultsTelling } from "./failure.ts";
 
 /** Findings, each with its place, what is wrong and what to write. */
 export function printFindings(findings: readonly Finding[], paint = plain): string {

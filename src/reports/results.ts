@@ -1,16 +1,8 @@
 import { printPosition } from "../source/position.ts";
 import type { CaseFailed, CaseResult, SuiteResult, SuiteResults } from "../suites/results.ts";
-import { printFailure } from "./failure.ts";
+import { type ResultsTelling, printFailure } from "./failure.ts";
 import { countFindings, printFindings } from "./findings.ts";
 import type { Paint } from "./paint.ts";
-
-/** How much is told of each failure. */
-export interface ResultsTelling {
-  /** Readings that lost as well, each with the rule that dropped it. */
-  dropped?: boolean;
-  /** All that happened in a case. */
-  log?: boolean;
-}
 
 /** Results of suites for a terminal: a line for each suite, and all about each failure. */
 export function printResults(

@@ -1,7 +1,7 @@
 import type { Book } from "../book/book.ts";
 import type { Cursor } from "../document/cursor.ts";
 import { readLength } from "../document/lengths.ts";
-import { readPatterns } from "../document/said.ts";
+import { firstLanguage, readPatterns } from "../document/said.ts";
 import { asWritten, countPhrases, phrases } from "../pattern/phrases.ts";
 import { fragmentTree } from "../phrasebook/references.ts";
 import { given } from "../source/given.ts";
@@ -16,7 +16,6 @@ import {
   checkLanguage,
   joinSettings,
   settingOf,
-  wholeSetting,
 } from "./setting.ts";
 import type { Case, CaseFacts, SuiteTurn } from "./suite.ts";
 
@@ -35,7 +34,8 @@ export function readCase(book: Book, cursor: Cursor<CaseDefinition>, shared: Sha
   const { value: written } = cursor;
   const own = settingOf(book, cursor, shared.setups);
   const setting: CaseSetting = {
-    ...wholeSetting(book, joinSettings(shared.setting, own)),
+    language: firstLanguage(book),
+    ...joinSettings(shared.setting, own),
     ...readFacts(cursor, shared),
   };
   if ("talk" in written) return [readTalk(book, cursor.as(written), setting)];

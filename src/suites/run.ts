@@ -4,8 +4,9 @@ import { WrongUse } from "../source/wrong-use.ts";
 import { type Suites, asSuites } from "./read.ts";
 import { type CaseResult, type SuiteResults, countResults } from "./results.ts";
 import { runCase } from "./run-case.ts";
-import { type Chosen, type Selection, chooseCases, readSelection } from "./select.ts";
+import { type Selection, chooseCases, readSelection } from "./select.ts";
 import { shuffled } from "./shuffle.ts";
+import type { Case, UnreadCase } from "./suite.ts";
 
 export interface RunOptions extends Selection {
   /** Cases that fail before the run ends; all are run when left out. */
@@ -37,16 +38,16 @@ export function runWatched(
   const { suites, problems } = asSuites(book, read);
   const { bail, shuffle, onCase } = membersOf(options);
   const tell = typeof onCase === "function" ? onCase : undefined;
-  const most = countOf("bail", bail) ?? Infinity;
-  const seed = countOf("shuffle", shuffle);
+  const most = countOf("bail", bail, 1) ?? Infinity;
+  const seed = countOf("shuffle", shuffle, 0);
   const selection = readSelection(options);
   const chosen = chooseCases(suites, selection);
   const order = seed === undefined ? chosen.cases : shuffled(chosen.cases, seed);
-  const results = new Map<Chosen, CaseResult>();
+  const results = new Map<Case | UnreadCase, CaseResult>();
   let failed = 0;
   for (const each of order) {
     if (failed >= most) break;
-    const result = runCase(watched, each.case);
+    const result = runCase(watched, each);
     results.set(each, result);
     if (!result.passed) failed++;
     if (tell) Reflect.apply(tell, undefined, [result, results.size, order.length]);
@@ -60,8 +61,8 @@ export function runWatched(
   return { ...countResults(each, problems), ...(shard && { shard }) };
 }
 
-function countOf(name: string, given: unknown): number | undefined {
+function countOf(name: string, given: unknown, least: number): number | undefined {
   if (given === undefined) return undefined;
-  if (typeof given === "number" && Number.isInteger(given) && given >= 0) return given;
-  throw new WrongUse(`${name} is a whole number, 0 or more`);
+  if (typeof given === "number" && Number.isInteger(given) && given >= least) return given;
+  throw new WrongUse(`${name} is a whole number, ${least} or more`);
 }

@@ -17,15 +17,10 @@ export interface Selection {
   shard?: { part: number; of: number };
 }
 
-/** A case that is meant, with the suite that it stands in. */
-export interface Chosen {
-  case: Case | UnreadCase;
-}
-
 /** The cases that are meant, in the order written. */
 export interface Choice {
-  suites: readonly { suite: Suite; cases: readonly Chosen[] }[];
-  cases: readonly Chosen[];
+  suites: readonly { suite: Suite; cases: Suite["cases"] }[];
+  cases: Suite["cases"];
 }
 
 /**
@@ -62,7 +57,7 @@ export function chooseCases(suites: readonly Suite[], selection: Selection): Cho
   const chosen = suites.map((suite) => {
     const cases = suite.cases.filter((each) => isMeant(suite, each));
     const own = cases.filter(() => !shard || place++ % shard.of === shard.part - 1);
-    return { suite, cases: own.map((each): Chosen => ({ case: each })) };
+    return { suite, cases: own };
   });
   const kept = chosen.filter(({ cases }) => cases.length > 0);
   return { suites: kept, cases: kept.flatMap(({ cases }) => cases) };

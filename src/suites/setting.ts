@@ -1,6 +1,5 @@
 import type { Book } from "../book/book.ts";
 import type { Cursor } from "../document/cursor.ts";
-import { firstLanguage } from "../document/said.ts";
 import type { Fault } from "../home/simulated/devices.ts";
 import type { States } from "../phrasebook/states.ts";
 import { given } from "../source/given.ts";
@@ -90,8 +89,4 @@ export function settingOf(
     else name.unknown("setup", name.value, setups.keys());
   }
   return joinSettings(setting, readSetting(book, cursor));
-}
-
-export function wholeSetting(book: Book, setting: Setting): WholeSetting {
-  return { language: firstLanguage(book), ...setting };
 }

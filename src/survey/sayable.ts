@@ -1,18 +1,17 @@
 import { isKnown } from "../model/known.ts";
-import { type Asked, isAble } from "../commands/ability.ts";
+import { isAble } from "../commands/ability.ts";
 import { listEffects } from "../commands/describe.ts";
 import { effectsOf, intentOf } from "../commands/outcome.ts";
 import { homeLanguage } from "../hearing/hear.ts";
 import { textOf } from "../source/border.ts";
 import { type Book, asBook } from "../book/book.ts";
 import { spokenNames } from "../model/names.ts";
-import type { HearContext } from "../hearing/context.ts";
 import type { VoiceAccess } from "../model/kinds.ts";
-import { planIntent } from "../commands/plan.ts";
 import type { Device } from "../model/home.ts";
-import type { Intent } from "../phrasebook/model.ts";
 import { type QuestionSample, sampleQuestions } from "./questions.ts";
-import { anyWords, plainest } from "./sample.ts";
+import { besideOf } from "./beside.ts";
+import { type CommandSample, sampleCommands } from "./commands.ts";
+import { anyWords } from "./sample.ts";
 import { given } from "../source/given.ts";
 
 /** What can be said to one device, and what voice may do with it. */
@@ -37,7 +36,7 @@ export interface SayableDevice {
 export function listSayable(of: Book, tag?: string): SayableDevice[] {
   const book = asBook(of);
   const language = homeLanguage(book, textOf(tag));
-  const samples = sampleCommands(book, language);
+  const samples = sampleCommands(book, language, mark);
   const questions = sampleQuestions(book, language, mark);
   return [...book.devices.values()].map((device) => {
     const names = spokenNames(device, language, book.languages[0] ?? language);
@@ -58,41 +57,20 @@ export function listSayable(of: Book, tag?: string): SayableDevice[] {
   });
 }
 
-/** A phrase of an intent with a mark where a target is named, and what that has to have. */
-interface Sample {
-  intent: Intent;
-  phrase: string;
-  asked: readonly Asked[];
-}
-
 /** What no pattern says, in the place of a name. */
 const mark = "\u0000";
 
 /** A word that means nothing in any language. */
 const someWord = "xxx";
 
-function sampleCommands(book: Book, language: string): Sample[] {
-  return [...book.intents.values()].flatMap((intent): Sample[] => {
-    if (![...intent.slots.values()].some(({ fills }) => fills === "target")) return [];
-    const plan = planIntent(intent);
-    if (plan.orders.length === 0 && !intent.compute) return [];
-    const phrase = plainest(book, intent, { language, mark });
-    const asked = [...plan.asked].map(([name, each]): Asked => {
-      const slot = intent.slots.get(name);
-      return slot?.fills === "target" ? { ...each, slot } : each;
-    });
-    return phrase === undefined ? [] : [{ intent, phrase, asked }];
-  });
-}
-
 function phrasesFor(
   book: Book,
   device: Device,
-  samples: readonly Sample[],
+  samples: readonly CommandSample[],
   { name, language }: { name: string; language: string },
 ): string[] {
   const { id } = device;
-  const context = contextAt(book, device, language);
+  const context = { language, ...besideOf(book, device) };
   const said: string[] = [];
   const done = new Set<string>();
   for (const { intent, phrase: marked, asked } of samples) {
@@ -116,7 +94,7 @@ function questionsFor(
   samples: readonly QuestionSample[],
   { name, language }: { name: string; language: string },
 ): string[] {
-  const context = contextAt(book, device, language);
+  const context = { language, ...besideOf(book, device) };
   const said: string[] = [];
   const known = new Set<string>();
   for (const { phrase: marked, properties } of samples) {
@@ -131,10 +109,4 @@ function questionsFor(
     said.push(phrase);
   }
   return said;
-}
-
-/** Where a device is spoken to: at a voicepoint of its room, if there is one. */
-function contextAt({ voicepoints }: Book, { room }: Device, language: string): HearContext {
-  const at = [...voicepoints.values()].find((each) => each.room === room)?.id;
-  return { language, ...given({ at }) };
 }
