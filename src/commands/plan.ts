@@ -17,6 +17,8 @@ export interface Plan extends StepsPlan {
   optional: ReadonlySet<string>;
   /** By target slot: the properties and actions that whatever fills it must have. */
   asked: ReadonlyMap<string, { properties: readonly string[]; actions: readonly string[] }>;
+  /** The target slots of what is ordered or told. */
+  targets: ReadonlySet<string>;
 }
 
 export function planIntent({ steps, slots, routine, compute }: Intent): Plan {
@@ -40,6 +42,10 @@ export function planIntent({ steps, slots, routine, compute }: Intent): Plan {
     ),
     optional,
     asked,
+    targets: new Set([
+      ...asked.keys(),
+      ...plan.tells.flatMap(({ target }) => (target.refer === "slot" ? target.slot : [])),
+    ]),
   };
 }
 

@@ -22,11 +22,13 @@ export function spokenWords(
   { lexicon, isVerb }: Verbs,
 ): readonly Word[] {
   const { enclitics = [], endings = [] } = pack;
-  if (enclitics.length === 0 && endings.length === 0) return words;
+  const isLong = ({ text }: Word): boolean =>
+    enclitics.some((each) => text.endsWith(each)) || endings.some((each) => text.endsWith(each));
+  if (!words.some(isLong)) return words;
   const number = lexicon.find;
   const isKnown = (word: string): boolean => number(word) !== unheardOf || isOfTime(pack, word);
   return words.flatMap((word) => {
-    if (isKnown(word.text)) return word;
+    if (!isLong(word) || isKnown(word.text)) return word;
     return (
       parted(word, enclitics, (verb) => isVerb(number(verb))) ??
       parted(word, endings, isKnown) ??

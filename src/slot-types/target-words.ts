@@ -4,6 +4,7 @@ import { type Lexicon, unheardOf } from "../lexicon/lexicon.ts";
 import type { Holder, PlaceExpression, TargetExpression } from "./expression.ts";
 import type { Names } from "./names.ts";
 import { type Narrowing, among, isPlace } from "./narrowing.ts";
+import { isPlaced, joined } from "./joined.ts";
 import { createCompounds } from "./compounds.ts";
 import { type Connective, connectiveTrie, nounTrie, nounsOf } from "./nouns.ts";
 import type { SlotReading, Spoken } from "./slot.ts";
@@ -75,16 +76,20 @@ export function createTargetReader(
       return next;
     };
     const said: { sort: Connective; end: number }[][] = [];
-    const connective = (sort: Connective, from: number): readonly number[] => {
+    /** The words from a word on that are no names, and what each of them is for. */
+    const connectivesAt = (from: number): readonly { sort: Connective; end: number }[] => {
       let here = said[from];
       if (!here) {
-        here = [];
-        const all = here;
+        const all: { sort: Connective; end: number }[] = (here = []);
         connectives.match(numbers, from, (end, sorts) => {
           for (const each of sorts) all.push({ sort: each, end });
         });
         said[from] = here;
       }
+      return here;
+    };
+    const connective = (sort: Connective, from: number): readonly number[] => {
+      const here = connectivesAt(from);
       if (here.length === 0) return nowhere;
       return here.flatMap((each) => (each.sort === sort ? each.end : []));
     };
@@ -109,8 +114,8 @@ export function createTargetReader(
     const place = (from: number): Placed[] => {
       if (!mayBegin(from)) return [];
       const found: Placed[] = [];
-      for (const sort of placeWords) {
-        for (const end of connective(sort, from)) found.push({ end, place: sort });
+      for (const { sort, end } of connectivesAt(from)) {
+        if (isPlaceWord(sort)) found.push({ end, place: sort });
       }
       const name = named(from);
       const places = name?.holders.filter(({ entity }) => isPlace(entity.type)) ?? [];
@@ -199,33 +204,42 @@ export function createTargetReader(
     ];
 
     const unit = (from: number): Found[] => {
+      if (!mayBegin(from)) return noneFound;
       const found = things(from, false);
-      for (const end of connective("all", from)) {
-        const next = afterSmall(end);
-        for (const thing of things(next, true)) found.push(longerBy(thing, next - from));
-      }
-      for (const end of connective("this", from)) {
-        const next = afterSmall(end);
-        for (const thing of things(next, false)) found.push(longerBy(thing, next - from));
-      }
-      for (const end of connective("everything", from)) {
-        found.push({ end, expression: { target: "everything" } });
-        for (const at of placesAfter(end)) {
-          found.push({ end: at.end, expression: { target: "everything", place: at.place } });
+      for (const at of places(from)) found.push(...onesOf(at));
+      if (connectivesAt(from).length > 0) found.push(...connected(from));
+      return found;
+    };
+    /** What begins with a word that is no name: "all the lights", "here", "the ones in the loft". */
+    const connected = (from: number): Found[] => {
+      const found = connectivesAt(from).flatMap(({ sort, end }): Found[] => {
+        switch (sort) {
+          case "all":
+          case "this": {
+            const next = afterSmall(end);
+            return things(next, sort === "all").map((thing) => longerBy(thing, next - from));
+          }
+          case "everything": {
+            const within = placesAfter(end).map((at): Found => {
+              return { end: at.end, expression: { target: sort, place: at.place } };
+            });
+            return [{ end, expression: { target: sort } }, ...within];
+          }
+          case "here":
+          case "there":
+          case "it":
+            return [{ end, expression: { target: sort } }];
+          case "everywhere":
+          case "outside":
+          case "inside":
+            return [{ end, expression: { target: "everything", place: sort } }];
+          default:
+            return [];
         }
-      }
-      for (const target of ["here", "there", "it"] as const) {
-        for (const end of connective(target, from)) found.push({ end, expression: { target } });
-      }
-      for (const place of ["everywhere", "outside", "inside"] as const) {
-        for (const end of connective(place, from)) {
-          found.push({ end, expression: { target: "everything", place } });
-        }
-      }
+      });
       for (const { end, said } of ones(from)) {
         if (!small[from] || isMarked(from, end, said.place)) found.push({ end, expression: said });
       }
-      for (const at of places(from)) found.push(...onesOf(at));
       return found;
     };
     /** Whether a place is not only a name after an article: "la cocina" is the kitchen. */
@@ -313,7 +327,6 @@ export function createTargetReader(
         }),
       );
     const target = (from: number): Found[] => {
-      if (!mayBegin(from)) return noneFound;
       const found = list(from, 0);
       const left = found.flatMap(({ end, expression }) =>
         exceptions(end).flatMap((each): Found[] => {
@@ -377,23 +390,9 @@ function longerBy(found: Found, words: number): Found {
   return { end, expression: { ...expression, words: expression.words + words } };
 }
 
+function isPlaceWord(sort: Connective): sort is (typeof placeWords)[number] {
+  return placeWords.some((word) => word === sort);
+}
+
 const nowhere: readonly number[] = [];
 const noneFound: Found[] = [];
-
-/** Whether something is a place and no thing, or begins with one. */
-function isPlaced(expression: TargetExpression): boolean {
-  const [first = expression] = expression.target === "list" ? expression.items : [];
-  if (first.target === "named") return first.holders.some(({ entity }) => isPlace(entity.type));
-  return first.target !== "kind";
-}
-
-/** A list, unless it has both a place and things by their kind: a place would widen it. */
-function joined(first: TargetExpression, rest: TargetExpression): TargetExpression | undefined {
-  const items = [first, ...(rest.target === "list" ? rest.items : [rest])];
-  const isBare = (item: TargetExpression): boolean =>
-    item.target === "named" && item.holders.every(({ entity }) => isPlace(entity.type));
-  // "The ones" of a list are of the kind of what stands beside them.
-  if (items.some(({ target }) => target === "ones")) return undefined;
-  const widens = items.some(isBare) && items.some(({ target }) => target === "kind");
-  return widens ? undefined : { target: "list", items };
-}

@@ -165,7 +165,7 @@ function settleAll(
     const leans = ["it", "there", "ones"].includes(reading.target.target);
     slots[slot.name] = { devices: idsOf(resolved), words, ...(leans ? { leans } : {}) };
   }
-  for (const name of targetsOf(plan)) {
+  for (const name of plan.targets) {
     const slot = intent.slots.get(name);
     // A pattern that ships and names nothing speaks of what is at hand.
     if (targets.has(name) || slot?.fills !== "target" || pattern.origin !== "vocabulary") continue;
@@ -192,12 +192,6 @@ function settleAll(
   if (stays) return stays;
   const meaning = meaningOf({ book, intent, slots, targets, speaker }, plan);
   return meaning.result === "missing" ? { ...meaning, slots } : meaning;
-}
-
-/** The target slots of what is ordered or told. */
-function targetsOf({ asked, tells }: EngineRule["plan"]): ReadonlySet<string> {
-  const told = tells.flatMap(({ target }) => (target.refer === "slot" ? target.slot : []));
-  return new Set([...asked.keys(), ...told]);
 }
 
 /** Takes out of targets what goes along with no command to many; refuses where nothing is left. */
@@ -252,6 +246,7 @@ function readable(
   name: string,
   slots: Slots,
 ): Pick<TargetAsked, "readable"> {
+  if (tells.length === 0) return {};
   const about = tells.filter(({ target }) => target.refer === "slot" && target.slot === name);
   if (about.length === 0) return {};
   return { readable: about.flatMap((tell) => propertiesRead(tell, slots)) };

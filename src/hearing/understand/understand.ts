@@ -56,6 +56,7 @@ function distinctPaths(
   { rules, network }: Engine,
   found: readonly Path<SlotReading>[],
 ): Iterable<Path<SlotReading>> {
+  if (found.length < 2) return found;
   const intents = new Set(found.map(({ rule }) => rules[rule]?.intent));
   if (intents.size === found.length) return found;
   const numbers = new Map<unknown, number>();
