@@ -21,6 +21,7 @@ const stages = [
   "survey",
   "suites",
   "coverage",
+  "comparison",
   "reports",
   "exchange",
   "node",

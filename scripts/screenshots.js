@@ -53,7 +53,7 @@ async function terminal(name, command, rows) {
       },
     },
   );
-  await sleep(3500);
+  await sleep(7000);
   execFileSync("import", [
     "-display",
     display,
@@ -98,6 +98,24 @@ async function failing() {
   rmSync(copy, { recursive: true });
 }
 
+/** A copy of the demo with another alias, another reply and another wait, beside the demo itself. */
+async function changed() {
+  const copy = mkdtempSync(join(tmpdir(), "oxbow-pottery-"));
+  cpSync("demo/oxbow-pottery", copy, { recursive: true });
+  for (const [file, was, is] of [
+    ["home.yaml", "en: yard", "en: garden"],
+    ["intents.yaml", "{$target} at {$speed} percent.", "{$target} to {$speed} percent."],
+    ["routines.yaml", "wait: 10m", "wait: 12m"],
+  ]) {
+    const path = join(copy, file);
+    writeFileSync(path, readFileSync(path, "utf8").replace(was, is));
+  }
+  const cli = join(process.cwd(), "dist/cli.js");
+  const demo = join(process.cwd(), "demo/oxbow-pottery");
+  await terminal("compare", `cd ${copy}; node ${cli} compare ${demo}`, 56);
+  rmSync(copy, { recursive: true });
+}
+
 const call = (args) => `node ../../dist/cli.js ${args}`;
 await pages();
 await terminal("hear", call('hear "please set the extractor to sixty percent"'), 17);
@@ -105,6 +123,7 @@ await terminal("hear-unknown", call('hear "extractr to sixty"'), 12);
 await terminal("test", call("test"), 16);
 await terminal("coverage", `${call("test --coverage")} | tail -22`, 24);
 await failing();
+await changed();
 await terminal("sayable", `${call("sayable")} | head -40`, 42);
 await terminal("everything", call('hear "turn everything off" --at till'), 38);
 await terminal("day", call('day --script "a damp Friday"'), 44);

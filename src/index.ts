@@ -8,6 +8,10 @@ export { mergeResults } from "./suites/merge.ts";
 export { runSuites } from "./suites/run.ts";
 export { readSuites, type Suites } from "./suites/read.ts";
 export { type Suggested, suggestSuite } from "./coverage/suggest.ts";
+export { joinRecords, recordVersion } from "./comparison/record.ts";
+export { recordRun } from "./comparison/recording.ts";
+export { readPhrases, type Phrases } from "./comparison/phrases.ts";
+export { compareRecords, comparisonVersion } from "./comparison/compare.ts";
 export { measureCoverage, coverageVersion, percentOf } from "./coverage/coverage.ts";
 export { partSources, type Parted } from "./suites/sources.ts";
 export { type Day, readDays, runDay } from "./suites/day.ts";
@@ -131,6 +135,15 @@ export type {
 } from "./suites/results.ts";
 export type { RunOptions } from "./suites/run.ts";
 export type { Coverage, CoveredPart, Share } from "./coverage/coverage.ts";
+export type {
+  CaseRecord,
+  HomeRecord,
+  RecordedDeed,
+  RunRecord,
+  Verdict,
+} from "./comparison/record.ts";
+export type { RecordOptions } from "./comparison/recording.ts";
+export type { CaseChange, ChangeSort, Comparison, HomeComparison } from "./comparison/compare.ts";
 export type { PartSort } from "./coverage/parts.ts";
 export type { Selection } from "./suites/select.ts";
 export type { Failure } from "./suites/judge.ts";

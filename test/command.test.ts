@@ -763,6 +763,7 @@ describe("what --json prints is as its schema says", () => {
     ["findings", ["check", "--in", wrong]],
     ["results", ["test", "--in", wrong]],
     ["results", ["test", ...demo]],
+    ["comparison", ["compare", "demo/oxbow-pottery", "--in", wrong]],
     ["sayable", ["sayable", ...demo]],
     ["timeline", ["run", "close-up", ...demo]],
     ["timeline", ["day", "2026-03-02", ...demo]],
@@ -775,7 +776,16 @@ describe("what --json prints is as its schema says", () => {
   });
 
   test("and the schemas ask for something", () => {
-    for (const name of ["heard", "findings", "results", "sayable", "timeline", "taken"] as const) {
+    for (const name of [
+      "heard",
+      "findings",
+      "results",
+      "record",
+      "comparison",
+      "sayable",
+      "timeline",
+      "taken",
+    ] as const) {
       expect(new Ajv2020({ strict: true }).compile(schemas[name])({})).toBe(false);
     }
   });

@@ -50,7 +50,7 @@ function add(files: Map<string, string[]>, folder: string, file: string): void {
 }
 
 /** A folder itself where it is a home, or the homes right within it. */
-async function homesIn(folder: string): Promise<string[]> {
+export async function homesIn(folder: string): Promise<string[]> {
   if (await namesHome(folder)) return [folder];
   const entries = await readdir(folder, { withFileTypes: true });
   const inside: string[] = [];

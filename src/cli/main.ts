@@ -21,6 +21,7 @@ import type { ExportOptions, ImportOptions } from "./exchange.ts";
 import type { CheckOptions } from "./check.ts";
 import type { HearOptions } from "./hear.ts";
 import type { SayableOptions } from "./sayable.ts";
+import type { CompareOptions } from "./compare.ts";
 import type { SuggestOptions } from "./suggest.ts";
 import type { TestOptions } from "./test.ts";
 import type { DayOptions, RunOptions } from "./timeline.ts";
@@ -148,6 +149,33 @@ Examples:
     .action(async (options: SuggestOptions) => {
       const { suggest } = await import("./suggest.ts");
       done(await suggest(options));
+    });
+
+  opening(program.command("compare"))
+    .description("tell what phrases come to otherwise than in an earlier run or version")
+    .argument("[before]", "a run that was kept, a folder, or a git revision; needs --to without it")
+    .option(
+      "--phrases <file>",
+      "a phrase a line, of which nothing is expected; - for standard input",
+    )
+    .option("--to <file>", "keep this run, to compare with later")
+    .option(
+      "--strict",
+      "fail on any difference, and not only where something fails or is done otherwise",
+    )
+    .option("--json", `print the differences ${jsonForm}`)
+    .addHelpText(
+      "after",
+      `
+Examples:
+  calm-phrase compare main
+  calm-phrase compare --to friday.json
+  calm-phrase compare friday.json
+  calm-phrase compare HEAD --in homes --phrases said.txt`,
+    )
+    .action(async (before: string | undefined, options: CompareOptions) => {
+      const { compare } = await import("./compare.ts");
+      done(await compare(before, options));
     });
 
   opening(program.command("sayable"))

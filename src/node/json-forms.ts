@@ -1,4 +1,5 @@
 import * as z from "zod/mini";
+import { changeSorts } from "../comparison/compare.ts";
 import { outcomes } from "../suites/schema.ts";
 
 /*
@@ -115,6 +116,44 @@ export const resultsForm = z.looseObject({
           ),
           heard: z.optional(z.looseObject(heard)),
           why: z.optional(why),
+        }),
+      ),
+    }),
+  ),
+});
+
+const caseRecord = z.looseObject({
+  suite: z.string(),
+  name: z.optional(z.string()),
+  phrase: z.string(),
+  language: z.string(),
+  at: z.optional(z.string()),
+  position,
+  verdict: z.enum(["passed", "failed", "skipped", "failing", "open"]),
+  ways: ids,
+  replies: ids,
+  deeds: z.array(z.looseObject({ time: z.string(), what: z.string() })),
+});
+
+/** `calm-phrase compare --to`. */
+export const recordForm = z.looseObject({
+  version: z.literal(1),
+  homes: z.array(z.looseObject({ home: z.string(), cases: z.array(caseRecord) })),
+});
+
+/** `calm-phrase compare`. */
+export const comparisonForm = z.looseObject({
+  version: z.literal(1),
+  homes: z.array(
+    z.looseObject({
+      home: z.string(),
+      same: z.number(),
+      changes: z.array(
+        z.looseObject({
+          sort: z.enum(changeSorts),
+          differs: z.array(z.enum(changeSorts)),
+          before: z.optional(caseRecord),
+          after: z.optional(caseRecord),
         }),
       ),
     }),

@@ -1,8 +1,10 @@
 import * as z from "zod/mini";
 import { phrasebookSchema } from "../phrasebook/schema/phrasebook.ts";
 import {
+  comparisonForm,
   findingsForm,
   heardForm,
+  recordForm,
   resultsForm,
   sayableForm,
   takenForm,
@@ -18,6 +20,8 @@ export type JsonSchemaName =
   | "heard"
   | "findings"
   | "results"
+  | "record"
+  | "comparison"
   | "sayable"
   | "timeline"
   | "taken";
@@ -31,6 +35,8 @@ export function jsonSchemas(): Record<JsonSchemaName, object> {
     heard: { title: "calm-phrase hear --json", ...schemaOf(heardForm) },
     findings: { title: "calm-phrase check --json", ...schemaOf(findingsForm) },
     results: { title: "calm-phrase test --json", ...schemaOf(resultsForm) },
+    record: { title: "calm-phrase compare --to", ...schemaOf(recordForm) },
+    comparison: { title: "calm-phrase compare --json", ...schemaOf(comparisonForm) },
     sayable: { title: "calm-phrase sayable --json", ...schemaOf(sayableForm) },
     timeline: { title: "calm-phrase run --json", ...schemaOf(timelineForm) },
     taken: { title: "calm-phrase import --json", ...schemaOf(takenForm) },

@@ -3,6 +3,7 @@
  * throws `WrongUse` for anything else.
  */
 import { type Book, asBook } from "../book/book.ts";
+import type { Comparison } from "../comparison/compare.ts";
 import type { Heard } from "../commands/outcome.ts";
 import type { Turn } from "../home/conversation/turns.ts";
 import type { LogEntry } from "../home/log.ts";
@@ -11,6 +12,7 @@ import { shown, textOf } from "../source/border.ts";
 import { WrongUse, madeOf } from "../source/wrong-use.ts";
 import type { SuiteResults } from "../suites/results.ts";
 import type { SayableDevice } from "../survey/sayable.ts";
+import * as comparisonReport from "./comparison.ts";
 import * as findingsReport from "./findings.ts";
 import { junitReport } from "./junit.ts";
 import { markdownReport } from "./markdown.ts";
@@ -51,6 +53,11 @@ export function printResults(
   telling: ResultsTelling = {},
 ): string {
   return madeOf("results", () => resultsReport.printResults(results, paint, telling));
+}
+
+/** What is otherwise than it was, the gravest first, what has changed alike told once. */
+export function printComparison(comparison: Comparison, paint = plain): string {
+  return madeOf("comparison", () => comparisonReport.printComparison(comparison, paint));
 }
 
 /** Results as JUnit XML, TAP 14, Markdown, or one HTML page that needs nothing beside it. */

@@ -13,17 +13,38 @@ import type { CaseBase, CaseResult } from "./results.ts";
 import type { Case, SuiteTurn, UnreadCase } from "./suite.ts";
 import { given } from "../source/given.ts";
 
+/** A case as it was run: what it came to, and what was heard in which home on the way. */
+export interface CaseRun {
+  result: CaseResult;
+  turns: readonly RunTurn[];
+  /** The home as it is in the end; none where the case was left out or cannot be read. */
+  home?: Simulated;
+}
+
+/** Something that was said, and what came of it. */
+export interface RunTurn {
+  heard: Heard;
+  reply: string;
+}
+
 /** Runs one case, in a home of its own. */
-export function runCase(book: Book, each: Case | UnreadCase): CaseResult {
-  if ("problem" in each) return failUnread(book, each);
-  const base = baseOf(each);
-  if (each.skip !== undefined) return { ...base, passed: true, skipped: each.skip };
+export function runCase(book: Book, each: Case | UnreadCase): CaseRun {
+  if ("problem" in each) return { result: failUnread(book, each), turns: [] };
+  if (each.skip !== undefined) {
+    return { result: { ...baseOf(each), passed: true, skipped: each.skip }, turns: [] };
+  }
   const home = homeOf(book, each);
+  const turns: RunTurn[] = [];
+  return { result: judgeCase(book, each, home, turns), turns, home };
+}
+
+function judgeCase(book: Book, each: Case, home: Simulated, turns: RunTurn[]): CaseResult {
+  const base = baseOf(each);
   const failures: Failure[] = [];
   const check: Check = (about, holds, expected, actual) => {
     if (!holds) failures.push({ about, expected, actual });
   };
-  const heard = runIn(home, book, each, check);
+  runIn({ book, home, turns }, each, check);
   if (each.never) judgeNever(each.never, home, check);
   if (each.fails !== undefined) {
     if (failures.length > 0) return { ...base, passed: true, fails: each.fails, failures };
@@ -32,6 +53,7 @@ export function runCase(book: Book, each: Case | UnreadCase): CaseResult {
     failures.push({ about: "fails", expected, actual });
   }
   if (failures.length === 0) return { ...base, passed: true };
+  const heard = lastHeard(book, each, turns);
   const why = book.why(heard, home.state);
   const isTimed = each.script?.script === "after";
   const log = home.log();
@@ -49,16 +71,29 @@ function failUnread(book: Book, { phrase, position, problem }: UnreadCase): Case
   return { phrase, language: book.languages[0] ?? "en", position, passed: false, failures };
 }
 
-function runIn(home: Simulated, book: Book, each: Case, check: Check): Heard {
+/** Where a case is run, and what was said so far. */
+interface Stage {
+  book: Book;
+  home: Simulated;
+  turns: RunTurn[];
+}
+
+function runIn(stage: Stage, each: Case, check: Check): void {
   const { script } = each;
   switch (script?.script) {
     case "talk":
-      return runTalk(book, each, { turns: script.turns, home }, check);
+      runTalk(stage, each, script.turns, check);
+      return;
     case "after":
-      return runAfter(book, each, { happenings: script.happenings, home }, check);
+      runAfter(stage, each, script.happenings, check);
+      return;
     case undefined:
-      return runPhrase(book, each, home, check);
+      runPhrase(stage, each, check);
   }
+}
+
+function lastHeard(book: Book, { language }: Case, turns: readonly RunTurn[]): Heard {
+  return turns.at(-1)?.heard ?? book.hear("", { language });
 }
 
 function homeOf(book: Book, { given: states, time, faults }: Case): Simulated {
@@ -69,61 +104,57 @@ function homeOf(book: Book, { given: states, time, faults }: Case): Simulated {
   });
 }
 
-function runPhrase(book: Book, each: Case, home: Simulated, check: Check): Heard {
+function runPhrase({ book, home, turns }: Stage, each: Case, check: Check): void {
   const { expect, phrase } = each;
   const heard = book.hear(phrase, contextOf(each, home));
   const said = { home, now: home.elapsed(), before: statesNow(expect, home) };
   const { reply } = home.perform(heard);
+  turns.push({ heard, reply });
   settle(expect, home);
   judge(expect, { heard, outcome: heard.outcome, reply, home, since: 0 }, check);
   judgeSame(book, each, { heard, home, since: 0 }, check);
   inTime(expectLater(expect, heard, said, check), home);
-  return heard;
 }
 
 /** What happens, and what has come of it. */
 function runAfter(
-  book: Book,
+  { book, home, turns }: Stage,
   each: Case,
-  { happenings, home }: { happenings: readonly Happening[]; home: Simulated },
+  happenings: readonly Happening[],
   check: Check,
-): Heard {
+): void {
   const { language, at, expect } = each;
   const context = { language, ...given({ at }) };
-  let heard: Heard | undefined;
   let { reply } = nothingDone;
   for (const happening of happenings) {
-    const happened = happen(home, happening, context);
-    heard = happened.heard ?? heard;
-    reply = happened.performed.reply;
+    const { heard, performed } = happen(home, happening, context);
+    ({ reply } = performed);
+    if (heard) turns.push({ heard, reply });
   }
   settle(expect, home);
   const said = home.log().findLast(({ event }) => event.event === "said")?.event;
   if (said?.event === "said") reply = said.text;
-  const came = { heard: heard ?? book.hear("", { language }), reply, home, since: 0 };
-  judge(expect, came, check);
-  return came.heard;
+  judge(expect, { heard: lastHeard(book, each, turns), reply, home, since: 0 }, check);
 }
 
 /** The turns of a talk, up to one that came to something else. */
 function runTalk(
-  book: Book,
+  { book, home, turns }: Stage,
   each: Case,
-  { turns, home }: { turns: readonly SuiteTurn[]; home: Simulated },
+  script: readonly SuiteTurn[],
   check: Check,
-): Heard {
+): void {
   const { language, at } = each;
   const later: Later[] = [];
-  let last: Heard | undefined;
   let broken = 0;
-  for (const turn of turns) {
+  for (const turn of script) {
     const { hear, shown, expect, wait = 0, at: elsewhere = at } = turn;
     home.wait(wait);
     const since = home.deeds().length;
     const said = { home, now: home.elapsed(), before: statesNow(expect, home) };
     const place = { language: turn.language ?? language, ...given({ at: elsewhere }) };
     const { heard, outcome, reply } = home.converse(place).say(hear);
-    last = heard;
+    turns.push({ heard, reply });
     settle(expect, home);
     const checkTurn: Check = (about, holds, expected, actual) => {
       if (!holds) broken++;
@@ -136,7 +167,6 @@ function runTalk(
     later.push(...expectLater(expect, heard, said, checkTurn));
   }
   inTime(later, home);
-  return last ?? book.hear("", { language });
 }
 
 /** Lets what an effect set moving arrive, where its end is asked about. */

@@ -47,7 +47,7 @@ export function runWatched(
   let failed = 0;
   for (const each of order) {
     if (failed >= most) break;
-    const result = runCase(watched, each);
+    const { result } = runCase(watched, each);
     results.set(each, result);
     if (!result.passed) failed++;
     if (tell) Reflect.apply(tell, undefined, [result, results.size, order.length]);
