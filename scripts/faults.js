@@ -7,7 +7,8 @@ import { readFileSync, readdirSync } from "node:fs";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import { dump, load } from "js-yaml";
-import { partSources, readPhrasebook, readSuites, runSuites } from "../dist/index.js";
+import { partSources, readPhrasebook, readSuites, traceSuites } from "../dist/index.js";
+import { printResults } from "../dist/reports.js";
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -15,6 +16,7 @@ const { values, positionals } = parseArgs({
     count: { type: "string", default: "300" },
     seed: { type: "string", default: "1" },
     json: { type: "boolean", default: false },
+    places: { type: "boolean", default: false },
   },
 });
 const folder = positionals[0] ?? "demo/oxbow-pottery";
@@ -172,12 +174,42 @@ const sourcesWith = (fault) =>
     }),
   }));
 
-const runAgainst = (book) => runSuites(book, readSuites(book, suites));
+const runAgainst = (book) => traceSuites(book, readSuites(book, suites));
 const sound = runAgainst(readPhrasebook(sourcesWith(undefined)));
 if (sound.failed > 0) {
   console.error(`The suites fail without a fault: ${sound.failed} cases.`);
   process.exit(2);
 }
+/** Line of what stands at a path in a file as it is written, and the lines that it takes. */
+function linesOf(value, path) {
+  const mark = "THE-PLACE";
+  const at = (to) => dump(withAt(value, path, to), { noRefs: true }).split("\n");
+  const first = at(mark).findIndex((line) => line.includes(mark));
+  return { first: first + 1, last: first + 1 + at(undefined).length };
+}
+
+/** Whether the first lines that are told of the first failure name the place of a fault, or what it is in. */
+function isNamed(results, { file, path, to }) {
+  const [suite] = results.suites.flatMap(({ cases, ...rest }) => {
+    const each = cases.find(({ passed }) => !passed);
+    return each ? [{ ...rest, cases: [each] }] : [];
+  });
+  const told = printResults({ ...results, suites: [suite], problems: [] })
+    .split("\n")
+    .slice(2, 12)
+    .join("\n");
+  const { value } = written.find((each) => each.path === file);
+  const own = linesOf(value, to === undefined ? path.slice(0, -1) : path).first;
+  const whole = linesOf(value, path.slice(0, 2)).first;
+  const size = dump(value[path[0]][path[1]] ?? "", { noRefs: true }).split("\n").length;
+  const lines = [...told.matchAll(new RegExp(`${file.replace(".", "\\.")}:(\\d+)`, "gu"))].map(
+    ([, line]) => Number(line),
+  );
+  const isIn = lines.some((line) => line >= whole && line < whole + Math.max(2, size));
+  return { exact: lines.includes(own), isIn, told };
+}
+
+const named = { caught: 0, exact: 0, isIn: 0, missed: [] };
 const survivors = [];
 const counts = new Map();
 for (const fault of faults) {
@@ -188,6 +220,13 @@ for (const fault of faults) {
   const { caught = 0, total = 0 } = counts.get(fault.sort) ?? {};
   counts.set(fault.sort, { caught: caught + (isCaught ? 1 : 0), total: total + 1 });
   if (!isCaught) survivors.push(fault);
+  if (values.places && results?.failed > 0) {
+    const { exact, isIn, told } = isNamed(results, fault);
+    named.caught++;
+    if (exact) named.exact++;
+    if (isIn) named.isIn++;
+    else named.missed.push({ fault, told });
+  }
 }
 const caught = faults.length - survivors.length;
 const show = ({ sort, file, path, to }) =>
@@ -198,4 +237,11 @@ else {
   for (const [sort, { caught: of, total }] of [...counts].sort())
     console.log(`${sort}: ${of} of ${total}`);
   console.log(`${caught} of ${faults.length} caught`);
+  if (values.places) {
+    for (const { fault, told } of named.missed) console.log(`\n${show(fault)}\n${told}`);
+    const { caught: told, exact, isIn } = named;
+    console.log(
+      `of ${told} failures the first ten lines name the line in ${exact}, and what it is in in ${isIn}`,
+    );
+  }
 }

@@ -12,6 +12,7 @@ export { joinRecords, recordVersion } from "./comparison/record.ts";
 export { recordRun } from "./comparison/recording.ts";
 export { readPhrases, type Phrases } from "./comparison/phrases.ts";
 export { compareRecords, comparisonVersion } from "./comparison/compare.ts";
+export { traceSuites } from "./coverage/suspects.ts";
 export { measureCoverage, coverageVersion, percentOf } from "./coverage/coverage.ts";
 export { partSources, type Parted } from "./suites/sources.ts";
 export { type Day, readDays, runDay } from "./suites/day.ts";
@@ -130,6 +131,8 @@ export type {
   CaseFailed,
   CasePassed,
   CaseResult,
+  Mend,
+  Suspect,
   SuiteResult,
   SuiteResults,
 } from "./suites/results.ts";

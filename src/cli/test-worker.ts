@@ -1,5 +1,5 @@
+import { traceSuites } from "../coverage/suspects.ts";
 import { readSuites } from "../suites/read.ts";
-import { runSuites } from "../suites/run.ts";
 import type { SuiteResults } from "../suites/results.ts";
 import type { Selection } from "../suites/select.ts";
 import type { Tested } from "./homes.ts";
@@ -21,7 +21,7 @@ export default async function runPart({
   bail,
 }: PartOfRun): Promise<SuiteResults> {
   const { book, sources } = await openHome(home, options);
-  return runSuites(book, readSuites(book, sources), {
+  return traceSuites(book, readSuites(book, sources), {
     ...selection,
     ...(bail !== undefined && { bail }),
   });

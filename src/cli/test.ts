@@ -1,11 +1,12 @@
 import { readFile } from "node:fs/promises";
 import { type Coverage, measureCoverage, percentOf } from "../coverage/coverage.ts";
+import { traceSuites } from "../coverage/suspects.ts";
 import { printCoverage, printPercent } from "../reports/coverage.ts";
 import { membersOf } from "../source/border.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { mergeResults } from "../suites/merge.ts";
 import { type SuiteResults, countResults, resultsVersion } from "../suites/results.ts";
-import { type RunOptions, runSuites } from "../suites/run.ts";
+import type { RunOptions } from "../suites/run.ts";
 import { type Selection, chooseCases } from "../suites/select.ts";
 import { addOffers, choicesOf, refuseEmpty } from "./choices.ts";
 import { exit } from "./exit.ts";
@@ -140,7 +141,7 @@ async function testHome(
   };
   const tested = wantsCoverage(options)
     ? measureCoverage(book, suites, run)
-    : { results: runSuites(book, suites, run) };
+    : { results: traceSuites(book, suites, run) };
   progress.end();
   await keepFailed(folder, tested.results);
   return tested;

@@ -1,4 +1,4 @@
-import { type Book, asBook, watched } from "../book/book.ts";
+import { type Book, asBook } from "../book/book.ts";
 import type { Intent, Phrasebook } from "../phrasebook/model.ts";
 import { shippedIntents } from "../phrasebook/shipped.ts";
 import type { Position } from "../source/position.ts";
@@ -6,9 +6,10 @@ import { given } from "../source/given.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import type { Suites } from "../suites/read.ts";
 import type { SuiteResults } from "../suites/results.ts";
-import { type RunOptions, runWatched } from "../suites/run.ts";
+import type { RunOptions } from "../suites/run.ts";
 import { type Uses, collectUses } from "./collect.ts";
 import { type PartSort, partSorts, partsOf } from "./parts.ts";
+import { traceSuites } from "./suspects.ts";
 
 /** Raised when the JSON form of coverage changes in a way that a reader must know of. */
 export const coverageVersion = 1;
@@ -53,7 +54,7 @@ export function measureCoverage(
 ): { results: SuiteResults; coverage: Coverage } {
   const book = asBook(of);
   const uses = collectUses(book);
-  const results = runWatched(book, watched(book, uses.witness), suites, options);
+  const results = traceSuites(book, suites, options, uses.witness);
   return { results, coverage: coverageOf(book, uses) };
 }
 

@@ -7,7 +7,7 @@ import { given } from "../source/given.ts";
 import { doneBy } from "../suites/effect.ts";
 import { type Happening, happen } from "../suites/happenings.ts";
 import { type Suites, readSuites } from "../suites/read.ts";
-import { runSuites, runWatched } from "../suites/run.ts";
+import { runSuites, runObserved } from "../suites/run.ts";
 import { printDuration } from "../time/duration.ts";
 import { type Owners, collectUses, ownersIn } from "./collect.ts";
 import type { Draft, DraftHappening } from "./draft.ts";
@@ -34,7 +34,7 @@ export function suggestSuite(of: Book, suites: Suites, name = "suggested"): Sugg
   const parts = partsOf(book);
   const owners = ownersIn(book);
   const before = collectUses(book, owners);
-  runWatched(book, watched(book, before.witness), suites, {});
+  runObserved({ book, heard: watched(book, before.witness) }, suites, {});
   const open = new Set(parts.filter(({ key, way }) => before.count(key, way) === 0));
   const tried = [...draftsFor(book)].flatMap((draft) => {
     const touched = tryOut(draft, open, { book, owners });

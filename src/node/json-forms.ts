@@ -116,6 +116,10 @@ export const resultsForm = z.looseObject({
           ),
           heard: z.optional(z.looseObject(heard)),
           why: z.optional(why),
+          suspects: z.optional(
+            z.array(z.looseObject({ at: position, of: z.string(), what: z.string() })),
+          ),
+          mend: z.optional(z.looseObject({ at: position, change: z.string() })),
         }),
       ),
     }),

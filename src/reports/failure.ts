@@ -1,7 +1,7 @@
 import { type LogEntry, printEvent } from "../home/log.ts";
 import { printPosition } from "../source/position.ts";
-import type { Failure } from "../suites/judge.ts";
-import type { CaseFailed, CaseResult } from "../suites/results.ts";
+import { type Failure, partsTold } from "../suites/judge.ts";
+import type { CaseFailed, CaseResult, Mend, Suspect } from "../suites/results.ts";
 import { printWhy } from "./heard.ts";
 import { shorten, wrap } from "./layout.ts";
 import type { Paint } from "./paint.ts";
@@ -22,12 +22,17 @@ export function printFailure(
   { dropped = false, log: isWhole = false }: ResultsTelling,
 ): string[] {
   const { name, phrase, note, position, failures, why, at, language, log = [], isTimed } = each;
+  const { suspects = [], mend } = each;
   const where = at === undefined ? language : `${language}, at ${at}`;
   const said = `“${shorten(phrase, 70)}”`;
+  const [first = [], ...others] = failures.map((failure) => printDifference(failure, paint));
   const lines = [
     `  ${paint.bad("✗")} ${name === undefined ? said : `${paint.strong(name)}  ${said}`} ${paint.quiet(`(${where})`)}`,
-    ...failures.flatMap((failure) => printDifference(failure, paint)),
+    ...first,
     paint.quiet(`    case      ${printPosition(position)}`),
+    ...printSuspects(suspects, paint),
+    ...(mend ? [printMend(mend, paint)] : []),
+    ...others.flat(),
   ];
   if (note !== undefined) lines.push(paint.quiet(`    note      ${wrap(note, 14).trimStart()}`));
   if (isWhole && log.length > 0) lines.push("", ...indented(printTimeline("log", log, paint)));
@@ -40,26 +45,76 @@ function indented(text: string): string[] {
   return text.split("\n").map((line) => `    ${line}`);
 }
 
+/** Where in the phrasebook a failure may come from, the likeliest place first. */
+function printSuspects(suspects: readonly Suspect[], paint: Paint): string[] {
+  const column = Math.max(0, ...suspects.map(({ at }) => printPosition(at).length));
+  return suspects.map(({ at, of, what }, index) => {
+    const label = index === 0 ? "look at" : "";
+    const told = [paint.name(of), what].filter((text) => text !== "").join(" ");
+    return `    ${paint.quiet(label.padEnd(9))} ${printPosition(at).padEnd(column)}  ${told}`;
+  });
+}
+
+function printMend({ at, change }: Mend, paint: Paint): string {
+  return `    ${paint.quiet("to pass")}   ${paint.good(change)}  ${paint.quiet(printPosition(at))}`;
+}
+
+/** Parts of what was expected or happened that are told; of more, those that differ. */
+const mostParts = 4;
+
 /** What was expected and what happened, of which only the difference is bright. */
 function printDifference({ about, expected, actual }: Failure, paint: Paint): string[] {
-  const [wanted, came] = [expected.split(" "), actual.split(" ")];
-  const shortest = Math.min(wanted.length, came.length);
-  let from = 0;
-  while (from < shortest && wanted[from] === came[from]) from++;
-  let left = 0;
-  while (left < shortest - from && wanted.at(-1 - left) === came.at(-1 - left)) left++;
-  const told = (words: readonly string[], bright: (text: string) => string): string => {
-    const end = words.length - left;
-    const parts = words.map((word, index) =>
-      index >= from && index < end ? bright(word) : paint.quiet(word),
-    );
-    return breakWords(words, parts, 14);
-  };
+  const [wanted, came] = [partsTold(expected), partsTold(actual)];
+  const isList = wanted.length > 1 || came.length > 1;
+  const [one, other] = isList
+    ? [partsApart(wanted, came), partsApart(came, wanted)]
+    : [wordsApart(expected, actual), wordsApart(actual, expected)];
   return [
     `    ${paint.strong(about)}`,
-    `    expected  ${told(wanted, paint.good)}`,
-    `    but       ${told(came, paint.bad)}`,
+    `    expected  ${paintWords(one, paint.good, paint)}`,
+    `    but       ${paintWords(other, paint.bad, paint)}`,
   ];
+}
+
+/** A word, and whether it is part of the difference. */
+interface Told {
+  word: string;
+  differs: boolean;
+}
+
+/** The words between what two texts begin and end with alike. */
+function wordsApart(text: string, than: string): Told[] {
+  const [words, others] = [text.split(" "), than.split(" ")];
+  const shortest = Math.min(words.length, others.length);
+  let from = 0;
+  while (from < shortest && words[from] === others[from]) from++;
+  let left = 0;
+  while (left < shortest - from && words.at(-1 - left) === others.at(-1 - left)) left++;
+  const end = words.length - left;
+  return words.map((word, index) => ({ word, differs: index >= from && index < end }));
+}
+
+/** The words of a list, those of parts that the other has not marked; of a long one some are told. */
+function partsApart(parts: readonly string[], others: readonly string[]): Told[] {
+  const differing = parts.filter((part) => !others.includes(part));
+  const isLong = parts.length > mostParts;
+  const shown = (isLong && differing.length > 0 ? differing : parts).slice(0, mostParts);
+  const more = parts.length - shown.length;
+  const told = shown.flatMap((part, index) => {
+    const text = index < shown.length - 1 ? `${part},` : part;
+    return text.split(" ").map((word) => ({ word, differs: differing.includes(part) }));
+  });
+  return more === 0 ? told : [...told, ...wordsApart(`and ${more} more`, `and ${more} more`)];
+}
+
+function paintWords(
+  told: readonly Told[],
+  bright: (text: string) => string,
+  { quiet }: Paint,
+): string {
+  const words = told.map(({ word }) => word);
+  const painted = told.map(({ word, differs }) => (differs ? bright(word) : quiet(word)));
+  return breakWords(words, painted, 14);
 }
 
 /** Words with paint on them, broken where they are too many for a line without it. */

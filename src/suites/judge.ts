@@ -312,3 +312,8 @@ export function judgeNever(never: Conditions, home: Simulated, check: Check): vo
 function countOf(commands: number): string {
   return commands === 1 ? "the phrase is a single command" : `the phrase is ${commands} commands`;
 }
+
+/** The parts of what is told of an expectation: each device with its values, each line. */
+export function partsTold(text: string): string[] {
+  return text.split(/; |, (?![^{]*\})/u);
+}

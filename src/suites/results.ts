@@ -64,6 +64,25 @@ export interface CaseFailed {
   isTimed?: true;
   /** All that happened. */
   log?: readonly LogEntry[];
+  /** Where in the phrasebook it may come from, the likeliest first; only where runs are traced. */
+  suspects?: readonly Suspect[];
+  /** The smallest change that would make it pass, where one is known. */
+  mend?: Mend;
+}
+
+/** A change to a phrasebook, and where. */
+export interface Mend {
+  at: Position;
+  change: string;
+}
+
+/** A place of a phrasebook that a failure may come from. */
+export interface Suspect {
+  at: Position;
+  /** The id of the intent, routine, device or place that it belongs to. */
+  of: string;
+  /** What it is of it; empty for the whole. */
+  what: string;
 }
 
 /** What tells a case from every other: its place, its language and what is said. */

@@ -3,7 +3,7 @@ import { membersOf } from "../source/border.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { type Suites, asSuites } from "./read.ts";
 import { type CaseResult, type SuiteResults, countResults } from "./results.ts";
-import { runCase } from "./run-case.ts";
+import { type CaseRun, runCase } from "./run-case.ts";
 import { type Selection, chooseCases, readSelection } from "./select.ts";
 import { shuffled } from "./shuffle.ts";
 import type { Case, UnreadCase } from "./suite.ts";
@@ -25,13 +25,22 @@ export interface RunOptions extends Selection {
  */
 export function runSuites(of: Book, read: Suites, options: RunOptions = {}): SuiteResults {
   const book = asBook(of);
-  return runWatched(book, book, read, options);
+  return runObserved({ book, heard: book }, read, options);
 }
 
-/** Runs suites of a phrasebook with another that is the same and has a witness. */
-export function runWatched(
-  book: Book,
-  watched: Book,
+/** A phrasebook whose suites are run, and who looks on. */
+export interface Observed {
+  /** The one that suites were read with. */
+  book: Book;
+  /** The same, with a witness. */
+  heard: Book;
+  /** Told after each case, in the order run. */
+  onRun?: (each: Case | UnreadCase, run: CaseRun) => void;
+}
+
+/** Runs suites of a phrasebook while somebody looks on. */
+export function runObserved(
+  { book, heard, onRun }: Observed,
   read: Suites,
   options: RunOptions,
 ): SuiteResults {
@@ -47,7 +56,9 @@ export function runWatched(
   let failed = 0;
   for (const each of order) {
     if (failed >= most) break;
-    const { result } = runCase(watched, each);
+    const run = runCase(heard, each);
+    const { result } = run;
+    onRun?.(each, run);
     results.set(each, result);
     if (!result.passed) failed++;
     if (tell) Reflect.apply(tell, undefined, [result, results.size, order.length]);
