@@ -25,6 +25,7 @@ const stages = [
   "reports",
   "exchange",
   "node",
+  "vitest",
   "cli",
 ];
 const core = stages.slice(0, stages.indexOf("node"));

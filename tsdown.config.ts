@@ -8,6 +8,7 @@ const shared: UserConfig = {
     exchange: "src/exchange/index.ts",
     reports: "src/reports/index.ts",
     node: "src/node/index.ts",
+    vitest: "src/vitest/index.ts",
     cli: "src/cli/main.ts",
     "test-worker": "src/cli/test-worker.ts",
     ...Object.fromEntries(

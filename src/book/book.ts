@@ -55,7 +55,7 @@ export function createReader(options: ReaderOptions): Reader {
       reply: (heard, states) => madeOf("outcome", () => replyToHeard(opened, heard, states)),
       why: (heard, states) => madeOf("outcome", () => explainHeard(opened, heard, states)),
     };
-    books.add(opened);
+    known.add(opened);
     return opened;
   };
 }
@@ -68,21 +68,25 @@ export function watched(book: Book, witness: Witness): Book {
     hear: (text, context = {}) => hearUtterance(same, text, context),
     reply: (heard, states) => madeOf("outcome", () => replyToHeard(same, heard, states)),
   };
-  books.add(same);
+  known.add(same);
   return same;
 }
 
 /** The phrasebooks that were read. */
-const books = new WeakSet<Book>();
+const known = new WeakSet<object>();
 
 /**
  * What was passed as a phrasebook, if it is one.
  *
  * @throws WrongUse for anything else.
  */
-export function asBook(book: Book): Book {
-  if (typeof book === "object" && books.has(book)) return book;
+export function asBook(book: unknown): Book {
+  if (isBook(book)) return book;
   throw new WrongUse("pass a phrasebook: what readPhrasebook returned");
+}
+
+function isBook(book: unknown): book is Book {
+  return typeof book === "object" && book !== null && known.has(book);
 }
 
 /** A list of which everything is as it should be. */

@@ -4,22 +4,36 @@ import { type StateTest, stateTests } from "../model/state-words.ts";
 import { isKnown } from "../model/known.ts";
 import { type Question, type Slots, filledBy, valueBy } from "./outcome.ts";
 
-/** The question that a step asks about devices; undefined when voice may know of none of them. */
-export function questionAbout(
+/**
+ * The questions that a step asks about devices: of values, one for each property that is the first of
+ * those asked for that a device has. None when voice may know of none of the devices.
+ */
+export function questionsAbout(
   tell: TellStep,
   slots: Slots,
   all: readonly Device[],
-): Question | undefined {
-  const devices = all.filter(isKnown).map(({ id }) => id);
-  if (devices.length === 0) return undefined;
+): readonly Question[] {
+  const devices = all.filter(isKnown);
+  if (devices.length === 0) return [];
   if (tell.form === "value") {
     const properties = propertiesRead(tell, slots);
-    const has = (property: string): boolean => all.some((each) => each.properties.has(property));
-    return { form: "value", devices, property: properties.find(has) ?? properties[0] ?? "" };
+    const byProperty = new Map<string, string[]>();
+    for (const device of devices) {
+      const own = properties.find((property) => device.properties.has(property));
+      if (own !== undefined) byProperty.set(own, [...(byProperty.get(own) ?? []), device.id]);
+    }
+    const asked = [...byProperty].map(([property, ids]): Question => {
+      return { form: "value", devices: ids, property };
+    });
+    const ids = devices.map(({ id }) => id);
+    return asked.length > 0
+      ? asked
+      : [{ form: "value", devices: ids, property: properties[0] ?? "" }];
   }
   const state =
     typeof tell.state === "string" ? tell.state : filledBy(slots, tell.state.slot)?.words;
-  return { form: tell.form, devices, state: state ?? "", tests: testsOf(tell, slots) };
+  const ids = devices.map(({ id }) => id);
+  return [{ form: tell.form, devices: ids, state: state ?? "", tests: testsOf(tell, slots) }];
 }
 
 /** The properties that a question reads, of which a device has to have one. */

@@ -1,5 +1,6 @@
 import { type Book, asBook, watched } from "../book/book.ts";
 import { effectsOf } from "../commands/outcome.ts";
+import type { Device } from "../model/home.ts";
 import { devicesNamed } from "../model/members.ts";
 import type { Witness } from "../model/witness.ts";
 import type { Step } from "../model/step.ts";
@@ -175,14 +176,14 @@ function suspectsOf(
     // What would have done what is told of, had it been come to.
     ...all.flatMap((part) => {
       const owner = book.routines.get(part.of) ?? book.intents.get(part.of);
-      const isIdle = part.sort === "step" && !touched.has(part) && isTold(book, part, told);
+      const isIdle = !touched.has(part) && isTold(book, part, told);
       return owner && isIdle ? place(owner, weights.able) : [];
     }),
     ...named(book, naming),
     ...called(book, result),
     ...addressed(book, result),
     ...ran(book, result),
-    ...nearest(result),
+    ...nearest(book, result),
     ...guarding(book, result),
   ];
   const best = new Map<string, Weighed>();
@@ -240,10 +241,17 @@ function wordsOf(text: string): string[] {
 }
 
 /** What a failure names, what gathers that, and what orders something of it. */
-function named(book: Phrasebook, { differing, wanted, words }: Naming): Weighed[] {
+function named(
+  book: Phrasebook,
+  { apart: apartTold, differing, wanted, words }: Naming,
+): Weighed[] {
   const { devices, groups, zones, rooms, routines, intents } = book;
-  const ids = new Set([...devices.keys()].filter((id) => words.has(id)));
-  const apart = [...ids].filter((id) => differing.has(id));
+  const said = apartTold.join(" ").toLowerCase();
+  const isSpoken = ({ names }: Device): boolean =>
+    names.some(({ text }) => text.length > 3 && said.includes(text.toLowerCase()));
+  const spoken = new Set([...devices.values()].filter(isSpoken).map(({ id }) => id));
+  const ids = new Set([...devices.keys()].filter((id) => words.has(id) || spoken.has(id)));
+  const apart = [...ids].filter((id) => differing.has(id) || spoken.has(id));
   const expected = [...ids].filter((id) => wanted.has(id));
   // Where several differ at once, what gathers them is likelier than each of them.
   const isMany = apart.length > 2;
@@ -258,7 +266,8 @@ function named(book: Phrasebook, { differing, wanted, words }: Naming): Weighed[
   return [
     ...[...devices.values()].flatMap((device): Weighed[] => {
       if (!ids.has(device.id)) return [];
-      return place(device, differing.has(device.id) && !isMany ? weights.differs : weights.named);
+      const isApart = apart.includes(device.id) && !isMany;
+      return place(device, isApart ? weights.differs : weights.named);
     }),
     ...gathering,
     ...[...intents.values(), ...routines.values()].flatMap((each): Weighed[] => {
@@ -274,7 +283,8 @@ function place({ id, at }: { id: string; at: Position }, weight: number): Weighe
 
 /** How the home is addressed, where nothing understood words that begin as that does. */
 function addressed({ address }: Phrasebook, result: CaseResult & CaseFailed): Weighed[] {
-  if (result.heard?.outcome !== "unknown") return [];
+  const { outcome } = result.heard ?? {};
+  if (outcome !== "unknown" && outcome !== "offer") return [];
   const [first = ""] = wordsOf(result.phrase.toLowerCase());
   return address.flatMap(({ text, at }) =>
     wordsOf(text.toLowerCase()).includes(first)
@@ -348,10 +358,19 @@ function placeOf({ at, of, what, sort }: Part): Suspect {
   return { at, of, what: what.startsWith(sort) ? what : `${sort} ${what}` };
 }
 
-/** What comes nearest to words that came to nothing. */
-function nearest({ why }: CaseFailed): Weighed[] {
-  return (why?.nearest ?? []).map(({ at, intent, miss }, index) => {
-    return { at, of: intent ?? "", what: `near: ${miss}`, weight: weights.near - index / 100 };
+/** What comes nearest to words that came to nothing, and the fragments in it. */
+function nearest({ intents, fragments }: Phrasebook, { why }: CaseFailed): Weighed[] {
+  return (why?.nearest ?? []).flatMap(({ at, intent: id, miss }, index): Weighed[] => {
+    const weight = weights.near - index / 100;
+    const patterns = intents.get(id ?? "")?.patterns ?? [];
+    const own = patterns.filter(({ at: its }) => printPosition(its) === printPosition(at));
+    const used = own.flatMap(({ text }) =>
+      [...text.matchAll(/\$([\p{L}\p{N}_-]+)/gu)].flatMap(([, name = ""]) => {
+        const [pattern] = fragments.get(name)?.patterns ?? [];
+        return pattern ? [{ at: pattern.at, of: name, what: "", weight }] : [];
+      }),
+    );
+    return [{ at, of: id ?? "", what: `near: ${miss}`, weight }, ...used];
   });
 }
 

@@ -272,3 +272,13 @@ intents:
     expect(book.reply(heard)).toMatch(said);
   });
 });
+
+test("a question about several things tells of each what it has", () => {
+  const home = simulate(book);
+  home.set("desk-lamp", { brightness: 40 });
+  home.set("vent", { speed: 70 });
+  home.set("blind", { position: 20 });
+  expect(home.converse().say("what are the vent, the desk lamp and the blind set to").reply).toBe(
+    "vent: speed 70 %. desk lamp: brightness 40 %. blind: position 20 %.",
+  );
+});

@@ -3,7 +3,7 @@ import { devicesIn, targetDevices } from "../commands/members.ts";
 import { type Given, effectsOfOrders } from "../commands/orders.ts";
 import { type Effect, type Question, type Slots, filledBy } from "../commands/outcome.ts";
 import { routineOf } from "../commands/program.ts";
-import { questionAbout } from "../commands/question.ts";
+import { questionsAbout } from "../commands/question.ts";
 import { type Conditions, holdAll } from "../model/condition.ts";
 import type {
   AskStep,
@@ -112,9 +112,9 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
     case "tell": {
       const { inSlot } = givenBy(world, run);
       const devices = targetDevices(book, step.target, inSlot);
-      const question = questionAbout(step, run.slots, devices);
-      if (question) world.tell(question, run);
-      return question !== undefined;
+      const questions = questionsAbout(step, run.slots, devices);
+      for (const question of questions) world.tell(question, run);
+      return questions.length > 0;
     }
     case "say":
       world.say(step, run);

@@ -11,7 +11,7 @@ import {
 } from "../../commands/outcome.ts";
 import { type Plan, planSteps } from "../../commands/plan.ts";
 import { programAccess, routineOf } from "../../commands/program.ts";
-import { questionAbout } from "../../commands/question.ts";
+import { questionsAbout } from "../../commands/question.ts";
 import { given } from "../../source/given.ts";
 import type { Devices } from "../../commands/resolved.ts";
 import type { Speaker } from "../../commands/targets.ts";
@@ -202,8 +202,7 @@ function ask(said: Said, tells: readonly TellStep[]): Exclude<Meaning, NotSaid> 
     if (tell.target.refer === "slot" && !targets.has(tell.target.slot)) {
       return { result: "missing", slot: tell.target.slot };
     }
-    const question = questionAbout(tell, slots, targetDevices(book, tell.target, inSlot));
-    if (question) questions.push(question);
+    questions.push(...questionsAbout(tell, slots, targetDevices(book, tell.target, inSlot)));
   }
   if (questions.length === 0) {
     return { result: "unfit", reason: { reason: "nothing" } };
