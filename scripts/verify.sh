@@ -17,13 +17,13 @@ if [ ! -x "$browser" ]; then
 fi
 
 # What reads the reports that tests write.
-if ! command -v genhtml >/dev/null || ! command -v prove >/dev/null; then
+if ! command -v genhtml >/dev/null || ! command -v prove >/dev/null || ! command -v xmllint >/dev/null; then
   if [ "$(id -u)" -eq 0 ] && command -v apt-get >/dev/null; then
-    echo "Installing lcov and perl, which read reports in the tests."
+    echo "Installing lcov, perl and libxml2-utils, which read reports in the tests."
     apt-get update -qq
-    DEBIAN_FRONTEND=noninteractive apt-get install -y -qq lcov perl >/dev/null
+    DEBIAN_FRONTEND=noninteractive apt-get install -y -qq lcov perl libxml2-utils >/dev/null
   else
-    echo "The tests of reports need genhtml and prove: apt-get install lcov perl" >&2
+    echo "The tests of reports need genhtml, prove and xmllint: apt-get install lcov perl libxml2-utils" >&2
     exit 2
   fi
 fi

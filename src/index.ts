@@ -9,6 +9,7 @@ export { runSuites } from "./suites/run.ts";
 export { readSuites, type Suites } from "./suites/read.ts";
 export { type Suggested, suggestSuite } from "./coverage/suggest.ts";
 export { joinRecords, recordVersion } from "./comparison/record.ts";
+export { type Edit, applyEdits, editFor } from "./document/mending.ts";
 export { recordRun } from "./comparison/recording.ts";
 export { readPhrases, type Phrases } from "./comparison/phrases.ts";
 export { compareRecords, comparisonVersion } from "./comparison/compare.ts";
@@ -150,5 +151,5 @@ export type { CaseChange, ChangeSort, Comparison, HomeComparison } from "./compa
 export type { PartSort } from "./coverage/parts.ts";
 export type { Selection } from "./suites/select.ts";
 export type { Failure } from "./suites/judge.ts";
-export type { Finding, Severity } from "./source/finding.ts";
+export type { Finding, Remedy, Severity } from "./source/finding.ts";
 export type { Position, Span } from "./source/position.ts";

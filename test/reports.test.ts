@@ -2,6 +2,7 @@ import { execFileSync, spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { Ajv } from "ajv";
 import axe from "axe-core";
 import { type Browser, type Page, chromium } from "playwright-core";
 import { SaxesParser } from "saxes";
@@ -52,11 +53,17 @@ afterAll(() => {
   rmSync(folder, { recursive: true });
 });
 
-test("JUnit XML is well formed, and counts each case once", () => {
+test("JUnit XML is as the schema says that build servers share, and counts each case once", () => {
+  const skipped: string[] = [];
+  let open = "";
   const elements: { name: string; attributes: Record<string, string> }[] = [];
   const parser = new SaxesParser();
   parser.on("opentag", ({ name, attributes }) => {
     elements.push({ name, attributes: { ...attributes } });
+    open = name;
+  });
+  parser.on("text", (text) => {
+    if (open === "skipped" && text.trim() !== "") skipped.push(text.trim());
   });
   parser.on("error", (error) => {
     throw error;
@@ -69,9 +76,44 @@ test("JUnit XML is well formed, and counts each case once", () => {
   expect(named("failure")[0]?.attributes["message"]).toBe(
     "effect: expected lamp { power: on }, but fan { power: on }",
   );
-  expect(named("skipped").map(({ attributes }) => attributes["message"])).toEqual([
-    "waits <for> a fan",
-    "it fails: not & yet",
+  expect(skipped).toEqual(["waits <for> a fan", "it fails: not & yet"]);
+  const schema = join(import.meta.dirname, "schemas/junit.xsd");
+  const { status, stderr } = spawnSync("xmllint", ["--noout", "--schema", schema, at("r.xml")], {
+    encoding: "utf8",
+  });
+  expect(stderr).toBe(`${at("r.xml")} validates\n`);
+  expect(status).toBe(0);
+});
+
+test("findings as SARIF are as its schema says, with edits as fixes", () => {
+  const wrong = mkdtempSync(join(tmpdir(), "wrong-"));
+  const text =
+    "languages: [en]\nrooms: { hall: {} }\ndevices: { lamp: { kind: light, rom: hall } }\n";
+  writeFileSync(join(wrong, "home.yaml"), text);
+  spawnSync("node", ["dist/cli.js", "check", "--in", wrong, "--sarif", at("r.sarif")]);
+  const log = JSON.parse(read("r.sarif")) as {
+    runs: { results: { ruleId: string; fixes?: unknown }[] }[];
+  };
+  const schema = join(import.meta.dirname, "schemas/sarif-2.1.0.json");
+  const validate = new Ajv({ strict: false, validateFormats: false, unicodeRegExp: false }).compile(
+    JSON.parse(readFileSync(schema, "utf8")) as object,
+  );
+  validate(log);
+  expect(validate.errors).toBeNull();
+  const found = log.runs[0]?.results.find(({ ruleId }) => ruleId === "unknown-key");
+  expect(found?.fixes).toMatchObject([
+    {
+      artifactChanges: [
+        {
+          replacements: [
+            {
+              deletedRegion: { startLine: 3, startColumn: 34, endLine: 3, endColumn: 37 },
+              insertedContent: { text: "room" },
+            },
+          ],
+        },
+      ],
+    },
   ]);
 });
 
@@ -189,13 +231,16 @@ describe("a run", () => {
     expect(run("--bail", "0").status).toBe(2);
   });
   test("comes to the same in any order, and in parts that are merged", () => {
-    const whole = run("--json").stdout;
-    expect(run("--shuffle", "7", "--json").stdout).toBe(whole);
+    // Where a failure may come from is told by what the cases of its own run show.
+    const results = (text: string): unknown =>
+      JSON.parse(text, (key, value: unknown) => (key === "suspects" ? undefined : value));
+    const whole = results(run("--json").stdout);
+    expect(results(run("--shuffle", "7", "--json").stdout)).toEqual(whole);
     const parts = ["1/3", "2/3", "3/3"].map((part, index) => {
       writeFileSync(at(`${index}.json`), run("--shard", part, "--json").stdout);
       return at(`${index}.json`);
     });
-    expect(run("--merge", ...parts, "--json").stdout).toBe(whole);
+    expect(results(run("--merge", ...parts, "--json").stdout)).toEqual(whole);
     expect(run("--merge", ...parts.slice(1)).stderr).toContain("are not the parts 1 to 3");
   });
   test("ends after as many failures as it is told", () => {

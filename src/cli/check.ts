@@ -1,9 +1,20 @@
 import { mkdir, writeFile } from "node:fs/promises";
-import { dirname } from "node:path";
+import { dirname, relative } from "node:path";
+import type { Book } from "../book/book.ts";
+import type { SourceText } from "../document/document.ts";
+import { type Edit, applyEdits, editFor } from "../document/mending.ts";
+import type { Paint } from "../reports/paint.ts";
+import { given } from "../source/given.ts";
+import { printPosition } from "../source/position.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
 import { reportFindings } from "../reports/index.ts";
 import { packageVersion } from "./version.ts";
-import { countFindings, printFindings } from "../reports/findings.ts";
+import {
+  type FindingGroup,
+  countFindings,
+  printFindings,
+  printGroups,
+} from "../reports/findings.ts";
 import { checkPhrasebook } from "../survey/check.ts";
 import { readDays } from "../suites/day.ts";
 import { readSuites } from "../suites/read.ts";
@@ -15,8 +26,69 @@ export interface CheckOptions extends BookOptions {
   json?: boolean;
   /** Whether warnings fail as errors do. */
   strict?: boolean;
+  /** What findings are told together by. */
+  by?: FindingGroup;
+  /** Whether files are mended. */
+  fix?: boolean;
   /** The file that findings are written to as SARIF. */
   sarif?: string;
+}
+
+/** A folder as it is, and everything that is wrong with it. */
+interface Checked {
+  folder: string;
+  book: Book;
+  sources: readonly SourceText[];
+  findings: readonly (Finding & { edit?: Edit })[];
+}
+
+async function checkFolder(options: CheckOptions): Promise<Checked> {
+  const { folder, book, suiteSources, daySources, bookSources } = await loadFolder(options);
+  const sources = [...bookSources, ...suiteSources, ...daySources];
+  const found = [
+    ...book.problems,
+    ...checkPhrasebook(book),
+    ...readSuites(book, suiteSources).problems,
+    ...readDays(book, daySources).problems,
+  ].sort(compareFindings);
+  const findings = found.map((finding) => {
+    const source = finding.remedy && sources.find(({ path }) => path === finding.at.file);
+    return { ...finding, ...given({ edit: source && editFor(finding, source) }) };
+  });
+  return { folder, book, sources, findings };
+}
+
+/** Most times that files are mended: what is mended may bring something else to light. */
+const mostRounds = 10;
+
+/** Mends the files of a folder, not those of others that it uses, until there is nothing left to mend. */
+async function mendAll(options: CheckOptions): Promise<Finding[]> {
+  const mended: Finding[] = [];
+  for (let round = 0; round < mostRounds; round++) {
+    const { folder, sources, findings } = await checkFolder(options);
+    let isDone = true;
+    for (const { path, text } of sources) {
+      const own = findings.filter(({ edit }) => edit?.file === path);
+      if (own.length === 0 || relative(folder, path).startsWith("..")) continue;
+      const after = applyEdits(
+        text,
+        own.flatMap(({ edit }) => edit ?? []),
+      );
+      if (after === text) continue;
+      await writeFile(path, after);
+      mended.push(...own);
+      isDone = false;
+    }
+    if (isDone) break;
+  }
+  return mended;
+}
+
+function printMended(mended: readonly Finding[], paint: Paint): string {
+  const lines = mended.map(({ message, at }) => {
+    return `${paint.good("mended")}  ${message}  ${paint.quiet(printPosition(at))}`;
+  });
+  return lines.join("\n");
 }
 
 /** A number of things, in the right number: "1 device", "2 devices". */
@@ -26,14 +98,9 @@ function countOf(count: number, thing: string): string {
 
 /** `calm-phrase check`: everything that is wrong with a phrasebook, its suites and its days. */
 export async function check(options: CheckOptions): Promise<number> {
-  const { json } = options;
-  const { book, suiteSources, daySources } = await loadFolder(options);
-  const all = [
-    ...book.problems,
-    ...checkPhrasebook(book),
-    ...readSuites(book, suiteSources).problems,
-    ...readDays(book, daySources).problems,
-  ].sort(compareFindings);
+  const { json, by, fix } = options;
+  const mended = fix ? await mendAll(options) : [];
+  const { book, findings: all } = await checkFolder(options);
   if (options.sarif !== undefined) {
     await mkdir(dirname(options.sarif), { recursive: true });
     await writeFile(options.sarif, reportFindings(all, packageVersion()));
@@ -41,10 +108,13 @@ export async function check(options: CheckOptions): Promise<number> {
   const fails = ({ severity }: Finding): boolean =>
     severity === "error" || (options.strict === true && severity === "warning");
   if (json) {
-    printJson({ version: 1, problems: all });
+    printJson({ version: 1, problems: all, ...(fix && { mended }) });
   } else {
     const paint = paintFor(process.stdout);
-    if (all.length > 0) print(`${printFindings(all, paint)}\n`);
+    if (mended.length > 0) print(`${printMended(mended, paint)}\n`);
+    if (all.length > 0) {
+      print(`${by ? printGroups(all, by, paint) : printFindings(all, paint)}\n`);
+    }
     const { devices, rooms, intents, routines } = book;
     const own = [...intents.values()].filter(({ patterns }) =>
       patterns.some(({ origin }) => origin === "phrasebook"),

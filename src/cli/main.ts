@@ -76,6 +76,8 @@ function createProgram(done: (code: number) => void): Command {
   opening(program.command("check"))
     .description("find everything that is wrong with a phrasebook and its suites")
     .option("--strict", "fail on warnings as on errors")
+    .addOption(new Option("--by <group>", "tell findings together").choices(["rule", "file"]))
+    .option("--fix", "mend what can be mended without changing anything else")
     .option("--sarif <file>", "write the findings as SARIF 2.1.0 as well")
     .option("--json", `print the findings ${jsonForm}`)
     .addHelpText(

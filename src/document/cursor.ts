@@ -1,4 +1,4 @@
-import type { Finding, Severity } from "../source/finding.ts";
+import type { Finding, Remedy, Severity } from "../source/finding.ts";
 import { nearest } from "../source/nearest.ts";
 import type { Position } from "../source/position.ts";
 import type { Context } from "./context.ts";
@@ -14,6 +14,7 @@ interface More {
   also?: Position[];
   /** Where it stands, if that is not where the value does. */
   at?: Position;
+  remedy?: Remedy;
 }
 
 /**
@@ -107,10 +108,11 @@ export class Cursor<T> {
 
   /** Tells what is wrong with the value, and what to write instead. */
   report(rule: string, message: string, fix?: string, more: More = {}): void {
-    const { severity = "error", also, at = this.at } = more;
+    const { severity = "error", also, at = this.at, remedy } = more;
     const finding: Finding = { rule, severity, message, at };
     if (fix !== undefined) finding.fix = fix;
     if (also) finding.also = also;
+    if (remedy) finding.remedy = remedy;
     this.context.findings.push(finding);
   }
 

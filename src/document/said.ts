@@ -5,6 +5,7 @@ import type { Name } from "../model/home.ts";
 import type { SpokenPattern } from "../model/spoken.ts";
 import { parsePattern } from "../pattern/parse.ts";
 import type { Pattern } from "../pattern/tree.ts";
+import { given } from "../source/given.ts";
 import type { Position } from "../source/position.ts";
 import type { Context } from "./context.ts";
 import type { Cursor } from "./cursor.ts";
@@ -91,8 +92,9 @@ export function readPatterns(said: Cursor<SaidDefinition> | undefined): SpokenPa
       return [new ShippedPattern(text, { language, pack }, cursor.inside(0))];
     const parsed = parsePattern(text, pack);
     if (parsed.ok) return [{ text, language, tree: parsed.pattern, origin, at: cursor.inside(0) }];
-    const { message, fix, offset } = parsed.error;
-    cursor.report("pattern-syntax", message, fix, { at: cursor.inside(offset) });
+    const { message, fix, offset, mended } = parsed.error;
+    const remedy = mended === undefined ? undefined : ({ remedy: "write", text: mended } as const);
+    cursor.report("pattern-syntax", message, fix, given({ at: cursor.inside(offset), remedy }));
     return [];
   });
 }

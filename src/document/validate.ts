@@ -142,6 +142,7 @@ function describe(issues: Located[], schema: Schema, document: Document, rest: u
           ? `write one of ${known.join(", ")}`
           : "remove it",
       at: document.atKey([...path, key]),
+      ...(near && { remedy: { remedy: "write", text: near } }),
     };
   });
   for (const { issue, path, silent } of issues) {

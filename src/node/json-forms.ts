@@ -21,6 +21,15 @@ const finding = z.looseObject({
   fix: z.optional(z.string()),
   at: position,
   also: z.optional(z.array(position)),
+  remedy: z.optional(z.looseObject({ remedy: z.enum(["take out", "write"]) })),
+  edit: z.optional(
+    z.looseObject({
+      file: z.string(),
+      start: z.looseObject({ line: z.number(), column: z.number() }),
+      end: z.looseObject({ line: z.number(), column: z.number() }),
+      text: z.string(),
+    }),
+  ),
 });
 
 const when = z.looseObject({
@@ -79,7 +88,11 @@ const why = z.looseObject({
 export const heardForm = z.looseObject({ ...heard, reply: z.string(), why });
 
 /** `calm-phrase check`. */
-export const findingsForm = z.looseObject({ version: z.literal(1), problems: z.array(finding) });
+export const findingsForm = z.looseObject({
+  version: z.literal(1),
+  problems: z.array(finding),
+  mended: z.optional(z.array(finding)),
+});
 
 /** `calm-phrase test`. */
 export const resultsForm = z.looseObject({

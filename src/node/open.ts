@@ -30,6 +30,8 @@ export interface Opened {
   suiteSources: readonly SourceText[];
   /** For `readDays`. */
   daySources: readonly SourceText[];
+  /** The files of the phrasebook itself. */
+  bookSources: readonly SourceText[];
 }
 
 /**
@@ -50,7 +52,12 @@ export async function openPhrasebook(folder: string, options: OpenOptions = {}):
 export function openSources(sources: readonly Source[], findings: readonly Finding[]): Opened {
   const { phrasebook, suites, days } = partSources(sources);
   const book = readPhrasebook(phrasebook, findings);
-  return { book, suiteSources: suites, daySources: days };
+  const bookSources = phrasebook.filter(isText);
+  return { book, suiteSources: suites, daySources: days, bookSources };
+}
+
+function isText(source: Source): source is SourceText {
+  return "text" in source;
 }
 
 /** The files of a phrasebook as texts, and what is wrong with those that cannot be read. */

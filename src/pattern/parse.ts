@@ -8,6 +8,8 @@ export interface PatternError {
   fix: string;
   /** UTF-16 offset in the pattern's text. */
   offset: number;
+  /** The pattern as it is meant, where that is plain. */
+  mended?: string;
 }
 
 export type Parsed = { ok: true; pattern: Pattern } | { ok: false; error: PatternError };
@@ -21,9 +23,9 @@ const highestCount = 100;
 
 export class Stop extends Error {
   readonly at: PatternError;
-  constructor(offset: number, message: string, fix: string) {
+  constructor(offset: number, message: string, fix: string, mended?: string) {
     super(message);
-    this.at = { message, fix, offset };
+    this.at = { message, fix, offset, ...(mended !== undefined && { mended }) };
   }
 }
 
@@ -241,6 +243,15 @@ function readItem(reader: Reader): Pattern | undefined {
   }
 }
 
+/** A pattern with its last bracket closed at its end, where that alone can be meant: one word, or alternatives. */
+function closed({ text, isGrammar }: Reader, start: number, close: string): string | undefined {
+  const rest = text.slice(start + 1).trim();
+  const isPlain = !isGrammar && !/[()[\]<>]/u.test(text.slice(0, start) + rest);
+  return isPlain && (/^[^\s|]+$/u.test(rest) || /[^|\s]\s*\|\s*[^|\s]/u.test(rest))
+    ? text.trimEnd() + close
+    : undefined;
+}
+
 function readBracket(
   reader: Reader,
   close: ")" | "]",
@@ -260,7 +271,8 @@ function readBracket(
     const isCut = reader.isGrammar && reader.text.charAt(reader.at) === ";";
     if (reader.at < reader.text.length && !isCut) unexpected(reader);
     const open = reader.text.charAt(start);
-    throw new Stop(start, `"${open}" is not closed`, `write the missing "${close}"`);
+    const fix = `write the missing "${close}"`;
+    throw new Stop(start, `"${open}" is not closed`, fix, closed(reader, start, close));
   }
   reader.at++;
   reader.depth--;

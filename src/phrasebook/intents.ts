@@ -74,6 +74,7 @@ function checkSlots(
     if (reached.has(slot.name) || isGiven) continue;
     const message = `no pattern of "${id}" says $${slot.name}, so it never has a value`;
     const fix = `put $${slot.name} in a pattern, give it a default, or remove it`;
-    entry.report("unused-slot", message, fix, { severity: "warning", at: slot.at });
+    const remedy = { remedy: "take out" } as const;
+    entry.report("unused-slot", message, fix, { severity: "warning", at: slot.at, remedy });
   }
 }

@@ -8,6 +8,24 @@ export function printFindings(findings: readonly Finding[], paint: Paint): strin
   return findings.map((finding) => printFinding(finding, paint)).join("\n\n");
 }
 
+/** What findings can be told together by. */
+export type FindingGroup = "rule" | "file";
+
+/** Findings under what they have in common, the largest group first. */
+export function printGroups(findings: readonly Finding[], by: FindingGroup, paint: Paint): string {
+  const groups = new Map<string, Finding[]>();
+  for (const finding of findings) {
+    const key = by === "rule" ? finding.rule : finding.at.file;
+    groups.set(key, [...(groups.get(key) ?? []), finding]);
+  }
+  return [...groups]
+    .sort(([, one], [, other]) => other.length - one.length)
+    .map(
+      ([key, group]) => `${paint.strong(key)} (${group.length})\n\n${printFindings(group, paint)}`,
+    )
+    .join("\n\n");
+}
+
 function printFinding({ rule, severity, message, fix, at, also }: Finding, paint: Paint): string {
   const colour = { error: paint.bad, warning: paint.warn, note: paint.quiet }[severity];
   const lines = [

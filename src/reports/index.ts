@@ -17,7 +17,7 @@ import * as findingsReport from "./findings.ts";
 import { junitReport } from "./junit.ts";
 import { markdownReport } from "./markdown.ts";
 import { pageReport } from "./page.ts";
-import { sarifReport } from "./sarif.ts";
+import { type Mendable, sarifReport } from "./sarif.ts";
 import { tapReport } from "./tap.ts";
 import * as heardReport from "./heard.ts";
 import { type Paint, plain } from "./paint.ts";
@@ -27,6 +27,7 @@ import * as sayableReport from "./sayable.ts";
 import * as timelineReport from "./timeline.ts";
 
 export { type Paint, plain };
+export type { Mendable } from "./sarif.ts";
 export type { ResultsTelling } from "./failure.ts";
 
 /** Findings, each with its place, what is wrong and what to write. */
@@ -85,7 +86,7 @@ export type ResultsForm = keyof typeof reports;
  *
  * @param version The version of Calm Phrase, as the log tells it.
  */
-export function reportFindings(findings: readonly Finding[], version: string): string {
+export function reportFindings(findings: readonly Mendable[], version: string): string {
   return madeOf("list of findings", () => sarifReport(findings, version));
 }
 

@@ -25,13 +25,12 @@ export function junitReport({ suites, passed, failed, skipped, failing }: SuiteR
       "@tests": passed + failed + skipped + failing,
       "@failures": failed,
       "@errors": 0,
-      testsuite: suites.map(({ suite, file, cases }) => ({
+      testsuite: suites.map(({ suite, cases }) => ({
         "@name": legal(suite),
         "@tests": cases.length,
         "@failures": cases.filter((each) => !each.passed).length,
         "@errors": 0,
         "@skipped": cases.filter(reasonOf).length,
-        "@file": legal(file),
         testcase: cases.map((each) => caseNode(each, suite)),
       })),
     },
@@ -44,11 +43,9 @@ function caseNode(each: CaseResult, suite: string): Node {
   const place = {
     "@name": legal(titleOf(each)),
     "@classname": legal(suite),
-    "@file": legal(position.file),
-    "@line": position.line,
   };
   const reason = reasonOf(each);
-  if (reason !== undefined) return { ...place, skipped: { "@message": legal(reason) } };
+  if (reason !== undefined) return { ...place, skipped: legal(reason) };
   if (each.passed) return place;
   const [first] = each.failures;
   const text = `${failureText(each)}\nat ${printPosition(position)}`;

@@ -12,9 +12,18 @@ export interface Finding {
   /** What to write instead. */
   fix?: string;
   at: Position;
+  /** What mends it and changes nothing else, where that is known. */
+  remedy?: Remedy;
   /** Other places that belong to it: the first definition of a thing defined twice, say. */
   also?: Position[];
 }
+
+/** What is done to what stands at the place of a finding. */
+export type Remedy =
+  /** The item or entry is taken out, and what would be left empty with it. */
+  | { remedy: "take out" }
+  /** The key or text is written otherwise. */
+  | { remedy: "write"; text: string };
 
 /** Orders findings by file, then by place in the file. */
 export function compareFindings(a: Finding, b: Finding): number {

@@ -106,6 +106,7 @@ function deadAliases(borne: readonly Borne[], language: string): Finding[] {
         fix: "give it another alias, or take this one out",
         at: one.name.at,
         also: [other.name.at],
+        remedy: { remedy: "take out" },
       },
     ];
   });
