@@ -107,7 +107,7 @@ test("findings as SARIF are as its schema says, with edits as fixes", () => {
         {
           replacements: [
             {
-              deletedRegion: { startLine: 3, startColumn: 34, endLine: 3, endColumn: 37 },
+              deletedRegion: { startLine: 3, startColumn: 33, endLine: 3, endColumn: 36 },
               insertedContent: { text: "room" },
             },
           ],

@@ -6,6 +6,8 @@ export type ReplyVariables = Readonly<Record<string, unknown>>;
 /** A reply that was parsed, and what it came to with values that it was formatted with before. */
 interface Parsed {
   message: Message;
+  /** What writes its numbers, where nothing in it chooses by them or says how they are written. */
+  numbers: Intl.NumberFormat | undefined;
   said: Map<string, string>;
 }
 
@@ -20,10 +22,22 @@ function parse(source: string, language: string): Parsed {
   let known = parsed.get(key);
   if (!known) {
     if (parsed.size >= mostParsed) parsed.clear();
-    known = { message: makeMessage(source, language), said: new Map() };
+    // Functions and choices begin with a colon in a placeholder, or with a declaration.
+    const isPlain = !/^\s*\.|\{[^}]*:/u.test(source);
+    const numbers = isPlain ? numbersOf(language) : undefined;
+    known = { message: makeMessage(source, language), numbers, said: new Map() };
     parsed.set(key, known);
   }
   return known;
+}
+
+const formats = new Map<string, Intl.NumberFormat>();
+
+/** How a language writes numbers; the library would make this anew for each number. */
+function numbersOf(language: string): Intl.NumberFormat {
+  let format = formats.get(language);
+  if (!format) formats.set(language, (format = new Intl.NumberFormat(language)));
+  return format;
 }
 
 /**
@@ -42,7 +56,8 @@ export function formatReply(source: string, language: string, variables: ReplyVa
   const key = keyOf(variables);
   const before = key === undefined ? undefined : known.said.get(key);
   if (before !== undefined) return before;
-  const text = format(known.message, variables);
+  const { message, numbers } = known;
+  const text = format(message, numbers ? written(variables, numbers) : variables);
   if (key === undefined) return text;
   if (known.said.size >= mostSaid) known.said.clear();
   known.said.set(key, text);
@@ -58,6 +73,16 @@ function keyOf(variables: ReplyVariables): string | undefined {
     key += `${name}\u0000${typeof value}\u0000${value}\u0000`;
   }
   return key;
+}
+
+/** Variables with their numbers as texts. */
+function written(variables: ReplyVariables, numbers: Intl.NumberFormat): ReplyVariables {
+  const made: Record<string, unknown> = {};
+  for (const name in variables) {
+    const value = variables[name];
+    made[name] = typeof value === "number" ? numbers.format(value) : value;
+  }
+  return made;
 }
 
 function format(message: Message, variables: ReplyVariables): string {
