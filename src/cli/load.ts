@@ -1,5 +1,8 @@
 import { WrongUse } from "../source/wrong-use.ts";
 import type { Book } from "../book/book.ts";
+import { readPhrasebook } from "../book/read.ts";
+import type { Source } from "../document/document.ts";
+import type { Finding } from "../source/finding.ts";
 import { buffer } from "node:stream/consumers";
 import { firstLanguage } from "../document/said.ts";
 import { matchLanguage } from "../language/packs.ts";
@@ -34,7 +37,7 @@ export async function loadFolder({
   }
   const folder = named ?? (await findFolder("."));
   const { sources, findings } = await readFolder(folder, allow);
-  const opened = openSources(sources, findings);
+  const opened = openSources(sources, findings, readOnce);
   const { suiteSources, daySources } = opened;
   const besides = [...suiteSources, ...daySources];
   if (sources.length + findings.length > besides.length) return { folder, ...opened };
@@ -48,6 +51,19 @@ export async function loadFolder({
   throw new WrongUse(
     `there is no phrasebook in "${folder}": name another folder with --in, or begin one with calm-phrase new`,
   );
+}
+
+/** The phrasebook that was read last, and from what. */
+let last: { from: string; book: Book } | undefined;
+
+/**
+ * Reads a phrasebook, unless it is the one that was read last: while files are watched most changes are
+ * to suites, and what listens to a home takes longer to make than a suite to run.
+ */
+function readOnce(sources: readonly Source[], findings: readonly Finding[] = []): Book {
+  const from = JSON.stringify([sources, findings]);
+  if (last?.from !== from) last = { from, book: readPhrasebook(sources, findings) };
+  return last.book;
 }
 
 /**

@@ -1,5 +1,6 @@
 import { traceSuites } from "../coverage/suspects.ts";
-import { readSuites } from "../suites/read.ts";
+import { partSuites } from "../suites/parting.ts";
+import { readShares } from "../suites/read.ts";
 import type { SuiteResults } from "../suites/results.ts";
 import type { Selection } from "../suites/select.ts";
 import type { Tested } from "./homes.ts";
@@ -11,6 +12,9 @@ export interface PartOfRun {
   home: Tested;
   options: BookOptions;
   selection: Selection;
+  /** Which part it is, of how many. */
+  part: number;
+  of: number;
   bail?: number;
 }
 
@@ -18,10 +22,12 @@ export default async function runPart({
   home,
   options,
   selection,
+  part,
+  of,
   bail,
 }: PartOfRun): Promise<SuiteResults> {
   const { book, sources } = await openHome(home, options);
-  return traceSuites(book, readSuites(book, sources), {
+  return traceSuites(book, readShares(book, partSuites(sources, part, of)), {
     ...selection,
     ...(bail !== undefined && { bail }),
   });

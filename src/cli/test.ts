@@ -5,7 +5,8 @@ import { printCoverage, printPercent } from "../reports/coverage.ts";
 import { membersOf } from "../source/border.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { mergeResults } from "../suites/merge.ts";
-import { type SuiteResults, countResults, resultsVersion } from "../suites/results.ts";
+import { joinParts } from "../suites/parting.ts";
+import { type SuiteResults, resultsVersion } from "../suites/results.ts";
 import type { RunOptions } from "../suites/run.ts";
 import { type Selection, chooseCases } from "../suites/select.ts";
 import { addOffers, choicesOf, refuseEmpty } from "./choices.ts";
@@ -97,11 +98,26 @@ async function testHomes(what: readonly string[], options: TestOptions): Promise
     const { results, coverage } = await testHome(home, opened, { options, wanted });
     chosen += results.suites.length;
     const { folder, book, sources } = opened;
+    const isKept = homes.length === 1 || options.json === true || options.report !== undefined;
     if (chosen === 0 && choices.length > 0) addOffers(choices, readSuites(book, sources).suites);
-    tested.push({ home: folder, results, problems: book.problems, ...(coverage && { coverage }) });
+    tested.push({
+      home: folder,
+      // Of many homes those that are as they should be are told in a line each.
+      results: isKept ? results : withoutPassed(results),
+      problems: book.problems,
+      ...(coverage && { coverage }),
+    });
   }
   if (chosen === 0) refuseEmpty(choices);
   return tested;
+}
+
+/** Results with their counts and their failures alone, so that a run of many homes takes no more of memory. */
+function withoutPassed(results: SuiteResults): SuiteResults {
+  const suites = results.suites.map(({ cases, ...suite }) => {
+    return { ...suite, cases: cases.filter(({ passed }) => !passed) };
+  });
+  return { ...results, suites: suites.filter(({ cases }) => cases.length > 0) };
 }
 
 /** Runs what is chosen of a home, and keeps what failed. */
@@ -171,14 +187,19 @@ async function runParts(
   };
   const parts = await Promise.all(
     Array.from({ length: jobs }, (_, index) => {
-      const shard = { part: index + 1, of: jobs };
-      const part: PartOfRun = { home, options: opening, selection: { ...selection, shard } };
+      const part: PartOfRun = {
+        home,
+        options: opening,
+        selection,
+        part: index + 1,
+        of: jobs,
+      };
       const task: Promise<unknown> = pool.run(bail === undefined ? part : { ...part, bail });
       return task;
     }),
   );
   await pool.destroy();
-  return mergeResults(parts.filter(isResults));
+  return joinParts(parts.filter(isResults));
 }
 
 /** Whether anything asks what the cases touch. */
@@ -190,10 +211,17 @@ function wantsCoverage({ coverage, atLeast, report = [] }: TestOptions): boolean
 function joined(tested: readonly HomeResults[]): SuiteResults {
   const [only, more] = tested;
   if (only && !more) return only.results;
-  return countResults(
-    tested.flatMap(({ results }) => results.suites),
-    tested.flatMap(({ results }) => results.problems),
-  );
+  const sum = (key: "passed" | "failed" | "skipped" | "failing"): number =>
+    tested.reduce((all, { results }) => all + results[key], 0);
+  return {
+    version: resultsVersion,
+    suites: tested.flatMap(({ results }) => results.suites),
+    passed: sum("passed"),
+    failed: sum("failed"),
+    skipped: sum("skipped"),
+    failing: sum("failing"),
+    problems: tested.flatMap(({ results }) => results.problems),
+  };
 }
 
 /** Results that parts of a run printed with `--json`, as those of one run. */

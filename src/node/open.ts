@@ -48,10 +48,18 @@ export async function openPhrasebook(folder: string, options: OpenOptions = {}):
   return openSources([...sources, ...definitions], findings);
 }
 
-/** Reads the files of a folder as what they are. */
-export function openSources(sources: readonly Source[], findings: readonly Finding[]): Opened {
+/**
+ * Reads the files of a folder as what they are.
+ *
+ * @param read Reads the phrasebook among them.
+ */
+export function openSources(
+  sources: readonly Source[],
+  findings: readonly Finding[],
+  read: typeof readPhrasebook = readPhrasebook,
+): Opened {
   const { phrasebook, suites, days } = partSources(sources);
-  const book = readPhrasebook(phrasebook, findings);
+  const book = read(phrasebook, findings);
   const bookSources = phrasebook.filter(isText);
   return { book, suiteSources: suites, daySources: days, bookSources };
 }

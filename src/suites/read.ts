@@ -15,6 +15,7 @@ import type { Position } from "../source/position.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { type Shared, readCase } from "./case-reader.ts";
 import { conditionsAt, listOf } from "./reading.ts";
+import type { RunPart, Share } from "./parting.ts";
 import { type SuiteDefinition, type TableDefinition, caseSchema, suiteSchema } from "./schema.ts";
 import { type Setting, readSetups, settingOf } from "./setting.ts";
 import type { Case, Suite, UnreadCase } from "./suite.ts";
@@ -26,6 +27,11 @@ import { type Tables, filled, partOf, readRows } from "./table.ts";
  * @param sources The suites, and the `.csv` tables that they name.
  */
 export function readSuites(of: Book, sources: readonly SourceText[]): Suites {
+  return readShares(of, { sources, shares: new Map() });
+}
+
+/** Reads some of the cases of suites; all of what nothing is told of. */
+export function readShares(of: Book, { sources, shares }: RunPart): Suites {
   const book = asBook(of);
   const texts = readTexts(sources);
   const isTable = ({ path }: SourceText): boolean => /\.csv$/iu.test(path);
@@ -39,7 +45,11 @@ export function readSuites(of: Book, sources: readonly SourceText[]): Suites {
     each.isUnread ||= each.findings.length > before;
   }
   const suites = {
-    suites: opened.map((each) => readSuite(book, each, { setups, tables })),
+    suites: opened.flatMap((each) => {
+      const share = shares.get(each.source.path) ?? wholeSuite;
+      const suite = readSuite(book, each, { setups, tables, share });
+      return isBegun(share) || suite.cases.length > 0 ? suite : [];
+    }),
     problems: opened.flatMap(({ findings }) => findings),
   };
   readBy.set(suites, book);
@@ -106,9 +116,18 @@ function openSuite(book: Book, source: SourceText): Opened {
 interface Beside {
   setups: Shared["setups"];
   tables: Tables;
+  /** The cases that are read. */
+  share: Share;
 }
 
-function readSuite(book: Book, opened: Opened, { setups, tables }: Beside): Suite {
+/** Whether a share is that with which a suite begins, and which tells of it as a whole. */
+function isBegun({ from, to }: Share): boolean {
+  return from === 0 && to > 0;
+}
+
+const wholeSuite: Share = { from: 0, to: 1 };
+
+function readSuite(book: Book, opened: Opened, { setups, tables, share }: Beside): Suite {
   const { source, document, top, findings, unread } = opened;
   const before = findings.length;
   const tags = top?.given("tags");
@@ -125,7 +144,11 @@ function readSuite(book: Book, opened: Opened, { setups, tables }: Beside): Suit
   // Where parts were left out, places are told by the text as it was written.
   const whole = unread.size > 0 || isUnread ? readDocument(source, []) : document;
   const lost = (path: Path): UnreadCase => unreadCase(whole.at(path), findings, path);
-  for (const index of unread) cases.set(index, [lost(["cases", index])]);
+  const items = top?.given("cases")?.items() ?? [];
+  const count = items.length + unread.size;
+  const isOwn = (place: number): boolean =>
+    place >= Math.floor(share.from * count) && place < Math.floor(share.to * count);
+  for (const index of unread) if (isOwn(index)) cases.set(index, [lost(["cases", index])]);
   /** Reads a case, or what stands in its place where it cannot be read. */
   const attempt = (
     cursor: Cursor<unknown>,
@@ -137,10 +160,11 @@ function readSuite(book: Book, opened: Opened, { setups, tables }: Beside): Suit
     const wrong = findings.slice(errors).filter(({ severity }) => severity === "error");
     return wrong.length === 0 ? withNever(own, never) : [unreadCase(at, wrong, cursor.path)];
   };
-  for (const each of top?.given("cases")?.items() ?? []) {
+  for (const each of items) {
     if (!shared) break;
     const { value } = each;
     const place = Number(document.written(each.path)[1]);
+    if (!isOwn(place)) continue;
     const own =
       "rows" in value
         ? readTable(book, each.as(value), { shared, tables, attempt })
@@ -149,7 +173,7 @@ function readSuite(book: Book, opened: Opened, { setups, tables }: Beside): Suit
   }
   const inOrder = [...cases].sort(([a], [b]) => a - b).flatMap(([, each]) => each);
   const name = top?.value.suite ?? document.path;
-  const first = isUnread ? [lost([])] : [];
+  const first = isUnread && isBegun(share) ? [lost([])] : [];
   return { name, file: document.path, cases: [...first, ...inOrder] };
 }
 
