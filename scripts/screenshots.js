@@ -94,6 +94,16 @@ async function failing() {
   await page.goto(`file://${join(copy, "page.html")}`);
   await page.fill("[name=search]", "extractor");
   await page.screenshot({ path: `${folder}/page.png` });
+  rmSync(join(copy, "suites/every-word.suite.yaml"));
+  try {
+    execFileSync("node", [cli, "test", "--report", "html=page.html"], { cwd: copy });
+  } catch {
+    // As before.
+  }
+  await page.goto(`file://${join(copy, "page.html")}`);
+  const painted = page.locator("details[open] pre.painted").first();
+  await painted.evaluate((element) => element.closest("section").scrollIntoView());
+  await page.screenshot({ path: `${folder}/painted.png` });
   await browser.close();
   rmSync(copy, { recursive: true });
 }

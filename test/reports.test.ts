@@ -203,6 +203,23 @@ describe("the page", () => {
   );
 });
 
+test("the page has coverage painted on the files of the phrasebook", async () => {
+  const browser = await chromium.launch({
+    executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu"],
+  });
+  const page = await browser.newPage();
+  await page.goto(`file://${at("r.html")}`);
+  const marks = await page.locator("pre.painted mark").allTextContents();
+  const title = await page.locator("pre.painted mark").nth(1).getAttribute("title");
+  const lines = (await page.locator("pre.painted").allTextContents()).join("").split("\n");
+  await browser.close();
+  expect(marks).toEqual(["shop", "hi", "["]);
+  expect(title).toBe("no case touches hi: alternative hi");
+  expect(lines.map((line) => line.slice(5, 6)).join("")).toBe(" ✗ ✓✓ ✗ ");
+  expect(lines.map((line) => line.slice(7)).join("\n")).toBe(home);
+});
+
 describe("a run", () => {
   const counts = (...args: string[]): string =>
     run(...args)

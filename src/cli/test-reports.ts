@@ -1,8 +1,7 @@
 import { mkdir, writeFile } from "node:fs/promises";
 import { dirname } from "node:path";
-import type { Coverage } from "../coverage/coverage.ts";
 import { lcovReport } from "../reports/lcov.ts";
-import { reportResults } from "../reports/index.ts";
+import { type Painted, reportResults } from "../reports/index.ts";
 import type { Paint } from "../reports/paint.ts";
 import type { ResultsTelling } from "../reports/failure.ts";
 import { printCounts, printResults } from "../reports/results.ts";
@@ -14,7 +13,8 @@ import type { ReportForm } from "./values.ts";
 export interface HomeResults {
   home: string;
   results: SuiteResults;
-  coverage?: Coverage;
+  /** What the cases touched, and the files to paint it on. */
+  painted?: Painted;
   /** What is wrong with its phrasebook. */
   problems: readonly Finding[];
 }
@@ -25,21 +25,23 @@ export interface ReportWanted {
   path: string;
 }
 
-function written(form: ReportForm, results: SuiteResults, coverages: readonly Coverage[]): string {
+function written(form: ReportForm, results: SuiteResults, painted: readonly Painted[]): string {
   if (form === "json") return `${JSON.stringify(results, null, 2)}\n`;
-  if (form === "lcov") return lcovReport({ parts: coverages.flatMap(({ parts }) => parts) });
-  return reportResults(form, results);
+  if (form === "lcov") {
+    return lcovReport({ parts: painted.flatMap(({ coverage }) => coverage.parts) });
+  }
+  return reportResults(form, results, painted);
 }
 
 /** Writes each report that is asked for. */
 export async function writeReports(
   wanted: readonly ReportWanted[],
   results: SuiteResults,
-  coverages: readonly Coverage[],
+  painted: readonly Painted[],
 ): Promise<void> {
   for (const { form, path } of wanted) {
     await mkdir(dirname(path), { recursive: true });
-    await writeFile(path, written(form, results, coverages));
+    await writeFile(path, written(form, results, painted));
   }
 }
 

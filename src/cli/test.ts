@@ -51,16 +51,17 @@ export async function test(what: readonly string[], options: TestOptions): Promi
 async function testOnce(what: readonly string[], options: TestOptions): Promise<number> {
   const tested = options.merge ? [await mergedFrom(options.merge)] : await testHomes(what, options);
   const results = joined(tested);
-  const coverages = tested.flatMap(({ coverage }) => coverage ?? []);
-  await writeReports(options.report ?? [], results, coverages);
+  const coverages = tested.flatMap(({ painted }) => painted?.coverage ?? []);
+  const painted = tested.flatMap(({ painted: own }) => own ?? []);
+  await writeReports(options.report ?? [], results, painted);
   const paint = paintFor(process.stdout);
   if (options.json) printJson(coverages.length > 0 ? { ...results, coverages } : results);
   else {
     print(printHomes({ tested, results }, paint, telling(options)));
-    for (const { home, coverage } of tested) {
-      if (!coverage) continue;
+    for (const { home, painted: own } of tellsCoverage(options) ? tested : []) {
+      if (!own) continue;
       print(
-        `${tested.length > 1 ? `\n${paint.strong(home)}` : ""}\n${printCoverage(coverage, paint)}`,
+        `${tested.length > 1 ? `\n${paint.strong(home)}` : ""}\n${printCoverage(own.coverage, paint)}`,
       );
     }
   }
@@ -97,7 +98,7 @@ async function testHomes(what: readonly string[], options: TestOptions): Promise
     mentionErrors(opened.book);
     const { results, coverage } = await testHome(home, opened, { options, wanted });
     chosen += results.suites.length;
-    const { folder, book, sources } = opened;
+    const { folder, book, sources, bookSources } = opened;
     const isKept = homes.length === 1 || options.json === true || options.report !== undefined;
     if (chosen === 0 && choices.length > 0) addOffers(choices, readSuites(book, sources).suites);
     tested.push({
@@ -105,7 +106,7 @@ async function testHomes(what: readonly string[], options: TestOptions): Promise
       // Of many homes those that are as they should be are told in a line each.
       results: isKept ? results : withoutPassed(results),
       problems: book.problems,
-      ...(coverage && { coverage }),
+      ...(coverage && { painted: { coverage, sources: bookSources } }),
     });
   }
   if (chosen === 0) refuseEmpty(choices);
@@ -203,7 +204,13 @@ async function runParts(
 }
 
 /** Whether anything asks what the cases touch. */
-function wantsCoverage({ coverage, atLeast, report = [] }: TestOptions): boolean {
+function wantsCoverage(options: TestOptions): boolean {
+  const { report = [] } = options;
+  return tellsCoverage(options) || report.some(({ form }) => form === "html");
+}
+
+/** Whether it is asked for by itself; a page of results has it as well. */
+function tellsCoverage({ coverage, atLeast, report = [] }: TestOptions): boolean {
   return coverage === true || atLeast !== undefined || report.some(({ form }) => form === "lcov");
 }
 

@@ -9,7 +9,7 @@ import type { SuiteResults } from "../suites/results.ts";
 import type { RunOptions } from "../suites/run.ts";
 import { type Uses, collectUses } from "./collect.ts";
 import { type PartSort, partSorts, partsOf } from "./parts.ts";
-import { traceSuites } from "./suspects.ts";
+import { traceWith } from "./suspects.ts";
 
 /** Raised when the JSON form of coverage changes in a way that a reader must know of. */
 export const coverageVersion = 1;
@@ -54,7 +54,7 @@ export function measureCoverage(
 ): { results: SuiteResults; coverage: Coverage } {
   const book = asBook(of);
   const uses = collectUses(book);
-  const results = traceSuites(book, suites, options, uses.witness);
+  const results = traceWith(book, suites, options, uses.witness);
   return { results, coverage: coverageOf(book, uses) };
 }
 

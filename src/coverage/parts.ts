@@ -38,6 +38,11 @@ export interface Part {
   way?: string;
 }
 
+/** What a part is, its sort told once. */
+export function nameOfPart({ sort, what }: Pick<Part, "sort" | "what">): string {
+  return what.startsWith(sort) ? what : `${sort} ${what}`;
+}
+
 /** Everything of a phrasebook's own that cases can touch, each part once. */
 export function partsOf(book: Phrasebook): Part[] {
   const parts = [

@@ -14,7 +14,7 @@ import type { CaseRun } from "../suites/run-case.ts";
 import { type RunOptions, runObserved } from "../suites/run.ts";
 import type { Case, UnreadCase } from "../suites/suite.ts";
 import { mendOf } from "./mends.ts";
-import { type Part, partsOf } from "./parts.ts";
+import { type Part, nameOfPart, partsOf } from "./parts.ts";
 
 /** Failures for which a change is looked for that would mend them. */
 const mostMended = 100;
@@ -27,16 +27,19 @@ const mostTold = 5;
  * part in cases that fail and in few that pass, what was to do what did not happen, and what is
  * nearest to words that nothing understood.
  *
- * @param also Somebody else who is told what comes to be used.
  * @throws WrongUse as `runSuites` does.
  */
-export function traceSuites(
-  of: Book,
+export function traceSuites(of: Book, suites: Suites, options: RunOptions = {}): SuiteResults {
+  return traceWith(asBook(of), suites, options);
+}
+
+/** The same, where somebody else is told as well what comes to be used. */
+export function traceWith(
+  book: Book,
   suites: Suites,
-  options: RunOptions = {},
+  options: RunOptions,
   also?: Witness,
 ): SuiteResults {
-  const book = asBook(of);
   const tracer = createTracer(book);
   const heard = watched(book, also ? both(tracer.witness, also) : tracer.witness);
   const failed = new Map<CaseRun["result"], Failed>();
@@ -354,8 +357,9 @@ function ran({ routines }: Phrasebook, { log = [] }: CaseFailed): Weighed[] {
   );
 }
 
-function placeOf({ at, of, what, sort }: Part): Suspect {
-  return { at, of, what: what.startsWith(sort) ? what : `${sort} ${what}` };
+function placeOf(part: Part): Suspect {
+  const { at, of } = part;
+  return { at, of, what: nameOfPart(part) };
 }
 
 /** What comes nearest to words that came to nothing, and the fragments in it. */

@@ -17,6 +17,7 @@ import * as findingsReport from "./findings.ts";
 import { junitReport } from "./junit.ts";
 import { markdownReport } from "./markdown.ts";
 import { pageReport } from "./page.ts";
+import type { Painted } from "./painted.ts";
 import { type Mendable, sarifReport } from "./sarif.ts";
 import { tapReport } from "./tap.ts";
 import * as heardReport from "./heard.ts";
@@ -27,6 +28,7 @@ import * as sayableReport from "./sayable.ts";
 import * as timelineReport from "./timeline.ts";
 
 export { type Paint, plain };
+export type { Painted } from "./painted.ts";
 export type { Mendable } from "./sarif.ts";
 export type { ResultsTelling } from "./failure.ts";
 
@@ -61,22 +63,33 @@ export function printComparison(comparison: Comparison, paint = plain): string {
   return madeOf("comparison", () => comparisonReport.printComparison(comparison, paint));
 }
 
-/** Results as JUnit XML, TAP 14, Markdown, or one HTML page that needs nothing beside it. */
-export function reportResults(form: ResultsForm, results: SuiteResults): string {
+/**
+ * Results as JUnit XML, TAP 14, Markdown, or one HTML page that needs nothing beside it.
+ *
+ * @param painted Coverage of phrasebooks, which the page has painted on their files.
+ */
+export function reportResults(
+  form: ResultsForm,
+  results: SuiteResults,
+  painted: readonly Painted[] = [],
+): string {
   const report = textOf(form) === undefined ? undefined : reports[form];
   if (!report) {
     const forms = Object.keys(reports).join(", ");
     throw new WrongUse(`there is no report "${shown(form)}": write one of ${forms}`);
   }
-  return madeOf("results", () => report(results));
+  return madeOf("results", () => report(results, painted));
 }
 
-const reports = {
+const reports: Record<
+  "junit" | "tap" | "markdown" | "html",
+  (results: SuiteResults, painted: readonly Painted[]) => string
+> = {
   junit: junitReport,
   tap: tapReport,
   markdown: markdownReport,
   html: pageReport,
-} as const;
+};
 
 /** Forms that results can be written in. */
 export type ResultsForm = keyof typeof reports;

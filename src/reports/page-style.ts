@@ -36,6 +36,13 @@ li p { margin: .1rem 0 .2rem 2rem; font-size: .92rem; }
 li p.about { font-weight: bold; }
 pre { margin: .3rem 0 .6rem 2rem; overflow-x: auto; font-size: .82rem; color: var(--quiet); }
 summary { cursor: pointer; }
+li details { margin-left: 2rem; }
+table { border-collapse: collapse; margin: .5rem 0 1rem; }
+th { font-weight: normal; text-align: left; padding: .05rem 2rem .05rem 0; }
+pre.painted { margin: .4rem 0 1rem; color: var(--ink); background: var(--card); border: 1px solid var(--line);
+  border-radius: 4px; padding: .6rem .8rem; }
+pre.painted .mark { display: inline-block; width: 1ch; }
+pre.painted mark { color: var(--bad); background: none; text-decoration: underline wavy; text-underline-offset: 3px; }
 [hidden] { display: none !important; }
 footer { max-width: 62rem; margin: 2rem auto; padding: 0 1.5rem; color: var(--quiet); font-size: .85rem; }
 @media print { form { display: none; } body { background: none; } li { break-inside: avoid; } }

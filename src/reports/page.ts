@@ -1,6 +1,8 @@
 import { printEvent } from "../home/log.ts";
 import { printPosition } from "../source/position.ts";
 import type { CaseResult, SuiteResult, SuiteResults } from "../suites/results.ts";
+import { escaped } from "./escaped.ts";
+import { type Painted, paintedSection } from "./painted.ts";
 import { pageScript } from "./page-script.ts";
 import { pageStyle } from "./page-style.ts";
 
@@ -16,7 +18,7 @@ const states: Readonly<Record<StateName, { mark: string; word: string; paint: st
 };
 
 /** Results as one page that needs nothing beside it: to search, to filter, to print. */
-export function pageReport(results: SuiteResults): string {
+export function pageReport(results: SuiteResults, painted: readonly Painted[] = []): string {
   const { suites, problems } = results;
   const cases = suites.flatMap((suite) => suite.cases);
   const languages = [...new Set(cases.map(({ language }) => language))].sort();
@@ -51,6 +53,7 @@ ${select("tag", "Tag", tags.map(same))}
 <main>
 ${problems.map(({ message, at }) => `<p class="bad">${escaped(message)} <code>${escaped(printPosition(at))}</code></p>`).join("\n")}
 ${suites.map(suiteSection).join("\n")}
+${painted.map(paintedSection).join("\n")}
 </main>
 <footer>Written by calm-phrase test.</footer>
 <script>${pageScript}</script>
@@ -139,14 +142,16 @@ function failureList(each: CaseResult): string {
     lines.length === 0
       ? ""
       : `<details><summary class="quiet">what happened</summary><pre tabindex="0">${lines.join("\n")}</pre></details>`;
-  return `${rows.join("")}${told}`;
+  return `${rows.join("")}${suspectList(each)}${told}`;
 }
 
-/** A text as it may stand in HTML. */
-function escaped(text: string): string {
-  return text
-    .replaceAll("&", "&amp;")
-    .replaceAll("<", "&lt;")
-    .replaceAll(">", "&gt;")
-    .replaceAll('"', "&quot;");
+/** Where a failure may come from, and what would mend it. */
+function suspectList(each: CaseResult): string {
+  if (each.passed || !each.suspects?.length) return "";
+  const items = each.suspects.map(
+    ({ at, of, what }) =>
+      `<code>${escaped(printPosition(at))}</code> ${escaped(`${of} ${what}`.trim())}`,
+  );
+  const mend = each.mend ? `<p class="good">to pass: ${escaped(each.mend.change)}</p>` : "";
+  return `<p class="quiet">look at ${items.join("; ")}</p>${mend}`;
 }
