@@ -33,7 +33,7 @@ async function pages() {
 }
 
 /** A command in a terminal window of 100 columns, on a screen of its own. */
-async function terminal(name, command, rows) {
+async function terminal(name, command, rows, wait = 7000) {
   const display = ":97";
   const screen = spawn("Xvfb", [display, "-screen", "0", "1280x800x24"], { stdio: "ignore" });
   await sleep(1500);
@@ -53,7 +53,7 @@ async function terminal(name, command, rows) {
       },
     },
   );
-  await sleep(7000);
+  await sleep(wait);
   execFileSync("import", [
     "-display",
     display,
@@ -80,7 +80,7 @@ async function failing() {
 `;
   writeFileSync(path, readFileSync(path, "utf8").trimEnd() + added);
   const cli = join(process.cwd(), "dist/cli.js");
-  await terminal("failure", `cd ${copy}; node ${cli} test names`, 22);
+  await terminal("failure", `cd ${copy}; node ${cli} test names`, 36);
   try {
     execFileSync("node", [cli, "test", "--report", "html=page.html"], { cwd: copy });
   } catch {
@@ -122,7 +122,8 @@ async function changed() {
   }
   const cli = join(process.cwd(), "dist/cli.js");
   const demo = join(process.cwd(), "demo/oxbow-pottery");
-  await terminal("compare", `cd ${copy}; node ${cli} compare ${demo}`, 56);
+  const compare = `cd ${copy}; FORCE_COLOR=1 node ${cli} compare ${demo} | head -40`;
+  await terminal("compare", compare, 42, 20_000);
   rmSync(copy, { recursive: true });
 }
 

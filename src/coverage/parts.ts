@@ -40,7 +40,7 @@ export interface Part {
 
 /** What a part is, its sort told once. */
 export function nameOfPart({ sort, what }: Pick<Part, "sort" | "what">): string {
-  return what.startsWith(sort) ? what : `${sort} ${what}`;
+  return sort === "name" || what.startsWith(sort) ? what : `${sort} ${what}`;
 }
 
 /** Everything of a phrasebook's own that cases can touch, each part once. */

@@ -3,7 +3,7 @@ import { printPosition } from "../source/position.ts";
 import { type Failure, partsTold } from "../suites/judge.ts";
 import type { CaseFailed, CaseResult, Mend, Suspect } from "../suites/results.ts";
 import { printWhy } from "./heard.ts";
-import { shorten, wrap } from "./layout.ts";
+import { shorten, width, wrap } from "./layout.ts";
 import type { Paint } from "./paint.ts";
 import { printTimeline } from "./timeline.ts";
 
@@ -50,7 +50,8 @@ function printSuspects(suspects: readonly Suspect[], paint: Paint): string[] {
   const column = Math.max(0, ...suspects.map(({ at }) => printPosition(at).length));
   return suspects.map(({ at, of, what }, index) => {
     const label = index === 0 ? "look at" : "";
-    const told = [paint.name(of), what].filter((text) => text !== "").join(" ");
+    const part = shorten(what, Math.max(20, width - 17 - column - of.length));
+    const told = part === "" ? paint.name(of) : `${paint.name(of)} ${part}`;
     return `    ${paint.quiet(label.padEnd(9))} ${printPosition(at).padEnd(column)}  ${told}`;
   });
 }
