@@ -7,7 +7,16 @@ import { readFileSync, readdirSync } from "node:fs";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import { dump, load } from "js-yaml";
-import { partSources, readPhrasebook, readSuites, traceSuites } from "../dist/index.js";
+import {
+  compareRecords,
+  listSayable,
+  partSources,
+  readPhrasebook,
+  readPhrases,
+  readSuites,
+  recordRun,
+  traceSuites,
+} from "../dist/index.js";
 import { printResults } from "../dist/reports.js";
 
 const { values, positionals } = parseArgs({
@@ -209,6 +218,34 @@ function isNamed(results, { file, path, to }) {
   return { exact: lines.includes(own), isIn, told };
 }
 
+/** Everything that can be said to a home, under each name and alias, in each of its languages. */
+function sayableIn(book) {
+  const lines = book.languages.flatMap((language) =>
+    listSayable(book, language).flatMap(({ name, aliases, phrases, questions }) =>
+      [...phrases, ...questions].flatMap((phrase) =>
+        [name, ...aliases].map((each) => `${phrase.replace(name, each)}\t\t${language}`),
+      ),
+    ),
+  );
+  return new Set(lines);
+}
+
+const usual = readPhrasebook(sourcesWith(undefined));
+const usualPhrases = sayableIn(usual);
+
+/** Whether nothing that could be said before, and no case, comes to anything else with a fault. */
+function changesNothing(book) {
+  const text = [...usualPhrases].join("\n");
+  const [before, after] = [usual, book].map((of) =>
+    recordRun(of, readSuites(of, suites), {
+      phrases: readPhrases(of, { path: "said.txt", text }),
+    }),
+  );
+  const { homes } = compareRecords(before, after);
+  return homes.every(({ changes }) => changes.every(({ sort }) => sort === "way"));
+}
+
+let equivalent = 0;
 const named = { caught: 0, exact: 0, isIn: 0, missed: [] };
 const survivors = [];
 const counts = new Map();
@@ -219,7 +256,11 @@ for (const fault of faults) {
   const isCaught = isFound || results.failed > 0;
   const { caught = 0, total = 0 } = counts.get(fault.sort) ?? {};
   counts.set(fault.sort, { caught: caught + (isCaught ? 1 : 0), total: total + 1 });
-  if (!isCaught) survivors.push(fault);
+  if (!isCaught) {
+    const isSame = changesNothing(book);
+    if (isSame) equivalent++;
+    survivors.push({ ...fault, isSame });
+  }
   if (values.places && results?.failed > 0) {
     const { exact, isIn, told } = isNamed(results, fault);
     named.caught++;
@@ -229,14 +270,15 @@ for (const fault of faults) {
   }
 }
 const caught = faults.length - survivors.length;
-const show = ({ sort, file, path, to }) =>
-  `${sort}: ${file} ${path.join(".")} → ${to === undefined ? "(taken out)" : JSON.stringify(to).slice(0, 90)}`;
+const show = ({ sort, file, path, to, isSame }) =>
+  `${isSame ? "changes nothing: " : ""}${sort}: ${file} ${path.join(".")} → ${to === undefined ? "(taken out)" : JSON.stringify(to).slice(0, 90)}`;
 if (values.json) console.log(JSON.stringify({ caught, total: faults.length, survivors }, null, 2));
 else {
   for (const fault of survivors) console.log(show(fault));
   for (const [sort, { caught: of, total }] of [...counts].sort())
     console.log(`${sort}: ${of} of ${total}`);
   console.log(`${caught} of ${faults.length} caught`);
+  console.log(`${caught} of ${faults.length - equivalent} without those that change nothing`);
   if (values.places) {
     for (const { fault, told } of named.missed) console.log(`\n${show(fault)}\n${told}`);
     const { caught: told, exact, isIn } = named;

@@ -272,6 +272,41 @@ describe("calm-phrase check", () => {
     expect(run(["check", "--in", "demo/oxbow-pottery"])).toMatchObject({ code: 0, error: "" });
   });
 
+  test("mends files where it is asked to, of this folder and no other, and tells what", () => {
+    const path = join(folder, "mended");
+    const shared = join(folder, "shared");
+    mkdirSync(path);
+    mkdirSync(shared);
+    const devices = "devices:\n  lamp: { kind: light, rom: hall } # by the door\n";
+    const uses = 'phrasebook: Mill\nlanguages: [en]\nuses: ["../shared"]\nrooms: { hall: {} }\n';
+    writeFileSync(join(path, "home.yaml"), uses + devices);
+    const slip = "intents: { hi: { pattern: hello, do: { say: Hi. } } }\n";
+    writeFileSync(join(shared, "intents.yaml"), slip);
+    const args = ["check", "--in", path, "--allow", shared, "--fix", "--json"];
+    const { code, out } = run(args);
+    const { problems, mended } = JSON.parse(out) as { problems: unknown[]; mended: unknown[] };
+    expect(code).toBe(1);
+    expect(mended).toMatchObject([{ rule: "unknown-key", edit: { text: "room" } }]);
+    expect(problems).toMatchObject([{ rule: "unknown-key", edit: { text: "patterns" } }]);
+    expect(readFileSync(join(path, "home.yaml"), "utf8")).toBe(
+      uses + devices.replace("rom", "room"),
+    );
+    expect(readFileSync(join(shared, "intents.yaml"), "utf8")).toBe(slip);
+    const piped = run(["check", "--in", "-", "--fix"], devices);
+    expect(piped).toMatchObject({ code: 2, out: "" });
+    expect(piped.error).toContain("standard input cannot be mended");
+  });
+
+  test("tells findings together by their rules", () => {
+    const path = join(folder, "grouped");
+    mkdirSync(path);
+    const lamps = ["a", "b"].map((id) => `lamp-${id}: { kind: light, rom: hall }`);
+    const text = `phrasebook: Mill\nlanguages: [en]\nrooms: { hall: {} }\ndevices: { ${lamps.join(", ")} }\n`;
+    writeFileSync(join(path, "home.yaml"), text);
+    const heads = run(["check", "--in", path, "--by", "rule"]).out.match(/^\S+ \(\d+\)$/gmu);
+    expect(heads).toEqual(["no-room (2)", "unknown-key (2)"]);
+  });
+
   test("reports mistakes in phrasebooks and suites, in text and in JSON", () => {
     const path = join(folder, "mistakes");
     run(["new", path]);

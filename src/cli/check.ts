@@ -6,6 +6,7 @@ import { type Edit, applyEdits, editFor } from "../document/mending.ts";
 import type { Paint } from "../reports/paint.ts";
 import { given } from "../source/given.ts";
 import { printPosition } from "../source/position.ts";
+import { WrongUse } from "../source/wrong-use.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
 import { reportFindings } from "../reports/index.ts";
 import { packageVersion } from "./version.ts";
@@ -63,7 +64,11 @@ const mostRounds = 10;
 
 /** Mends the files of a folder, not those of others that it uses, until there is nothing left to mend. */
 async function mendAll(options: CheckOptions): Promise<Finding[]> {
-  const mended: Finding[] = [];
+  if (options.in === "-") {
+    throw new WrongUse("standard input cannot be mended: name a folder or a file with --in");
+  }
+  // Edits that touch one another are made one after another, and what they mend is found each time.
+  const mended = new Map<string, Finding>();
   for (let round = 0; round < mostRounds; round++) {
     const { folder, sources, findings } = await checkFolder(options);
     let isDone = true;
@@ -76,12 +81,12 @@ async function mendAll(options: CheckOptions): Promise<Finding[]> {
       );
       if (after === text) continue;
       await writeFile(path, after);
-      mended.push(...own);
+      for (const each of own) mended.set(`${each.rule} ${each.message}`, each);
       isDone = false;
     }
     if (isDone) break;
   }
-  return mended;
+  return [...mended.values()];
 }
 
 function printMended(mended: readonly Finding[], paint: Paint): string {

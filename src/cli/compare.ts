@@ -45,7 +45,8 @@ export async function compare(
   const after = await recordHomes(now, recording, problems);
   if (problems.length > 0) complain(printFindings(problems, paintFor(process.stderr)));
   if (to !== undefined) await writeFile(to, `${JSON.stringify(after, null, 2)}\n`);
-  const broken = problems.length > 0 ? exit.failed : exit.fine;
+  const isBroken = problems.some(({ severity }) => severity === "error");
+  const broken = isBroken ? exit.failed : exit.fine;
   if (before === undefined) return broken;
   const earlier = await recordBefore(before, now, recording);
   const comparison = compareRecords(earlier, after);
