@@ -114,10 +114,12 @@ describe("every export takes anything", () => {
       await told(() => call({ openPhrasebook }, "openPhrasebook", "demo/oxbow-pottery", each));
     }
     expect(Object.keys(jsonSchemas()).sort()).toEqual([
+      "comparison",
       "day",
       "findings",
       "heard",
       "phrasebook",
+      "record",
       "results",
       "sayable",
       "suite",

@@ -42,13 +42,14 @@ export async function compare(
   const list = await listFrom(options.phrases);
   const problems: Finding[] = [];
   const recording: Recording = given({ allow: options.allow, list });
+  // What there is to compare with comes first, so that a slip is told before anything is run.
+  const earlier = before === undefined ? undefined : await recordBefore(before, now, recording);
   const after = await recordHomes(now, recording, problems);
   if (problems.length > 0) complain(printFindings(problems, paintFor(process.stderr)));
   if (to !== undefined) await writeFile(to, `${JSON.stringify(after, null, 2)}\n`);
   const isBroken = problems.some(({ severity }) => severity === "error");
   const broken = isBroken ? exit.failed : exit.fine;
-  if (before === undefined) return broken;
-  const earlier = await recordBefore(before, now, recording);
+  if (!earlier) return broken;
   const comparison = compareRecords(earlier, after);
   if (json) printJson(comparison);
   else print(printComparison(comparison, paintFor(process.stdout)));

@@ -3,7 +3,7 @@ import type { SourceText } from "../document/document.ts";
 import { matchLanguage } from "../language/packs.ts";
 import type { Finding } from "../source/finding.ts";
 import { given } from "../source/given.ts";
-import { madeOf } from "../source/wrong-use.ts";
+import { WrongUse, madeOf } from "../source/wrong-use.ts";
 import type { Case } from "../suites/suite.ts";
 
 /** Phrases of which nothing is expected, each as a case that is said in a fresh home. */
@@ -50,6 +50,25 @@ export function readPhrases(of: Book, source: SourceText): Phrases {
         },
       ];
     });
-    return { list: source.path, cases, problems };
+    const phrases: Phrases = { list: source.path, cases, problems };
+    known.add(phrases);
+    return phrases;
   });
+}
+
+/** The lists that were read. */
+const known = new WeakSet<object>();
+
+function isPhrases(phrases: unknown): phrases is Phrases {
+  return typeof phrases === "object" && phrases !== null && known.has(phrases);
+}
+
+/**
+ * Phrases as somebody passes them who need not have read their type.
+ *
+ * @throws WrongUse for anything else.
+ */
+export function asPhrases(phrases: unknown): Phrases {
+  if (isPhrases(phrases)) return phrases;
+  throw new WrongUse("pass the phrases that readPhrases read");
 }

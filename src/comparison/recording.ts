@@ -3,14 +3,14 @@ import { describeOutcome } from "../commands/describe.ts";
 import { type Owners, ownersIn } from "../coverage/collect.ts";
 import { type LogEvent, printEvent } from "../home/log.ts";
 import type { SpokenPattern } from "../model/spoken.ts";
-import { textOf } from "../source/border.ts";
+import { membersOf, textOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
 import { type Suites, asSuites } from "../suites/read.ts";
 import type { CaseResult } from "../suites/results.ts";
 import { type CaseRun, runCase } from "../suites/run-case.ts";
 import { type Selection, chooseCases, readSelection } from "../suites/select.ts";
 import type { Case, UnreadCase } from "../suites/suite.ts";
-import type { Phrases } from "./phrases.ts";
+import { type Phrases, asPhrases } from "./phrases.ts";
 import {
   type CaseRecord,
   type RecordedDeed,
@@ -30,8 +30,8 @@ export interface RecordOptions extends Selection {
  * Runs suites, and hears phrases, and keeps what each came to: how it was understood, what was done
  * when, and what was answered.
  *
- * @throws WrongUse for suites that `readSuites` did not read with this phrasebook, and for a selection
- * that cannot be meant.
+ * @throws WrongUse for suites that `readSuites` did not read with this phrasebook, for phrases that
+ * `readPhrases` did not read, and for a selection that cannot be meant.
  */
 export function recordRun(of: Book, read: Suites, options: RecordOptions = {}): RunRecord {
   const book = asBook(of);
@@ -41,11 +41,14 @@ export function recordRun(of: Book, read: Suites, options: RecordOptions = {}): 
   const cases = chosen.suites.flatMap(({ suite, cases: own }) =>
     own.map((each) => recorder(suite.name, each)),
   );
-  const { list, cases: phrases } = options.phrases ?? { list: "", cases: [] };
-  const heard = phrases.map((each): CaseRecord => ({ ...recorder(list, each), verdict: "open" }));
-  const home = textOf(options.home) ?? ".";
-  return { version: recordVersion, homes: [{ home, cases: [...cases, ...heard] }] };
+  const { home: name, phrases: heard } = membersOf(options);
+  const { list, cases: phrases } = heard === undefined ? noPhrases : asPhrases(heard);
+  const open = phrases.map((each): CaseRecord => ({ ...recorder(list, each), verdict: "open" }));
+  const home = textOf(name) ?? ".";
+  return { version: recordVersion, homes: [{ home, cases: [...cases, ...open] }] };
 }
+
+const noPhrases = { list: "", cases: [] };
 
 function createRecorder(book: Book): (suite: string, each: Case | UnreadCase) => CaseRecord {
   const owners = ownersIn(book);

@@ -163,7 +163,14 @@ export function shippedIntents(
   const { steps, degrees, volumes } = amountSlots(packs, units);
   const full = said((pack) => pack.levels.full);
   const least = said((pack) => pack.levels.least);
-  const brightness: SlotDefinition = { type: "percent", values: { 100: full, 1: least } };
+  // A fan has three speeds; what can be as low as one likes is low at a quarter.
+  const stands = {
+    25: said((pack) => pack.levels.low),
+    50: said((pack) => pack.levels.medium),
+    75: said((pack) => pack.levels.high),
+    100: full,
+  };
+  const brightness: SlotDefinition = { type: "percent", values: { ...stands, 1: least } };
   const speed: SlotDefinition = {
     type: "percent",
     values: {
@@ -172,7 +179,7 @@ export function shippedIntents(
       100: said((pack) => [...pack.levels.high, ...pack.levels.full]),
     },
   };
-  const volume: SlotDefinition = { type: "percent", values: { 100: full, 10: least } };
+  const volume: SlotDefinition = { type: "percent", values: { ...stands, 10: least } };
   const warmth: SlotDefinition = {
     type: "colour-temperature",
     values: saidEach((pack) => pack.warmths),
