@@ -46,7 +46,7 @@ export interface LanguagePack {
   /** By colour temperature in kelvin. */
   warmths: Readonly<Record<string, Said>>;
   amounts: { small: Said; large: Said };
-  /** Named levels of brightness and speed. */
+  /** Named levels of brightness, volume and speed. */
   levels: { least: Said; low: Said; medium: Said; high: Said; full: Said };
   /** What an action is called, where a phrasebook says so. */
   actions?: Readonly<Record<string, Said>>;
