@@ -136,16 +136,11 @@ export type {
   Suspect,
   SuiteResult,
   SuiteResults,
+  Verdict,
 } from "./suites/results.ts";
 export type { RunOptions } from "./suites/run.ts";
 export type { Coverage, CoveredPart, Share } from "./coverage/coverage.ts";
-export type {
-  CaseRecord,
-  HomeRecord,
-  RecordedDeed,
-  RunRecord,
-  Verdict,
-} from "./comparison/record.ts";
+export type { CaseRecord, HomeRecord, RecordedDeed, RunRecord } from "./comparison/record.ts";
 export type { RecordOptions } from "./comparison/recording.ts";
 export type { CaseChange, ChangeSort, Comparison, HomeComparison } from "./comparison/compare.ts";
 export type { PartSort } from "./coverage/parts.ts";

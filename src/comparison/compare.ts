@@ -120,35 +120,28 @@ function changeOf(
 ): CaseChange | undefined {
   if (!before) return after && { sort: "new", differs: ["new"], after };
   if (!after) return { sort: "gone", differs: ["gone"], before };
-  const differs = changeSorts.filter((sort) => isOf(sort, before, after));
+  const differs = differencesOf(before, after);
   const [sort] = differs;
   return sort && { sort, differs, before, after };
 }
 
-function isOf(sort: ChangeSort, before: CaseRecord, after: CaseRecord): boolean {
+/** All that differs between two records of a case, in the order of `changeSorts`. */
+function differencesOf(before: CaseRecord, after: CaseRecord): ChangeSort[] {
   const [was, is] = [before.verdict, after.verdict];
-  const [did, does] = [deedsOf(before).sort(), deedsOf(after).sort()];
-  // What was not run came to nothing that could be compared.
-  const isRun = was !== "skipped" && is !== "skipped";
-  switch (sort) {
-    case "fails":
-      return was !== is && is === "failed";
-    case "passes":
-      return was === "failed" && is === "passed";
-    case "verdict":
-      return was !== is && is !== "failed" && !(was === "failed" && is === "passed");
-    case "deed":
-      return isRun && !isSame(did, does);
-    case "way":
-      return isRun && !isSame(before.ways, after.ways);
-    case "reply":
-      return isRun && !isSame(before.replies, after.replies);
-    case "timing":
-      return isRun && isSame(did, does) && !isSame(timesOf(before), timesOf(after));
-    case "new":
-    case "gone":
-      return false;
+  const differs: ChangeSort[] = [];
+  if (was !== is) {
+    differs.push(
+      is === "failed" ? "fails" : was === "failed" && is === "passed" ? "passes" : "verdict",
+    );
   }
+  // What was not run came to nothing that could be compared.
+  if (was === "skipped" || is === "skipped") return differs;
+  const isDone = isSame(deedsOf(before).sort(), deedsOf(after).sort());
+  if (!isDone) differs.push("deed");
+  if (!isSame(before.ways, after.ways)) differs.push("way");
+  if (!isSame(before.replies, after.replies)) differs.push("reply");
+  if (isDone && !isSame(timesOf(before), timesOf(after))) differs.push("timing");
+  return differs;
 }
 
 function deedsOf({ deeds }: CaseRecord): string[] {

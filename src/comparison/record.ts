@@ -1,5 +1,6 @@
 import type { Position } from "../source/position.ts";
 import { madeOf } from "../source/wrong-use.ts";
+import type { Verdict } from "../suites/results.ts";
 
 /** Raised when the JSON form of records changes in a way that a reader must know of. */
 export const recordVersion = 1;
@@ -25,7 +26,8 @@ export interface CaseRecord {
   language: string;
   at?: string;
   position: Position;
-  verdict: Verdict;
+  /** How it counts; `open` where nothing is expected. */
+  verdict: Verdict | "open";
   /** How it was understood: the intent and pattern of each command, in the order said. */
   ways: readonly string[];
   /** What was answered. */
@@ -33,9 +35,6 @@ export interface CaseRecord {
   /** What it came to and all that happened in the home, in turn. */
   deeds: readonly RecordedDeed[];
 }
-
-/** How a case counts; `open` where nothing is expected. */
-export type Verdict = "passed" | "failed" | "skipped" | "failing" | "open";
 
 export interface RecordedDeed {
   /** Local time of the home, `2026-03-02T18:05:00`. */

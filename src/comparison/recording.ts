@@ -6,18 +6,12 @@ import type { SpokenPattern } from "../model/spoken.ts";
 import { membersOf, textOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
 import { type Suites, asSuites } from "../suites/read.ts";
-import type { CaseResult } from "../suites/results.ts";
+import { verdictOf } from "../suites/results.ts";
 import { type CaseRun, runCase } from "../suites/run-case.ts";
 import { type Selection, chooseCases, readSelection } from "../suites/select.ts";
 import type { Case, UnreadCase } from "../suites/suite.ts";
 import { type Phrases, asPhrases } from "./phrases.ts";
-import {
-  type CaseRecord,
-  type RecordedDeed,
-  type RunRecord,
-  type Verdict,
-  recordVersion,
-} from "./record.ts";
+import { type CaseRecord, type RecordedDeed, type RunRecord, recordVersion } from "./record.ts";
 
 export interface RecordOptions extends Selection {
   /** What the home is called among others. */
@@ -76,12 +70,6 @@ function createRecorder(book: Book): (suite: string, each: Case | UnreadCase) =>
 
 function wayOf(pattern: SpokenPattern, owners: Owners): string {
   return `${owners.get(pattern)?.id ?? "?"}: ${pattern.text}`;
-}
-
-function verdictOf(result: CaseResult): Verdict {
-  if (!result.passed) return "failed";
-  if (result.skipped !== undefined) return "skipped";
-  return result.fails === undefined ? "passed" : "failing";
 }
 
 /** What a case came to: what was understood, then all that happened, and what was said about it. */

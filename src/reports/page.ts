@@ -1,16 +1,20 @@
 import { printEvent } from "../home/log.ts";
 import { printPosition } from "../source/position.ts";
-import type { CaseResult, SuiteResult, SuiteResults } from "../suites/results.ts";
+import {
+  type CaseResult,
+  type SuiteResult,
+  type SuiteResults,
+  type Verdict,
+  verdictOf,
+} from "../suites/results.ts";
 import { escaped } from "./escaped.ts";
 import { type Painted, paintedSection } from "./painted.ts";
 import { pageScript } from "./page-script.ts";
 import { pageStyle } from "./page-style.ts";
 
-const stateNames = ["failed", "passed", "failing", "skipped"] as const;
+const stateNames: readonly Verdict[] = ["failed", "passed", "failing", "skipped"];
 
-type StateName = (typeof stateNames)[number];
-
-const states: Readonly<Record<StateName, { mark: string; word: string; paint: string }>> = {
+const states: Readonly<Record<Verdict, { mark: string; word: string; paint: string }>> = {
   failed: { mark: "✗", word: "failed", paint: "bad" },
   passed: { mark: "✓", word: "passed", paint: "good" },
   failing: { mark: "–", word: "fails as it says", paint: "warn" },
@@ -78,13 +82,7 @@ function select(
   return `<label>${label} <select name="${name}"><option value="">any</option>${all.join("")}</select></label>`;
 }
 
-function stateOf(each: CaseResult): StateName {
-  if (!each.passed) return "failed";
-  if (each.skipped !== undefined) return "skipped";
-  return each.fails === undefined ? "passed" : "failing";
-}
-
-function countText(results: SuiteResults, state: StateName): string {
+function countText(results: SuiteResults, state: Verdict): string {
   const { mark, word, paint } = states[state];
   return `<span class="${paint}">${mark} ${results[state]} ${word}</span>`;
 }
@@ -103,7 +101,7 @@ ${cases.map(caseItem).join("\n")}
 }
 
 function caseItem(each: CaseResult): string {
-  const state = stateOf(each);
+  const state = verdictOf(each);
   const { mark, word, paint } = states[state];
   const { name, phrase, language, at, tags = [], position, note } = each;
   const data = [

@@ -90,6 +90,15 @@ export function caseKey(of: CaseBase): string {
   return madeOf("case", () => `${printPosition(of.position)} ${of.language} ${of.phrase}`);
 }
 
+/** How a case counts. */
+export type Verdict = "passed" | "failed" | "skipped" | "failing";
+
+export function verdictOf(result: CaseResult): Verdict {
+  if (!result.passed) return "failed";
+  if (result.skipped !== undefined) return "skipped";
+  return result.fails === undefined ? "passed" : "failing";
+}
+
 /** Results with their counts. */
 export function countResults(
   suites: readonly SuiteResult[],
@@ -97,12 +106,7 @@ export function countResults(
 ): SuiteResults {
   const counts = { passed: 0, failed: 0, skipped: 0, failing: 0 };
   for (const { cases } of suites) {
-    for (const each of cases) {
-      if (!each.passed) counts.failed++;
-      else if (each.skipped !== undefined) counts.skipped++;
-      else if (each.fails !== undefined) counts.failing++;
-      else counts.passed++;
-    }
+    for (const each of cases) counts[verdictOf(each)]++;
   }
   return { version: resultsVersion, suites, ...counts, problems };
 }
