@@ -1,4 +1,4 @@
-import { readFile, stat, writeFile } from "node:fs/promises";
+import { stat } from "node:fs/promises";
 import { relative } from "node:path";
 import { type Comparison, compareRecords } from "../comparison/compare.ts";
 import { readPhrases } from "../comparison/phrases.ts";
@@ -15,6 +15,7 @@ import { given } from "../source/given.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { readSuites } from "../suites/read.ts";
 import { exit } from "./exit.ts";
+import { readJson, writeOut } from "./files.ts";
 import { homesIn } from "./homes.ts";
 import { type BookOptions, loadFolder, mentionErrors, readInput } from "./load.ts";
 import { complain, paintFor, print, printJson } from "./output.ts";
@@ -46,7 +47,7 @@ export async function compare(
   const earlier = before === undefined ? undefined : await recordBefore(before, now, recording);
   const after = await recordHomes(now, recording, problems);
   if (problems.length > 0) complain(printFindings(problems, paintFor(process.stderr)));
-  if (to !== undefined) await writeFile(to, `${JSON.stringify(after, null, 2)}\n`);
+  if (to !== undefined) await writeOut(to, `${JSON.stringify(after, null, 2)}\n`);
   const isBroken = problems.some(({ severity }) => severity === "error");
   const broken = isBroken ? exit.failed : exit.fine;
   if (!earlier) return broken;
@@ -109,7 +110,7 @@ async function recordHomes(
 /** What phrases came to before: as it was kept, or in another folder, or in a revision. */
 async function recordBefore(before: string, now: Homes, recording: Recording): Promise<RunRecord> {
   const found = await stat(before).catch(() => undefined);
-  if (found?.isFile() && !/\.ya?ml$/iu.test(before)) return readRecord(before);
+  if (found?.isFile() && !/\.ya?ml$/iu.test(before)) return readJson(before, isRecord, noRecord);
   if (found) return recordHomes(await homesFrom(before), recording);
   const { allow = [] } = recording;
   const revision = await takeRevision(before, [now.root, ...allow]);
@@ -147,19 +148,7 @@ async function listFrom(path: string | undefined): Promise<SourceText | undefine
   throw new WrongUse(`"${path}": ${read.finding.message}`);
 }
 
-async function readRecord(path: string): Promise<RunRecord> {
-  const text = await readFile(path, "utf8");
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    value = undefined;
-  }
-  if (isRecord(value)) return value;
-  throw new WrongUse(
-    `"${path}" holds no run that calm-phrase compare --to of this version has kept`,
-  );
-}
+const noRecord = "no run that calm-phrase compare --to of this version has kept";
 
 function isRecord(value: unknown): value is RunRecord {
   return recordForm.safeParse(value).success;

@@ -1,9 +1,8 @@
-import { mkdir, writeFile } from "node:fs/promises";
-import { dirname } from "node:path";
 import { suggestSuite } from "../coverage/suggest.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { readSuites } from "../suites/read.ts";
 import { exit } from "./exit.ts";
+import { writeOut } from "./files.ts";
 import { type BookOptions, loadFolder, mentionErrors } from "./load.ts";
 import { complain, printData } from "./output.ts";
 
@@ -27,9 +26,8 @@ export async function suggest(options: SuggestOptions): Promise<number> {
     if (!/\.suite\.ya?ml$/iu.test(to)) {
       throw new WrongUse(`"${to}" is no name of a suite: write one that ends in .suite.yaml`);
     }
-    await mkdir(dirname(to), { recursive: true });
     // What somebody has written or checked is never written over.
-    await writeFile(to, text, { flag: "wx" });
+    await writeOut(to, text, true);
     complain(`${cases} ${cases === 1 ? "case" : "cases"} in ${to}, each to be checked`);
   }
   return exit.fine;

@@ -1,5 +1,3 @@
-import { mkdir, writeFile } from "node:fs/promises";
-import { dirname } from "node:path";
 import { lcovReport } from "../reports/lcov.ts";
 import { type Painted, reportResults } from "../reports/index.ts";
 import type { Paint } from "../reports/paint.ts";
@@ -7,6 +5,7 @@ import type { ResultsTelling } from "../reports/failure.ts";
 import { printCounts, printResults } from "../reports/results.ts";
 import type { Finding } from "../source/finding.ts";
 import type { SuiteResults } from "../suites/results.ts";
+import { writeOut } from "./files.ts";
 import type { ReportForm } from "./values.ts";
 
 /** What testing one home came to. */
@@ -40,8 +39,7 @@ export async function writeReports(
   painted: readonly Painted[],
 ): Promise<void> {
   for (const { form, path } of wanted) {
-    await mkdir(dirname(path), { recursive: true });
-    await writeFile(path, written(form, results, painted));
+    await writeOut(path, written(form, results, painted));
   }
 }
 

@@ -1,9 +1,7 @@
-import { readFile } from "node:fs/promises";
 import { type Coverage, measureCoverage, percentOf } from "../coverage/coverage.ts";
 import { traceSuites } from "../coverage/suspects.ts";
 import { printCoverage, printPercent } from "../reports/coverage.ts";
 import { membersOf } from "../source/border.ts";
-import { WrongUse } from "../source/wrong-use.ts";
 import { mergeResults } from "../suites/merge.ts";
 import { joinParts } from "../suites/parting.ts";
 import { type SuiteResults, resultsVersion } from "../suites/results.ts";
@@ -11,6 +9,7 @@ import type { RunOptions } from "../suites/run.ts";
 import { type Selection, chooseCases } from "../suites/select.ts";
 import { addOffers, choicesOf, refuseEmpty } from "./choices.ts";
 import { exit } from "./exit.ts";
+import { readJson } from "./files.ts";
 import { type Tested, wantedOf } from "./homes.ts";
 import { failedLast, keepFailed } from "./last-run.ts";
 import { type BookOptions, mentionErrors } from "./load.ts";
@@ -233,28 +232,11 @@ function joined(tested: readonly HomeResults[]): SuiteResults {
 
 /** Results that parts of a run printed with `--json`, as those of one run. */
 async function mergedFrom(paths: readonly string[]): Promise<HomeResults> {
-  const parts = await Promise.all(paths.map(readResults));
+  const parts = await Promise.all(paths.map((path) => readJson(path, isResults, noResults)));
   return { home: ".", results: mergeResults(parts), problems: [] };
 }
 
-async function readResults(path: string): Promise<SuiteResults> {
-  const text = await readFile(path, "utf8").catch(() => {
-    throw new WrongUse(`there is no file "${path}"`, "no-such-file");
-  });
-  const results = parseResults(text);
-  if (results) return results;
-  throw new WrongUse(`"${path}" holds no results of calm-phrase test --json of this version`);
-}
-
-function parseResults(text: string): SuiteResults | undefined {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    return undefined;
-  }
-  return isResults(value) ? value : undefined;
-}
+const noResults = "no results of calm-phrase test --json of this version";
 
 function isResults(value: unknown): value is SuiteResults {
   const { version, suites, problems } = membersOf(value);
