@@ -13,7 +13,7 @@ export { type Edit, applyEdits, editFor } from "./document/mending.ts";
 export { recordRun } from "./comparison/recording.ts";
 export { readPhrases, type Phrases } from "./comparison/phrases.ts";
 export { compareRecords, comparisonVersion } from "./comparison/compare.ts";
-export { traceSuites } from "./coverage/suspects.ts";
+export { traceSuites } from "./coverage/trace.ts";
 export { measureCoverage, coverageVersion, percentOf } from "./coverage/coverage.ts";
 export { partSources, type Parted } from "./suites/sources.ts";
 export { type Day, readDays, runDay } from "./suites/day.ts";

@@ -1,4 +1,4 @@
-import { traceSuites } from "../coverage/suspects.ts";
+import { traceSuites } from "../coverage/trace.ts";
 import { partSuites } from "../suites/parting.ts";
 import { readShares } from "../suites/read.ts";
 import type { SuiteResults } from "../suites/results.ts";

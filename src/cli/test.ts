@@ -1,5 +1,5 @@
 import { type Coverage, measureCoverage, percentOf } from "../coverage/coverage.ts";
-import { traceSuites } from "../coverage/suspects.ts";
+import { traceSuites } from "../coverage/trace.ts";
 import { printCoverage, printPercent } from "../reports/coverage.ts";
 import { membersOf } from "../source/border.ts";
 import { mergeResults } from "../suites/merge.ts";

@@ -9,7 +9,7 @@ import type { SuiteResults } from "../suites/results.ts";
 import type { RunOptions } from "../suites/run.ts";
 import { type Uses, collectUses } from "./collect.ts";
 import { type PartSort, partSorts, partsOf } from "./parts.ts";
-import { traceWith } from "./suspects.ts";
+import { traceWith } from "./trace.ts";
 
 /** Raised when the JSON form of coverage changes in a way that a reader must know of. */
 export const coverageVersion = 1;

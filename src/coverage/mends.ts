@@ -1,13 +1,12 @@
 import type { Book } from "../book/book.ts";
 import { effectsOf } from "../commands/outcome.ts";
-import { devicesNamed } from "../model/members.ts";
 import { spokenNames } from "../model/names.ts";
 import type { Reply } from "../model/spoken.ts";
-import { given } from "../source/given.ts";
 import { effectsExpected } from "../suites/judge.ts";
 import type { CaseFailed, Mend } from "../suites/results.ts";
 import { runCase } from "../suites/run-case.ts";
 import type { Case } from "../suites/suite.ts";
+import { gatheringIn } from "./gathering.ts";
 import type { Part } from "./parts.ts";
 
 /** Most words of a phrase that are taken for a name. */
@@ -64,11 +63,12 @@ function aliasMend(book: Book, each: Case, { heard, failures }: CaseFailed): Men
   const isUnheard = heard?.outcome === "unknown" || heard?.outcome === "offer";
   if (each.script || !isUnheard || failures.length === 0) return undefined;
   const words = each.phrase.split(/\s+/u);
+  const candidates = expectedNames(book, each);
   // The fewer words an alias has, the less else it changes.
   for (let length = 1; length <= mostWords; length++) {
     for (let from = 0; from + length <= words.length; from++) {
       const alias = words.slice(from, from + length).join(" ");
-      for (const { id, at, name } of expectedNames(book, each)) {
+      for (const { id, at, name } of candidates) {
         const phrase = [...words.slice(0, from), name, ...words.slice(from + length)].join(" ");
         const { result } = runCase(book, { ...without(each), phrase });
         if (result.passed) return { at, change: `give ${id} the alias "${alias}"` };
@@ -91,16 +91,14 @@ function expectedNames(book: Book, { expect, language }: Case) {
       [set, nudge, scale, call].flatMap((each) => [...(each?.keys() ?? [])]),
     ),
   );
-  const { devices, groups, rooms, zones } = book;
-  const gathering = [...groups.values(), ...rooms.values(), ...zones.values()].filter(({ id }) => {
-    const members = new Set(devicesNamed(book, [id]).map((device) => device.id));
-    return ids.size > 0 && [...ids].every((each) => members.has(each));
-  });
+  const gathering = gatheringIn(book).flatMap(({ entity, members }) =>
+    ids.size > 0 && [...ids].every((id) => members.has(id)) ? entity : [],
+  );
   const [only] = ids;
-  const alone = ids.size === 1 && only !== undefined ? devices.get(only) : undefined;
+  const alone = ids.size === 1 && only !== undefined ? book.devices.get(only) : undefined;
   const first = book.languages[0] ?? language;
   return [...(alone ? [alone] : []), ...gathering].flatMap((entity) => {
     const [name] = spokenNames(entity, language, first);
-    return name ? [{ id: entity.id, at: entity.at, ...given({ name: name.text }) }] : [];
+    return name ? [{ id: entity.id, at: entity.at, name: name.text }] : [];
   });
 }

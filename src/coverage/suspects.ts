@@ -1,135 +1,16 @@
-import { type Book, asBook, watched } from "../book/book.ts";
 import { effectsOf } from "../commands/outcome.ts";
-import type { Device } from "../model/home.ts";
 import { devicesNamed } from "../model/members.ts";
-import type { Witness } from "../model/witness.ts";
 import type { Step } from "../model/step.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
-import { given } from "../source/given.ts";
 import { type Position, printPosition } from "../source/position.ts";
 import { partsTold } from "../suites/judge.ts";
-import type { Suites } from "../suites/read.ts";
-import type { CaseFailed, CaseResult, Suspect, SuiteResults } from "../suites/results.ts";
-import type { CaseRun } from "../suites/run-case.ts";
-import { type RunOptions, runObserved } from "../suites/run.ts";
-import type { Case, UnreadCase } from "../suites/suite.ts";
-import { mendOf } from "./mends.ts";
-import { type Part, nameOfPart, partsOf } from "./parts.ts";
-
-/** Failures for which a change is looked for that would mend them. */
-const mostMended = 100;
+import type { CaseFailed, CaseResult, Suspect } from "../suites/results.ts";
+import { type Gathering, gatheringIn } from "./gathering.ts";
+import { type Part, nameOfPart } from "./parts.ts";
+import type { Tracer } from "./tracer.ts";
 
 /** Places that are told of one failure. */
 const mostTold = 5;
-
-/**
- * Runs suites, and tells for each case that fails where in the phrasebook it may come from: what took
- * part in cases that fail and in few that pass, what was to do what did not happen, and what is
- * nearest to words that nothing understood.
- *
- * @throws WrongUse as `runSuites` does.
- */
-export function traceSuites(of: Book, suites: Suites, options: RunOptions = {}): SuiteResults {
-  return traceWith(asBook(of), suites, options);
-}
-
-/** The same, where somebody else is told as well what comes to be used. */
-export function traceWith(
-  book: Book,
-  suites: Suites,
-  options: RunOptions,
-  also?: Witness,
-): SuiteResults {
-  const tracer = createTracer(book);
-  const heard = watched(book, also ? both(tracer.witness, also) : tracer.witness);
-  const failed = new Map<CaseRun["result"], Failed>();
-  const results = runObserved({ book, heard, onRun: observe }, suites, options);
-  function observe(each: Case | UnreadCase, { result }: CaseRun): void {
-    const touched = tracer.take(result.passed);
-    if (!result.passed) failed.set(result, { each, touched });
-  }
-  let mended = 0;
-  return {
-    ...results,
-    suites: results.suites.map((suite) => ({
-      ...suite,
-      cases: suite.cases.map((result) => {
-        const known = failed.get(result);
-        if (result.passed || !known) return result;
-        const { each, touched } = known;
-        const isMended = "problem" in each || mended >= mostMended;
-        if (!isMended) mended++;
-        return {
-          ...result,
-          suspects: suspectsOf(book, result, touched, tracer),
-          ...given({ mend: isMended ? undefined : mendOf(book, each, result, touched) }),
-        };
-      }),
-    })),
-  };
-}
-
-/** A case that failed, and what took part in it. */
-interface Failed {
-  each: Case | UnreadCase;
-  touched: ReadonlySet<Part>;
-}
-
-function both(one: Witness, other: Witness): Witness {
-  return {
-    used(part, way) {
-      one.used(part, way);
-      other.used(part, way);
-    },
-    said(pattern, leaves) {
-      one.said(pattern, leaves);
-      other.said(pattern, leaves);
-    },
-  };
-}
-
-/** Tells which parts took part in each case, and how often in cases that pass and that fail. */
-function createTracer(book: Phrasebook) {
-  const parts = new Map<object, Map<string, Part>>();
-  const all = partsOf(book);
-  for (const part of all) {
-    const ways = parts.get(part.key) ?? new Map<string, Part>();
-    parts.set(part.key, ways.set(part.way ?? "", part));
-  }
-  const counts = { passed: new Map<Part, number>(), failed: new Map<Part, number>() };
-  let current = new Set<Part>();
-  let failures = 0;
-  const used = (key: object, way = ""): void => {
-    const part = parts.get(key)?.get(way);
-    if (part) current.add(part);
-  };
-  return {
-    all,
-    witness: {
-      used,
-      said: (pattern) => {
-        used(pattern);
-      },
-    } satisfies Witness,
-    /** What took part since it was asked last. */
-    take(passed: boolean): ReadonlySet<Part> {
-      const touched = current;
-      current = new Set();
-      if (!passed) failures++;
-      const into = passed ? counts.passed : counts.failed;
-      for (const part of touched) into.set(part, (into.get(part) ?? 0) + 1);
-      return touched;
-    },
-    /**
-     * How much a part goes with failing, from 0 to 1: the measure of Ochiai for the places of faults in
-     * programs (Abreu, Zoeteweij and van Gemund, 2007).
-     */
-    suspicion(part: Part): number {
-      const [bad, good] = [counts.failed.get(part) ?? 0, counts.passed.get(part) ?? 0];
-      return bad === 0 ? 0 : bad / Math.sqrt(failures * (bad + good));
-    },
-  };
-}
 
 interface Weighed extends Suspect {
   weight: number;
@@ -163,39 +44,64 @@ const weights = {
   able: 0.4,
 } as const;
 
-function suspectsOf(
+/** What of a home is looked at for each failure, worked out once. */
+interface Looked {
+  book: Phrasebook;
+  /** The names of each device, as they are compared with what is said. */
+  spoken: readonly { id: string; names: readonly string[] }[];
+  /** Groups, zones and rooms, each with the ids of all that it gathers. */
+  gathering: readonly Gathering[];
+}
+
+/** Finds for a failure where in the phrasebook it may come from, the likeliest place first. */
+export function createSuspecting(
   book: Phrasebook,
-  result: CaseResult & CaseFailed,
-  touched: ReadonlySet<Part>,
-  { all, suspicion }: Pick<ReturnType<typeof createTracer>, "all" | "suspicion">,
-): readonly Suspect[] {
-  const naming = namedIn(result);
-  const told = naming.apart.join(", ");
-  const found: Weighed[] = [
-    ...[...touched].map((part) => {
-      const weight = suspicion(part) + (isTold(book, part, told) ? weights.told : 0);
-      return { ...placeOf(part), weight: weight + (isGathering(book, part) ? weights.gathers : 0) };
-    }),
-    // What would have done what is told of, had it been come to.
-    ...all.flatMap((part) => {
-      const owner = book.routines.get(part.of) ?? book.intents.get(part.of);
-      const isIdle = !touched.has(part) && isTold(book, part, told);
-      return owner && isIdle ? place(owner, weights.able) : [];
-    }),
-    ...named(book, naming),
-    ...called(book, result),
-    ...addressed(book, result),
-    ...ran(book, result),
-    ...nearest(book, result),
-    ...guarding(book, result),
-  ];
+  { all, suspicion }: Pick<Tracer, "all" | "suspicion">,
+): (result: CaseResult & CaseFailed, touched: ReadonlySet<Part>) => readonly Suspect[] {
+  let known: Looked | undefined;
+  return (result, touched) => {
+    const looked = (known ??= look(book));
+    const naming = namedIn(result);
+    const told = naming.apart.join(", ");
+    const found: Weighed[] = [
+      ...[...touched].map((part) => {
+        const weight = suspicion(part) + (isTold(book, part, told) ? weights.told : 0);
+        const more = isGathering(book, part) ? weights.gathers : 0;
+        return { ...placeOf(part), weight: weight + more };
+      }),
+      // What would have done what is told of, had it been come to.
+      ...all.flatMap((part) => {
+        const owner = book.routines.get(part.of) ?? book.intents.get(part.of);
+        const isIdle = !touched.has(part) && isTold(book, part, told);
+        return owner && isIdle ? place(owner, weights.able) : [];
+      }),
+      ...named(looked, naming),
+      ...called(book, result),
+      ...addressed(book, result),
+      ...ran(book, result),
+      ...nearest(book, result),
+      ...guarding(book, result),
+    ];
+    return likeliest(found);
+  };
+}
+
+function look(book: Phrasebook): Looked {
+  const spoken = [...book.devices.values()].map(({ id, names }) => ({
+    id,
+    names: names.map(({ text }) => text.toLowerCase()).filter((text) => text.length > 3),
+  }));
+  return { book, spoken, gathering: gatheringIn(book) };
+}
+
+function likeliest(found: readonly Weighed[]): Suspect[] {
   const best = new Map<string, Weighed>();
   for (const one of found) {
     // What ships is nobody's mistake here.
     if (one.at.file.startsWith("vocabulary#")) continue;
-    const place = printPosition(one.at);
-    const other = best.get(place);
-    if (!other || other.weight < one.weight) best.set(place, one);
+    const key = printPosition(one.at);
+    const other = best.get(key);
+    if (!other || other.weight < one.weight) best.set(key, one);
   }
   return [...best.values()]
     .sort((one, other) => other.weight - one.weight)
@@ -243,36 +149,34 @@ function wordsOf(text: string): string[] {
   return text.match(/[\p{L}\p{N}_-]+/gu) ?? [];
 }
 
-/** What a failure names, what gathers that, and what orders something of it. */
+/** What a failure names, and what gathers that. */
 function named(
-  book: Phrasebook,
-  { apart: apartTold, differing, wanted, words }: Naming,
+  { book, spoken: names, gathering }: Looked,
+  { apart: told, differing, wanted, words }: Naming,
 ): Weighed[] {
-  const { devices, groups, zones, rooms, routines, intents } = book;
-  const said = apartTold.join(" ").toLowerCase();
-  const isSpoken = ({ names }: Device): boolean =>
-    names.some(({ text }) => text.length > 3 && said.includes(text.toLowerCase()));
-  const spoken = new Set([...devices.values()].filter(isSpoken).map(({ id }) => id));
-  const ids = new Set([...devices.keys()].filter((id) => words.has(id) || spoken.has(id)));
-  const apart = [...ids].filter((id) => differing.has(id) || spoken.has(id));
-  const expected = [...ids].filter((id) => wanted.has(id));
+  const { devices, groups, routines, intents } = book;
+  const text = told.join(" ").toLowerCase();
+  const isSaid = (own: readonly string[]): boolean => own.some((name) => text.includes(name));
+  const spoken = new Set(names.flatMap((each) => (isSaid(each.names) ? each.id : [])));
+  const ids = [...devices.keys()].filter((id) => words.has(id) || spoken.has(id));
+  const apart = new Set(ids.filter((id) => differing.has(id) || spoken.has(id)));
+  const expected = ids.filter((id) => wanted.has(id));
   // Where several differ at once, what gathers them is likelier than each of them.
-  const isMany = apart.length > 2;
-  const gathering = [...groups.values(), ...zones.values(), ...rooms.values()].flatMap((each) => {
-    const members = new Set(devicesNamed(book, [each.id]).map(({ id }) => id));
-    const isWhole = expected.length > 1 && expected.every((id) => members.has(id));
-    const isPart = groups.has(each.id) && [...ids].some((id) => members.has(id));
-    if (words.has(each.id)) return place(each, weights.differs);
-    if (isWhole) return place(each, isMany ? weights.differs : weights.place);
-    return isPart ? place(each, apart.length > 0 ? weights.part : weights.named) : [];
-  });
+  const isMany = apart.size > 2;
   return [
-    ...[...devices.values()].flatMap((device): Weighed[] => {
-      if (!ids.has(device.id)) return [];
-      const isApart = apart.includes(device.id) && !isMany;
-      return place(device, isApart ? weights.differs : weights.named);
+    ...ids.flatMap((id): Weighed[] => {
+      const device = devices.get(id);
+      const isApart = apart.has(id) && !isMany;
+      return device ? place(device, isApart ? weights.differs : weights.named) : [];
     }),
-    ...gathering,
+    ...gathering.flatMap(({ entity, members }): Weighed[] => {
+      if (words.has(entity.id)) return place(entity, weights.differs);
+      if (expected.length > 1 && expected.every((id) => members.has(id))) {
+        return place(entity, isMany ? weights.differs : weights.place);
+      }
+      const isPart = groups.has(entity.id) && ids.some((id) => members.has(id));
+      return isPart ? place(entity, apart.size > 0 ? weights.part : weights.named) : [];
+    }),
     ...[...intents.values(), ...routines.values()].flatMap((each): Weighed[] => {
       if (differing.has(each.id)) return place(each, weights.differs);
       return words.has(each.id) ? place(each, weights.named) : [];

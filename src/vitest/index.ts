@@ -5,7 +5,7 @@
 import { resolve } from "node:path";
 import { describe, expect, test } from "vitest";
 import { asBook } from "../book/book.ts";
-import { traceSuites } from "../coverage/suspects.ts";
+import { traceSuites } from "../coverage/trace.ts";
 import { openPhrasebook } from "../node/open.ts";
 import { printFailure } from "../reports/failure.ts";
 import { printFindings } from "../reports/findings.ts";
