@@ -54,16 +54,25 @@ export async function loadFolder({
 }
 
 /** The phrasebook that was read last, and from what. */
-let last: { from: string; book: Book } | undefined;
+let last: { sources: readonly Source[]; book: Book } | undefined;
 
 /**
  * Reads a phrasebook, unless it is the one that was read last: while files are watched most changes are
  * to suites, and what listens to a home takes longer to make than a suite to run.
  */
 function readOnce(sources: readonly Source[], findings: readonly Finding[] = []): Book {
-  const from = JSON.stringify([sources, findings]);
-  if (last?.from !== from) last = { from, book: readPhrasebook(sources, findings) };
+  if (findings.length > 0) return readPhrasebook(sources, findings);
+  if (!last || !isSame(last.sources, sources)) last = { sources, book: readPhrasebook(sources) };
   return last.book;
+}
+
+function isSame(one: readonly Source[], other: readonly Source[]): boolean {
+  if (one.length !== other.length) return false;
+  return one.every((each, index) => {
+    const its = other[index];
+    if (!its || !("text" in its) || !("text" in each)) return false;
+    return each.path === its.path && each.text === its.text;
+  });
 }
 
 /**

@@ -3,7 +3,7 @@ import type { Finding, Remedy } from "../source/finding.ts";
 import { indexLines } from "../source/lines.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import type { SourceText } from "./document.ts";
-import { type YamlNode, readYaml, startOf } from "./yaml.ts";
+import { type YamlNode, childOf, readYaml, startOf } from "./yaml.ts";
 
 /** A change of one stretch of a file; lines and columns count from 1, and the end is behind it. */
 export interface Edit {
@@ -179,9 +179,7 @@ function indexOf(node: YamlNode | undefined, key: unknown): number {
 function nodeAt(root: YamlNode, path: Found["path"]): YamlNode | undefined {
   let node: YamlNode | undefined = root;
   for (const key of path) {
-    if (node?.type === "list") node = node.items[Number(key)];
-    else if (node?.type === "map") node = node.entries.find(({ text }) => text === key)?.value;
-    else return undefined;
+    node = node && childOf(node, key)?.value;
   }
   return node;
 }

@@ -9,6 +9,7 @@ import type { CaseRecord } from "../comparison/record.ts";
 import { printPosition } from "../source/position.ts";
 import { shorten } from "./layout.ts";
 import { type Paint, plain } from "./paint.ts";
+import { paintedTitle } from "./title.ts";
 
 /** Changes of one sort that are told, lines of each, and cases in which the same has changed. */
 const mostTold = 20;
@@ -101,12 +102,9 @@ function printAlike(group: readonly CaseChange[], paint: Paint): string[] {
 function printTitle(change: CaseChange, paint: Paint): string[] {
   const of = change.after ?? change.before;
   if (!of) return [];
-  const { name, phrase, language, at, position } = of;
-  const said = `“${shorten(phrase, 60)}”`;
-  const where = at === undefined ? language : `${language}, at ${at}`;
   const mark = isHarmful(change) ? paint.bad("✗") : paint.warn("~");
-  const title = name === undefined ? said : `${paint.strong(name)}  ${said}`;
-  return [`  ${mark} ${title} ${paint.quiet(`(${where})  ${printPosition(position)}`)}`];
+  const place = paint.quiet(printPosition(of.position));
+  return [`  ${mark} ${paintedTitle(of, paint)}  ${place}`];
 }
 
 function printDifference({ before, after, differs }: CaseChange, paint: Paint): string[] {

@@ -5,6 +5,7 @@ import type { CaseFailed, CaseResult, Mend, Suspect } from "../suites/results.ts
 import { printWhy } from "./heard.ts";
 import { shorten, width, wrap } from "./layout.ts";
 import type { Paint } from "./paint.ts";
+import { paintedTitle } from "./title.ts";
 import { printTimeline } from "./timeline.ts";
 
 /** How much is told of each failure. */
@@ -21,13 +22,10 @@ export function printFailure(
   paint: Paint,
   { dropped = false, log: isWhole = false }: ResultsTelling,
 ): string[] {
-  const { name, phrase, note, position, failures, why, at, language, log = [], isTimed } = each;
-  const { suspects = [], mend } = each;
-  const where = at === undefined ? language : `${language}, at ${at}`;
-  const said = `“${shorten(phrase, 70)}”`;
+  const { note, position, failures, why, log = [], isTimed, suspects = [], mend } = each;
   const [first = [], ...others] = failures.map((failure) => printDifference(failure, paint));
   const lines = [
-    `  ${paint.bad("✗")} ${name === undefined ? said : `${paint.strong(name)}  ${said}`} ${paint.quiet(`(${where})`)}`,
+    `  ${paint.bad("✗")} ${paintedTitle(each, paint)}`,
     ...first,
     paint.quiet(`    case      ${printPosition(position)}`),
     ...printSuspects(suspects, paint),
