@@ -5,10 +5,11 @@ const flick = "(zet | doe | schakel | maak)";
 const set = "(zet | doe | stel | draai | breng)";
 const to = "(op | naar)";
 const open = "(open | trek | haal | doe | zet | laat)";
+const unroll = "rol | draai | schuif | klap | trek";
 const by = "[met] $amount";
 const of = "(van | in | op | voor)";
 
-const turn = "zet | doe | schakel | maak | draai | knip";
+const turn = "zet | doe | schakel | maak | draai | knip | gooi";
 const put =
   "verander | schuif | zet | doe | maak | schakel | draai | stel | laat | houd | hou | breng | krijg | trek | haal | trek";
 const putting =
@@ -116,7 +117,12 @@ export const dutch: LanguagePack = {
     when: {
       in: ["(over | na) $duration", "$duration later"],
       at: ["om $time [$date]", "$date om $time"],
-      for: ["voor [de komende] $duration", "$duration lang", "gedurende $duration", "$duration"],
+      for: [
+        "voor [de komende | nog] $duration",
+        "[nog] $duration (lang | langer)",
+        "gedurende $duration",
+        "[nog] $duration",
+      ],
       until: ["tot $time [$date]", "tot $date [om] $time"],
     },
     then: ["en", "dan", "en dan", "daarna", "en daarna", "vervolgens", "maar", "en ook"],
@@ -134,6 +140,7 @@ export const dutch: LanguagePack = {
   courtesies: {
     opening: [
       "(als | zodra | wanneer) je (kunt | kan | tijd hebt | even tijd hebt)",
+      "(kan | wil | zou | kun) iemand [willen | kunnen]",
       "alsjeblieft | alstublieft | (kun | kunt | kan | wil | wilt | zou) (je | u | jij) [me] [willen | kunnen] | je (kunt | mag | kan)",
       "ik (wil | zou | heb) [graag] [dat] [willen] | wij (willen | zouden) [graag] | we (willen | zouden) [graag] | (mag | kan) ik [graag] | (mogen | kunnen) we [graag] | ik wil dat je",
       "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een plezier en | (geef | geeft) (me | mij | ons)",
@@ -146,7 +153,14 @@ export const dutch: LanguagePack = {
   },
   targets: {
     all: ["alle", "elke", "iedere", "beide"],
-    everything: ["alles", "alle apparaten"],
+    everything: [
+      "alles",
+      "alle apparaten",
+      ...["aan staat", "nog aan staat", "aan is", "nog aan is"].flatMap((on) => [
+        `alles wat ${on}`,
+        `wat ${on}`,
+      ]),
+    ],
     here: ["hier", "in deze kamer", "in deze ruimte"],
     it: ["het", "hem", "ze", "die", "dat", "deze"],
     there: ["daar", "daar binnen", "die kamer", "die ruimte"],
@@ -168,8 +182,8 @@ export const dutch: LanguagePack = {
     heater: { one: ["kachel", "radiator"], many: ["kachels", "radiatoren"] },
     thermostat: { one: ["thermostaat", "verwarming"], many: ["thermostaten"] },
     blind: {
-      one: ["rolgordijn", "gordijn", "luik", "rolluik", "jaloezie"],
-      many: ["rolgordijnen", "gordijnen", "luiken", "rolluiken", "jaloezieën"],
+      one: ["rolgordijn", "gordijn", "luik", "rolluik", "jaloezie", "zonnescherm"],
+      many: ["rolgordijnen", "gordijnen", "luiken", "rolluiken", "jaloezieën", "zonneschermen"],
     },
     gate: { one: ["poort", "hek"], many: ["poorten", "hekken"] },
     valve: { one: ["klep", "kraan"], many: ["kleppen", "kranen"] },
@@ -331,6 +345,7 @@ export const dutch: LanguagePack = {
       "[een] tikje",
       "[een] tandje",
       "[een] stapje",
+      "[een] standje",
       "ietsje",
       "een kier",
       "[een] (stukje | eindje | likje | pietsje | tikkeltje)",
@@ -338,7 +353,13 @@ export const dutch: LanguagePack = {
     large: ["veel", "flink"],
   },
   levels: {
-    least: ["minimum", "het minimum", "laagste stand", "[z'n | zijn] laagst"],
+    least: [
+      "minimum",
+      "het minimum",
+      "laagste stand",
+      "[z'n | zijn] laagst",
+      "zo (laag | zacht | langzaam | donker) mogelijk",
+    ],
     low: ["laag", "langzaam", "lage stand"],
     medium: ["middel", "gemiddeld", "middelste stand"],
     high: ["hoog", "snel", "hoge stand"],
@@ -347,7 +368,7 @@ export const dutch: LanguagePack = {
       "[het] maximum",
       "volle kracht",
       "hoogste stand",
-      "zo (fel | hoog | ver) mogelijk",
+      "zo (fel | hoog | ver | hard | snel | licht | warm) mogelijk",
       "[z'n | zijn] hoogst",
       "maximaal",
       "helemaal (open | omhoog)",
@@ -759,23 +780,29 @@ export const dutch: LanguagePack = {
     },
     open: {
       deeds: ["opengaan | openen"],
-      states: ["[helemaal] (open | omhoog | op)"],
+      states: ["[helemaal] (open | omhoog | op | uitgerold | uitgeklapt)"],
       patterns: [
         "$target [helemaal] (openen | opendoen | openmaken | ophalen | optrekken | opentrekken | open te doen | te openen)",
         "(haal | trek | doe | zet | maak) $target [helemaal] (op | open | omhoog)",
         "open $target [helemaal | volledig]",
+        `(${unroll}) $target [helemaal] (uit | naar buiten)`,
+        "$target [helemaal] (uitrollen | uitdraaien | uitschuiven | uitklappen)",
         `${open} $target [helemaal] (open | omhoog)`,
       ],
       reply: "{$target} gaat open.",
     },
     close: {
       deeds: ["dichtgaan | sluiten"],
-      states: ["[helemaal] (dicht | omlaag | neer | toe | gesloten | naar beneden)"],
+      states: [
+        "[helemaal] (dicht | omlaag | neer | toe | gesloten | naar beneden | ingerold | ingeklapt)",
+      ],
       patterns: [
         "$target [helemaal] (sluiten | dichtdoen | dichtmaken | neerlaten | laten zakken | dicht te doen | te sluiten)",
         "(laat) $target [helemaal] (zakken | neer)",
         "(doe | maak | trek | haal) $target [helemaal] (dicht | toe | neer | omlaag | naar beneden)",
         "sluit $target [helemaal | volledig]",
+        `(${unroll} | haal | doe) $target [helemaal] (in | binnen | naar binnen)`,
+        "$target [helemaal] (inrollen | indraaien | inschuiven | inklappen | binnenhalen | inhalen)",
       ],
       reply: "{$target} gaat dicht.",
     },
@@ -799,10 +826,11 @@ export const dutch: LanguagePack = {
       patterns: [
         `(open | haal) $target met $amount [verder]`,
         `${open} $target (nog $amount | $amount verder | verder) (open | omhoog)`,
+        `(${unroll}) $target [nog] $amount (uit | naar buiten)`,
       ],
       states: [
         "op een kier",
-        "met $amount [verder] (omhoog | open)",
+        "[met] $amount [verder] (omhoog | hoger | open)",
         "[$amount] verder (omhoog | open)",
       ],
       reply: "{$target} verder open.",
@@ -811,8 +839,13 @@ export const dutch: LanguagePack = {
       patterns: [
         "(sluit) $target met $amount [verder]",
         `(${open} | sluit) $target (nog $amount | $amount verder | verder) (dicht | omlaag)`,
+        "laat $target [nog] $amount zakken",
+        `(${unroll}) $target [nog] $amount (in | naar binnen)`,
       ],
-      states: ["[met] $amount verder (omlaag | dicht)", "[$amount] verder (omlaag | dicht)"],
+      states: [
+        "[met] $amount [verder] (omlaag | lager | dicht | naar beneden)",
+        "[$amount] verder (omlaag | dicht | naar beneden)",
+      ],
       reply: "{$target} verder dicht.",
     },
     "tilt-to": {
@@ -994,7 +1027,11 @@ export const dutch: LanguagePack = {
       reply: "{$target} weer hoorbaar.",
     },
     "source-to": {
-      patterns: ["(speel) $source [op | via] $target"],
+      patterns: [
+        "(speel | draai) [wat] $source [op | via] $target",
+        "(speel | draai) [wat] $source",
+        "(zet | doe) [wat] $source (op | aan)",
+      ],
       reply: "{$target} op {$source}.",
     },
     press: {
@@ -1032,6 +1069,12 @@ export const dutch: LanguagePack = {
       states: ["(op pauze | gepauzeerd)"],
       patterns: ["(pauzeer | onderbreek) $target", "$target (pauze | pauzeren)"],
       reply: "{$target} gepauzeerd.",
+    },
+    "stop-work": {
+      deeds: ["stoppen | ophouden"],
+      states: ["gestopt"],
+      patterns: ["stop $target", "$target (stop | stoppen)"],
+      reply: "{$target} gestopt.",
     },
     dock: {
       deeds: ["terugkeren | teruggaan | naar huis gaan | opladen"],

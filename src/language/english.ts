@@ -5,6 +5,7 @@ const flick = "turn | switch | put | flick | power";
 const casual = "pop | stick | flip | whack | throw | bung";
 const adjust =
   "set | put | turn | change | adjust | move | bring | take | push | get | knock | bump | crank | ease";
+const bringing = `turn | switch | put | set | get | make | have | keep | leave | bring | take | change | pull | give | knock | move | push | nudge | bump | crank | ease | shift | swap | flick | adjust | ${casual}`;
 const choose = "set | put | turn | change | switch | adjust | move";
 const push = `turn | bring | push | move | nudge | put | take | bump | crank | knock | ease | ${casual}`;
 const more = "raise | increase | boost";
@@ -121,7 +122,7 @@ export const english: LanguagePack = {
     when: {
       in: ["(in | after) $duration", "$duration from now"],
       at: ["at $time [$date]", "[at] $date at $time"],
-      for: ["for [the next] $duration"],
+      for: ["for [the next | another] $duration [more | longer]"],
       until: ["(until | till) $time [$date]", "(until | till) $date [at] $time"],
     },
     then: [
@@ -217,6 +218,7 @@ export const english: LanguagePack = {
       "(could | can | would | will | might) you [kindly | possibly | quickly | maybe] [go and]",
       "would you be so kind [as to] | be so kind as to | do me a favour and | be a dear and | go ahead and | (I'd | I would | we'd | we would) appreciate it if you could",
       "(I'd | I would | we'd | we would) (like | love) [you to] | (I | we) (want | need) [you to]",
+      "(can | could | will | would) (somebody | someone | anybody | anyone | one of you) [kindly | quickly | go and]",
       "(can | could | may | might) (I | we) (have | get) | let's [have | get] | let us [have | get] | time to | you (can | may | could) | (give | get) (me | us) | let (me | us) have | (I | we) could do with",
     ],
     closing: [
@@ -226,7 +228,15 @@ export const english: LanguagePack = {
   },
   targets: {
     all: ["all", "all of", "every", "both", "each"],
-    everything: ["everything", "every device", "all devices", "the lot"],
+    everything: [
+      "everything",
+      "every device",
+      "all devices",
+      "the lot",
+      ...["everything that", "anything that", "whatever"].flatMap((what) =>
+        [" is on", " is still on", "'s on", "'s still on"].map((on) => what + on),
+      ),
+    ],
     here: ["here", "in here", "out here", "over here", "around here", "in this room", "this room"],
     it: ["it", "them", "that", "that one", "those", "these"],
     there: ["there", "in there", "that room", "that place"],
@@ -273,8 +283,8 @@ export const english: LanguagePack = {
     heater: { one: ["heater", "radiator"], many: ["heaters", "radiators"] },
     thermostat: { one: ["thermostat", "heating", "heat"], many: ["thermostats"] },
     blind: {
-      one: ["blind", "curtain", "shutter", "shade"],
-      many: ["blinds", "curtains", "shutters", "shades"],
+      one: ["blind", "curtain", "shutter", "shade", "awning"],
+      many: ["blinds", "curtains", "shutters", "shades", "awnings"],
     },
     gate: { one: ["gate"], many: ["gates"] },
     valve: { one: ["valve"], many: ["valves"] },
@@ -361,8 +371,8 @@ export const english: LanguagePack = {
   states: {
     on: ["on", "lit", "switched on", "turned on"],
     off: ["off", "out", "switched off", "turned off"],
-    open: ["open", "opened", "up"],
-    closed: ["closed", "shut", "down", "close"],
+    open: ["open", "opened", "up", "out", "extended"],
+    closed: ["closed", "shut", "down", "close", "retracted"],
     locked: ["locked", "lock", "bolted"],
     unlocked: ["unlocked"],
     armed: ["armed", "set"],
@@ -452,9 +462,9 @@ export const english: LanguagePack = {
       "all the way down",
       "right down",
       "down all the way",
-      "[down] as (far | low) as it goes",
+      "[down] as (far | low | dim | dark | quiet | slow | soft) as (it (goes | gets | can | will go) | possible | you can)",
     ],
-    low: ["low", "slow"],
+    low: ["[down] low", "slow", "dim"],
     medium: ["medium", "middle"],
     high: ["high", "fast"],
     full: [
@@ -467,21 +477,18 @@ export const english: LanguagePack = {
       "full brightness",
       "all the way up",
       "up all the way",
-      "[up] as (far | high) as it goes",
+      "[up] as (far | high | bright | loud | fast | strong) as (it (goes | gets | can | will go) | possible | you can)",
       "right up",
     ],
   },
   frames: {
     besides: ["with", "at", "in", "on", "to"],
     state: [
-      "$target [back | right] $state",
-      say(
-        `turn | switch | put | set | get | make | have | keep | leave | bring | take | change | pull | give | knock | ${casual}`,
-        "$target [back | right] $state",
-      ),
-      `$target (${should}) (be | go | come | stay | get) [back] $state`,
-      "(can | could | may) $target (be | go | come) [back] $state",
-      "(make [sure | certain] | see [to it] | ensure) [that] $target (is | are | stays | stay | gets | get | goes) [back] $state",
+      "$target [both] $state",
+      say(bringing, "$target $state"),
+      `$target (${should}) (be | go | come | stay | get) $state`,
+      "(can | could | may) $target (be | go | come) $state",
+      "(make [sure | certain] | see [to it] | ensure) [that] $target (is | are | stays | stay | gets | get | goes) $state",
       "$target to be $state",
     ],
     more: ["$state", "$state (on | for | from) $target"],
@@ -495,10 +502,14 @@ export const english: LanguagePack = {
     sorts: {
       switched: {
         on: {
-          states: ["on", "(switched | turned | powered) on", "$property on"],
+          states: [
+            "[back | right | all] on",
+            "(switched | turned | powered) [back] on",
+            "$property on",
+          ],
           commands: [
             say(`${flick} | ${casual}`, "on $target"),
-            say("flick | power", "$target [back | right] on"),
+            say("power", "$target [back] on"),
             say(flick, `on $property (${of}) $target`),
             say(flick, `$property (${of}) $target on`),
             say(flick, "on $target $property"),
@@ -509,10 +520,15 @@ export const english: LanguagePack = {
           ],
         },
         off: {
-          states: ["off", "(switched | turned | powered | shut) off", "$property off"],
+          states: [
+            "[back | right | all] off",
+            "(switched | turned | powered | shut) off",
+            "$property off",
+          ],
           commands: [
             say(`${flick} | shut | knock`, "off $target"),
-            say("flick | shut | power", "$target [back | right] off"),
+            say("shut | power", "$target [back | right] off"),
+            say(`${flick} | shut | knock`, "off $target (that | which) (is | are) [still] on"),
             say(`${flick} | shut`, `off $property (${of}) $target`),
             say(`${flick} | shut`, `$property (${of}) $target off`),
             say(`${flick} | shut`, "off $target $property"),
@@ -575,6 +591,7 @@ export const english: LanguagePack = {
           states: [
             "down [[by] $amount]",
             "$amount down",
+            "back [by] $amount",
             "lower [by $amount]",
             "$amount lower",
             "$property down [[by] $amount]",
@@ -596,7 +613,7 @@ export const english: LanguagePack = {
       choice: {
         to: {
           states: [
-            "[to | on | onto | in | into | at] $value [mode | setting]",
+            "[back] [to | on | onto | in | into | at] $value [mode | setting]",
             "[to | on | in | into | at] $value $property",
             "$property [to | on | in | at] $value",
           ],
@@ -612,7 +629,11 @@ export const english: LanguagePack = {
       },
       colour: {
         to: {
-          states: ["[to | in] $value", "[to | in] $value $property", "$property [to] $value"],
+          states: [
+            "[back] [to | in] $value",
+            "[to | in] $value $property",
+            "$property [to] $value",
+          ],
           commands: [
             say(`${choose} | make`, `$property (${of}) $target [to] $value`),
             say(`${choose} | make`, "$target $property [to] $value"),
@@ -769,27 +790,36 @@ export const english: LanguagePack = {
       deeds: ["open [up]"],
       patterns: [
         say(
-          "open | raise | lift | roll up | pull up | draw back",
+          "open | raise | lift | roll up | pull up | draw back | extend | roll out | wind out | put out | let out",
           "[up] $target [fully | completely | all the way | right up | wide]",
         ),
         say(
-          "raise | lift | roll | pull | put | open | bring | let | take",
-          "$target [all the way | right] up",
+          "raise | lift | roll | wind | pull | put | open | bring | let | take",
+          "$target [all the way | right] (up | out)",
         ),
       ],
-      states: [`[${whole}] (open | opened | up)`, "(open | up) all the way"],
+      states: [
+        `[back | ${whole}] (open | opened | up | out | extended)`,
+        "(open | up | out) all the way",
+      ],
       reply: "{$target} opening.",
     },
     close: {
       deeds: ["close | shut"],
       patterns: [
         say(
-          "close | shut | lower | roll down | pull down | draw",
+          "close | shut | lower | roll down | pull down | draw | retract | roll in | wind in | pull in | bring in | take in",
           "[up] $target [fully | completely | all the way]",
         ),
-        say("lower | roll | pull | put | let | bring | take", "$target [all the way | right] down"),
+        say(
+          "lower | roll | wind | pull | put | let | bring | take",
+          "$target [all the way | right] (down | in)",
+        ),
       ],
-      states: [`[${whole}] (closed | shut | down)`, "(closed | shut | down) all the way"],
+      states: [
+        `[back | ${whole}] (closed | shut | down | in | retracted)`,
+        "(closed | shut | down | in) all the way",
+      ],
       reply: "{$target} closing.",
     },
     "position-to": {
@@ -803,8 +833,9 @@ export const english: LanguagePack = {
         "$level open $target",
       ],
       states: [
-        "[to | at] $level (open | up | of the way open | of the way up)",
-        "open [to | at] $level",
+        "[to | at] $level (open | up | out | of the way open | of the way up)",
+        "(open | out) [to | at] $level",
+        "up $level",
       ],
       reply: "{$target} at {$level} percent.",
     },
@@ -816,31 +847,41 @@ export const english: LanguagePack = {
           "$target $level [of the way] (down | closed | shut)",
         ),
       ],
-      states: ["$level (closed | down | shut | of the way down)"],
+      states: [
+        "$level (closed | down | in | shut | of the way down)",
+        "(closed | down | in) $level",
+      ],
       reply: "{$target} lowered.",
     },
     "open-more": {
       patterns: [
-        say("open | raise | lift", "[up] $target [by] $amount more"),
+        say("open | raise | lift", "[up] $target [by] $amount [more]"),
         say(
-          "open | raise | lift | bring | move | roll | pull | put",
-          "[up] $target [up] by $amount",
+          `open | raise | lift | roll | wind | pull | ${push}`,
+          "$target (up | out) [by] $amount",
         ),
+        say(`open | ${push} | roll | pull`, "up $target [by] $amount"),
       ],
-      states: ["[$amount] (more open | further open | further up | higher)", "up by $amount"],
+      states: [
+        "[$amount] (more open | further open | further up | higher)",
+        "(up | out | open) [by] $amount",
+        "$amount (up | out | open)",
+      ],
       reply: "{$target} further open.",
     },
     "close-more": {
       patterns: [
-        say("close | shut | lower", "$target [by] $amount more"),
+        say("close | shut | lower | drop", "$target [by] $amount [more]"),
         say(
-          "close | shut | lower | bring | move | roll | pull | put",
-          "[down] $target [down] by $amount",
+          `close | lower | let | roll | wind | pull | ${push}`,
+          "$target (down | in) [by] $amount",
         ),
+        say(`${push} | roll | pull | let`, "down $target [by] $amount"),
       ],
       states: [
         "[$amount] (more closed | further closed | further down | lower)",
-        "down by $amount",
+        "(down | in | closed) [by] $amount",
+        "$amount (down | in | closed)",
       ],
       reply: "{$target} further closed.",
     },
@@ -878,12 +919,12 @@ export const english: LanguagePack = {
     lock: {
       deeds: ["lock"],
       patterns: [say("lock | bolt | secure", "[up] $target [up]"), "$target lock"],
-      states: ["locked [up] | bolted | secured"],
+      states: ["[back] (locked [up] | bolted | secured)"],
       reply: "{$target} locked.",
     },
     unlock: {
       patterns: [say("unlock | unbolt | release", "$target"), "$target unlock"],
-      states: ["unlocked | unbolted"],
+      states: ["[back] (unlocked | unbolted)"],
       reply: "{$target} unlocked.",
     },
     arm: {
@@ -893,7 +934,12 @@ export const english: LanguagePack = {
         say(flick, "on $target"),
         "$mode mode (on | for) $target",
       ],
-      states: ["armed [(for | in | to) $mode [mode]]", "set", "on", "[to | on | in] $mode [mode]"],
+      states: [
+        "armed [(for | in | to) $mode [mode]]",
+        "set",
+        "[back] on",
+        "[back] [to | on | in] $mode [mode]",
+      ],
       reply: "{$target} armed.",
     },
     disarm: {
@@ -936,7 +982,7 @@ export const english: LanguagePack = {
         "$target (play | resume)",
         say("start | get | set", "$target playing"),
       ],
-      states: ["playing"],
+      states: ["[back] playing"],
       reply: "{$target} playing.",
     },
     pause: {
@@ -1022,7 +1068,12 @@ export const english: LanguagePack = {
       reply: "{$target} unmuted.",
     },
     "source-to": {
-      patterns: [say("put | play", "$source (on | through) $target")],
+      patterns: [
+        say("put | play | stick | get", "[some] $source (on | through) $target"),
+        say("play", "[some] $source"),
+        say("put | stick | get", "[some] $source on"),
+        say("put on | stick on", "[some] $source"),
+      ],
       reply: "{$target} on {$source}.",
     },
     press: {
@@ -1052,9 +1103,15 @@ export const english: LanguagePack = {
       states: ["paused | on pause | on hold"],
       reply: "{$target} paused.",
     },
+    "stop-work": {
+      deeds: ["stop"],
+      patterns: [say("stop | halt", "$target"), "$target (stop | halt)"],
+      states: ["stopped"],
+      reply: "{$target} stopped.",
+    },
     dock: {
       deeds: [
-        "dock | (go | come | return) (home | back) | return to [its] (dock | base | station)",
+        "dock | (go | come | return) (home | back) | return to [its] (dock | base | station) | [go and] (charge | recharge)",
       ],
       patterns: [
         say("dock | park", "$target"),
@@ -1065,7 +1122,7 @@ export const english: LanguagePack = {
         "$target (dock | go home | go back | [go] back to [its | your] (dock | base | station))",
         say("recharge | charge", "$target"),
       ],
-      states: ["docked | home | back (in | at | on) [its] (dock | base | station)"],
+      states: ["docked | [back] home | back (in | at | on) [its] (dock | base | station)"],
       reply: "{$target} going home.",
     },
     "program-to": {
@@ -1164,7 +1221,7 @@ export const english: LanguagePack = {
         "(is | are) $target [still | currently | all] $state [right now | now]",
         "(did | have) (I | we | anyone) (turn | turned | switch | switched | leave | left | shut | put) $target $state",
         "(did | have) (I | we | anyone) $state [up] $target",
-        "(tell me | check | see) (if | whether) $target (is | are) [still] $state",
+        "(tell me | check | see) (if | whether | that) $target (is | are) [still] $state",
         "(did | have) (I | we | anyone | you) (leave | left) $target $state",
         "(has | have) $target $state",
         "(is | are) $target $state or not",

@@ -122,9 +122,10 @@ export const french: LanguagePack = {
       in: ["dans $duration", "après $duration", "d'ici $duration"],
       at: ["à $time [$date]", "$date à $time"],
       for: [
-        "$duration",
-        "pendant [les prochaines] $duration",
-        "pour $duration",
+        "[encore] $duration",
+        "pendant [encore | les prochaines] $duration",
+        "[pour] $duration de plus",
+        "pour [encore] $duration",
         "durant $duration",
       ],
       until: ["(jusqu'à | jusque) $time [$date]", "jusqu'à $date [à] $time"],
@@ -144,6 +145,7 @@ export const french: LanguagePack = {
     opening: [
       "(quand | dès que | si) tu (peux | as (le temps | un moment | une minute)) | à l'occasion",
       "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [me]",
+      "(quelqu'un | l'un de vous) (peut | pourrait) [il] [m' | nous] | (est ce que | est ce qu') quelqu'un (peut | pourrait)",
       "je (veux | voudrais | voulais) [bien] [que tu] | j'aimerais [bien] | je souhaite | on (veut | voudrait | peut | pourrait) [avoir] | il (faudrait | faut) | j'ai besoin [de | d'] | (est ce que je | je) (peux | pourrais) avoir | puis je avoir | avoir",
       "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de | (donne | donnez) (moi | nous)",
     ],
@@ -155,7 +157,14 @@ export const french: LanguagePack = {
   },
   targets: {
     all: ["tous", "toutes", "chaque", "les deux"],
-    everything: ["tout", "tous les appareils"],
+    everything: [
+      "tout",
+      "tous les appareils",
+      ...["est allumé", "est encore allumé", "est resté allumé", "reste allumé"].flatMap((on) => [
+        `tout ce qui ${on}`,
+        `ce qui ${on}`,
+      ]),
+    ],
     here: ["ici", "dans cette pièce"],
     it: ["le", "la", "les", "l", "ça", "cela", "celui-là", "celle-là"],
     there: ["là", "là-bas", "là-dedans", "cette pièce-là"],
@@ -180,8 +189,8 @@ export const french: LanguagePack = {
     heater: { one: ["radiateur"], many: ["radiateurs"] },
     thermostat: { one: ["thermostat", "chauffage"], many: ["thermostats", "chauffages"] },
     blind: {
-      one: ["store", "rideau", "volet"],
-      many: ["stores", "rideaux", "volets"],
+      one: ["store", "rideau", "volet", "auvent"],
+      many: ["stores", "rideaux", "volets", "auvents"],
     },
     gate: { one: ["portail"], many: ["portails"] },
     valve: { one: ["vanne"], many: ["vannes"] },
@@ -356,7 +365,12 @@ export const french: LanguagePack = {
     large: ["beaucoup", "nettement", "bien"],
   },
   levels: {
-    least: ["minimum", "au minimum", "le minimum"],
+    least: [
+      "minimum",
+      "au minimum",
+      "le minimum",
+      "(aussi | le plus | la plus) (bas | basse | doux | faible | lent | lente | sombre) [que] possible",
+    ],
     low: ["faible", "lent", "petite vitesse"],
     medium: ["moyen", "moyenne", "vitesse moyenne"],
     high: ["fort", "rapide", "grande vitesse"],
@@ -367,6 +381,7 @@ export const french: LanguagePack = {
       "[à] fond",
       "pleine luminosité",
       "[au] plus fort",
+      "(aussi | le plus | la plus) (fort | forte | haut | haute | clair | claire | vite) [que] possible",
     ],
   },
   fillers: [
@@ -755,23 +770,25 @@ export const french: LanguagePack = {
     open: {
       deeds: ["s'ouvrir | monter"],
       states: [
-        "[complètement | tout | grand] (ouvert | ouverte | ouverts | ouvertes | levé | levés | relevé | en haut)",
+        "[complètement | tout | grand] (ouvert | ouverte | ouverts | ouvertes | levé | levés | relevé | en haut | sorti | sortie | déployé | déployée)",
       ],
       patterns: [
         "(ouvre | ouvrez | ouvrir | lève | levez | lever | relève | remonte | remonter | monte) [complètement | entièrement | en grand] $target [complètement | entièrement | en grand | jusqu'en haut | à fond]",
         `${open} $target [complètement | entièrement | en grand]`,
+        "(sors | sortez | sortir | déploie | déployez | déployer | déroule | déroulez | dérouler) $target",
       ],
       reply: "{$target} s'ouvre.",
     },
     close: {
       deeds: ["se fermer | descendre"],
       states: [
-        "[complètement | tout] (fermé | fermée | fermés | fermées | baissé | baissés | en bas)",
+        "[complètement | tout] (fermé | fermée | fermés | fermées | baissé | baissés | en bas | rentré | rentrée | replié | repliée)",
       ],
       patterns: [
         "(ferme | fermez | fermer | baisse | baissez | baisser | descends | descendre | referme) [complètement | entièrement] $target [complètement | entièrement | jusqu'en bas | à fond]",
         `${close} $target [complètement | entièrement]`,
         "(tire | tirez | tirer) $target",
+        "(rentre | rentrez | rentrer | replie | repliez | replier | enroule | enroulez | enrouler | remballe) $target",
       ],
       reply: "{$target} se ferme.",
     },
@@ -788,7 +805,10 @@ export const french: LanguagePack = {
     },
     "open-more": {
       patterns: [
-        `${open} $target (de | d') $amount [de plus]`,
+        `${open} $target [de | d'] $amount [de plus]`,
+        `${open} $amount $target`,
+        "(sors | sortir | déroule) [encore] $amount $target",
+        "(sors | sortir | déroule) $target [encore] [de | d'] $amount",
         "(monte | monter) $target (de | d') $amount [de plus]",
         "(entrouvre | entrouvrir) $target",
         `${open} encore $amount $target`,
@@ -801,7 +821,10 @@ export const french: LanguagePack = {
     },
     "close-more": {
       patterns: [
-        `${close} $target (de | d') $amount [de plus]`,
+        `${close} $target [de | d'] $amount [de plus]`,
+        `${close} $amount $target`,
+        "(rentre | rentrer | enroule) [encore] $amount $target",
+        "(rentre | rentrer | enroule) $target [encore] [de | d'] $amount",
         `${close} encore $amount $target`,
         `${close} $target encore [$amount]`,
         `${close} [$amount] (plus | davantage) $target`,
@@ -990,7 +1013,11 @@ export const french: LanguagePack = {
       reply: "{$target} : son rétabli.",
     },
     "source-to": {
-      patterns: ["(joue | mets | lance) $source sur $target", `${set} $target sur $source`],
+      patterns: [
+        "(joue | mets | lance) $source sur $target",
+        `${set} $target sur $source`,
+        "(joue | jouez | jouer | mets | mettez | mettre | lance | passe) [du | de la | un peu de] $source",
+      ],
       reply: "{$target} sur {$source}.",
     },
     press: {
@@ -1024,6 +1051,12 @@ export const french: LanguagePack = {
       states: ["en pause"],
       patterns: [`${set} $target en pause`, "$target [en] pause"],
       reply: "{$target} en pause.",
+    },
+    "stop-work": {
+      deeds: ["s'arrêter"],
+      states: ["(arrêté | arrêtée)"],
+      patterns: [`${stop} $target`, "$target stop"],
+      reply: "{$target} arrêté.",
     },
     dock: {
       deeds: ["rentrer [à la base | à sa base]"],

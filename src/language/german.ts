@@ -5,12 +5,13 @@ const flick = "(schalte | schalt | mache | mach | stelle | stell | knipse | knip
 const set = "(setze | setz | stelle | stell | mache | mach | bringe | bring | drehe | dreh)";
 const to = "(auf | zu)";
 const open = "(fahre | fahr | ziehe | zieh | mache | mach | rolle | roll | lasse | lass)";
+const unroll = "fahre | fahr | rolle | roll | kurbel | kurble | ziehe | zieh | lasse | lass";
 const by = "[um] $amount";
 
 const turn =
   "schalte | schalt | mache | mach | stelle | stell | knipse | knips | drehe | dreh | tu";
 const bring =
-  "mach | mache | schalt | schalte | stell | stelle | dreh | drehe | setz | setze | fahr | fahre | tu | lass | lasse | bring | bringe | krieg | färb | färbe";
+  "mach | mache | schalt | schalte | stell | stelle | dreh | drehe | setz | setze | fahr | fahre | tu | lass | lasse | bring | bringe | krieg | färb | färbe | nimm | nehme | schieb | schiebe | wechsle | ändere";
 const bringing =
   "machen | schalten | stellen | drehen | setzen | fahren | haben | lassen | bringen | kriegen | bekommen | halten | färben";
 const ending = `${bringing} | sein | werden | bleiben | gehen | ist | sind | bleibt | wird`;
@@ -148,7 +149,11 @@ export const german: LanguagePack = {
     when: {
       in: ["(in | nach) $duration", "$duration später"],
       at: ["um $time [$date]", "$date um $time"],
-      for: ["für [die nächsten | die nächste] $duration", "$duration lang", "$duration"],
+      for: [
+        "für [die nächsten | die nächste | weitere] $duration",
+        "$duration (lang | länger)",
+        "[weitere] $duration",
+      ],
       until: ["bis [um] $time [$date]", "bis $date [um] $time"],
     },
     then: [
@@ -179,6 +184,7 @@ export const german: LanguagePack = {
   courtesies: {
     opening: [
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst | einen Moment hast)",
+      "(kann | könnte | würde | mag) (jemand | einer | irgendwer | irgendjemand)",
       "(kannst | könntest | würdest | magst | willst) du [so nett sein und] | (können | könnten | würden) Sie",
       "ich (möchte | will | hätte | brauche | bräuchte) [gern | gerne] [dass du] | wir (möchten | wollen | hätten | brauchen) [gern | gerne]",
       "(sei so gut | sei so lieb | sei so nett | tu mir den Gefallen) [und] | (kann | könnte) ich [gern | gerne] | (können | könnten) wir [gern | gerne]",
@@ -193,7 +199,13 @@ export const german: LanguagePack = {
   },
   targets: {
     all: ["alle", "sämtliche", "jede", "jeden", "jedes", "beide"],
-    everything: ["alles", "alle geräte"],
+    everything: [
+      "alles",
+      "alle geräte",
+      ...["alles was", "was"].flatMap((what) =>
+        ["an", "noch an", "eingeschaltet", "noch eingeschaltet"].map((on) => `${what} ${on} ist`),
+      ),
+    ],
     here: ["hier", "hier drin", "in diesem raum", "in diesem zimmer"],
     it: ["es", "sie", "ihn", "ihnen", "dieses", "diese", "diesen"],
     there: ["dort", "dort drin", "da drin", "dem raum dort", "jenem raum"],
@@ -219,8 +231,8 @@ export const german: LanguagePack = {
     heater: { one: ["heizer", "heizkörper"], many: ["heizer", "heizkörper"] },
     thermostat: { one: ["thermostat", "heizung"], many: ["thermostate", "heizungen"] },
     blind: {
-      one: ["rollo", "jalousie", "rollladen", "vorhang"],
-      many: ["rollos", "jalousien", "rollläden", "vorhänge"],
+      one: ["rollo", "jalousie", "rollladen", "vorhang", "markise"],
+      many: ["rollos", "jalousien", "rollläden", "vorhänge", "markisen"],
     },
     gate: { one: ["tor"], many: ["tore"] },
     valve: { one: ["ventil"], many: ["ventile"] },
@@ -391,8 +403,13 @@ export const german: LanguagePack = {
     large: ["viel", "deutlich", "sehr viel"],
   },
   levels: {
-    least: ["minimum", "das minimum", "(kleinste | kleinster | niedrigste | niedrigster) stufe"],
-    low: ["niedrig", "langsam", "kleine stufe", "stufe eins"],
+    least: [
+      "minimum",
+      "das minimum",
+      "(kleinste | kleinster | niedrigste | niedrigster) stufe",
+      "so (dunkel | leise | langsam | niedrig | schwach) wie [es] [nur] (möglich | geht)",
+    ],
+    low: ["niedrig", "langsam", "schwach", "gedimmt", "kleine stufe", "stufe eins"],
     medium: ["mittel", "mittlere stufe", "stufe zwei"],
     high: ["hoch", "schnell", "hohe stufe", "stufe drei"],
     full: [
@@ -404,7 +421,7 @@ export const german: LanguagePack = {
       "(höchste | höchster) stufe",
       "ganz (hoch | auf | rauf)",
       "voll (auf | hoch)",
-      "so (hell | hoch | weit) wie [es] (möglich | geht)",
+      "so (hell | hoch | weit | laut | schnell | stark) wie [es] [nur] (möglich | geht)",
       "volle Helligkeit",
       "volle Pulle",
       "ganz hell",
@@ -601,7 +618,7 @@ export const german: LanguagePack = {
         },
         down: {
           states: [
-            `[um] $amount (${downward})`,
+            `[um] $amount (${downward} | zurück)`,
             `(${downward}) [um $amount]`,
             `$property [[um] $amount] (${downward})`,
             "[$amount] weniger $property",
@@ -877,11 +894,15 @@ export const german: LanguagePack = {
     },
     open: {
       deeds: ["aufgehen | öffnen | hochfahren | auffahren"],
-      states: ["[ganz | komplett] (auf | offen | geöffnet | oben | hoch | rauf | nach oben)"],
+      states: [
+        "[ganz | komplett] (auf | offen | geöffnet | oben | hoch | rauf | nach oben | raus | ausgefahren)",
+      ],
       patterns: [
         "(öffne | öffn | öffnen Sie) $target [ganz | komplett]",
         "$target [ganz | komplett | wieder] (öffnen | aufmachen | hochfahren | hochziehen | aufziehen)",
         `${open} $target [ganz] (auf | hoch | rauf | nach oben)`,
+        `(${unroll}) $target [ganz] (aus | raus | heraus)`,
+        "$target [ganz] (ausfahren | rausfahren | ausrollen | herausfahren | rauskurbeln | auskurbeln)",
         "(hebe | heb) $target [an]",
         "$target aufziehen",
         "$target aufschieben",
@@ -890,11 +911,15 @@ export const german: LanguagePack = {
     },
     close: {
       deeds: ["zugehen | schließen | runterfahren | herunterfahren | zufahren"],
-      states: ["[ganz | komplett] (zu | geschlossen | unten | runter | herunter | nach unten)"],
+      states: [
+        "[ganz | komplett] (zu | geschlossen | unten | runter | herunter | nach unten | rein | eingefahren)",
+      ],
       patterns: [
         "(schließe | schließ | schließen Sie) $target [ganz | komplett]",
         "$target [ganz | komplett | wieder] (schließen | zumachen | herunterfahren | runterfahren | runterlassen | herunterlassen)",
         `${open} $target [ganz] (zu | runter | herunter | nach unten)`,
+        `(${unroll} | hole | hol) $target [ganz] (ein | rein | herein)`,
+        "$target [ganz] (einfahren | reinfahren | einrollen | einholen | reinholen | einziehen | einkurbeln | reinkurbeln)",
         "(senke | senk) $target [ab]",
         "$target zuziehen",
         "$target zuschieben",
@@ -914,10 +939,11 @@ export const german: LanguagePack = {
       patterns: [
         "(öffne | hebe | heb) $target um $amount [weiter]",
         `${open} $target (noch $amount | $amount weiter | weiter) (auf | hoch | rauf)`,
+        `(${unroll} | mach | mache) $target [um] $amount (auf | hoch | rauf | raus | aus)`,
       ],
       states: [
-        "um $amount [weiter] (auf | offen | hoch | rauf | nach oben)",
-        "[$amount] weiter (auf | offen | hoch | rauf | nach oben)",
+        "[um] $amount [weiter] (auf | offen | hoch | höher | rauf | nach oben | raus)",
+        "[$amount] weiter (auf | offen | hoch | rauf | nach oben | raus)",
       ],
       reply: "{$target} weiter auf.",
     },
@@ -925,10 +951,11 @@ export const german: LanguagePack = {
       patterns: [
         "(schließ | schließe | senke | senk) $target um $amount [weiter]",
         `${open} $target (noch $amount | $amount weiter | weiter) (zu | runter)`,
+        `(${unroll} | mach | mache) $target [um] $amount (zu | runter | rein | ein)`,
       ],
       states: [
-        "um $amount [weiter] (zu | runter | herunter | nach unten)",
-        "[$amount] weiter (zu | runter | herunter | nach unten)",
+        "[um] $amount [weiter] (zu | runter | tiefer | herunter | nach unten | rein)",
+        "[$amount] weiter (zu | runter | herunter | nach unten | rein)",
       ],
       reply: "{$target} weiter zu.",
     },
@@ -1136,6 +1163,9 @@ export const german: LanguagePack = {
     "source-to": {
       patterns: [
         "(spiel | spiele) $source [auf | am | über] $target",
+        "(spiel | spiele | leg | lege) [etwas] $source [auf]",
+        "(mach | mache | stell | stelle | schalt | schalte) [etwas] $source (an | rein)",
+        "[etwas] $source (spielen | auflegen | anmachen | anstellen)",
         `(${set} | schalte | schalt) $target [um] auf $source [um]`,
       ],
       reply: "{$target} auf {$source}.",
@@ -1173,6 +1203,12 @@ export const german: LanguagePack = {
         "$target (Pause | pausieren | anhalten)",
         "(halte | halt) $target an",
       ],
+      reply: "{$target} angehalten.",
+    },
+    "stop-work": {
+      deeds: ["stoppen | aufhören | stehen bleiben"],
+      states: ["gestoppt"],
+      patterns: ["(stoppe | stopp) $target", "$target (stopp | halt | stoppen)"],
       reply: "{$target} angehalten.",
     },
     dock: {
@@ -1284,8 +1320,9 @@ export const german: LanguagePack = {
       patterns: [
         "ist $target [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state",
         "ist [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state [in | im | am | auf] $target",
+        "ist (in | im | am | auf) $target [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state",
         "ist [noch] (etwas | was | irgendwas | irgendetwas) [in | im | am | auf] $target [noch] $state",
-        "(habe | hab) ich [irgendein | irgendeine | irgendwelche | noch] $target $state gelassen",
+        "(habe | hab) ich (irgendein | irgendeine | irgendwelche) $target [noch] $state gelassen",
         "(ist | sind) [noch] (irgendeine | irgendwelche | irgendein | noch) [von] $target [noch] $state",
         "(ist | steht) (in | im | am) $target [noch] etwas $state",
       ],

@@ -109,7 +109,11 @@ export const italian: LanguagePack = {
     when: {
       in: ["(tra | fra | dopo) $duration"],
       at: ["(alle | alle ore | all' | a) $time [[di] $date]", "$date (alle | all' | a) $time"],
-      for: ["$duration", "per [i prossimi] $duration", "per la durata di $duration"],
+      for: [
+        "[altri | altre | un altro | un'altra | ancora] $duration",
+        "per [i prossimi | altri | altre | un altro | un'altra | ancora] $duration",
+        "per la durata di $duration",
+      ],
       until: [
         "fino (alle | all' | a) $time [[di] $date]",
         "fino [a] $date (alle | a | all') $time",
@@ -143,6 +147,7 @@ export const italian: LanguagePack = {
   courtesies: {
     opening: [
       "(quando | appena | se) (puoi | hai (un momento | un minuto | tempo))",
+      "(può | potrebbe) qualcuno | qualcuno (può | potrebbe)",
       "per favore | per piacere | (puoi | potresti | può | potrebbe | vuoi | vorresti | riesci a) [per favore] | (vorrei | voglio | vogliamo | vorremmo | desidero | mi piacerebbe | ho bisogno di | mi serve) [avere]",
       "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | (posso | possiamo | potremmo | potrei) avere | dai | vai e | è ora di | (dammi | dacci)",
     ],
@@ -164,7 +169,15 @@ export const italian: LanguagePack = {
       "entrambi",
       "entrambe",
     ],
-    everything: ["tutto", "tutti i dispositivi"],
+    everything: [
+      "tutto",
+      "tutti i dispositivi",
+      ...["è acceso", "è ancora acceso", "è rimasto acceso"].flatMap((on) => [
+        `tutto quello che ${on}`,
+        `tutto ciò che ${on}`,
+        `quello che ${on}`,
+      ]),
+    ],
     here: ["qui", "in questa stanza", "qua"],
     it: ["lo", "la", "li", "le", "quello", "quella", "quelli", "quelle"],
     there: ["lì", "là", "lì dentro", "quella stanza"],
@@ -377,11 +390,22 @@ export const italian: LanguagePack = {
     large: ["molto", "parecchio", "tanto"],
   },
   levels: {
-    least: ["minimo", "il minimo"],
+    least: [
+      "minimo",
+      "il minimo",
+      "il più (basso | bassa | piano | lento | lenta | debole) possibile",
+    ],
     low: ["basso", "bassa", "lento", "bassa velocità"],
     medium: ["medio", "media", "media velocità"],
     high: ["alto", "alta", "veloce", "alta velocità"],
-    full: ["[il] massimo", "piena potenza", "massima potenza", "al massimo", "[a] manetta"],
+    full: [
+      "[il] massimo",
+      "piena potenza",
+      "massima potenza",
+      "al massimo",
+      "[a] manetta",
+      "il più (forte | alto | alta | luminoso | luminosa | veloce) possibile",
+    ],
   },
   enclitics: ["lo", "la", "li", "le", "mi", "melo", "mela", "meli", "mele"],
   fillers: [
@@ -610,7 +634,7 @@ export const italian: LanguagePack = {
     "ask-setting": {
       patterns: [
         "(a quanto | a quanti gradi | su cosa | come) (è | sono) (impostato | impostata | regolato | messo) $target",
-        "(a quanto | a quanti gradi | su cosa) (è | sono) $target [impostato | impostata]",
+        "(a quanto | a quanti gradi | su cosa) (è | sono | sta | stanno) $target [impostato | impostata]",
       ],
       reply: "",
     },
@@ -760,12 +784,14 @@ export const italian: LanguagePack = {
     open: {
       deeds: ["aprirsi | si apra | si aprano | aprire"],
       states: [
-        "[tutto | tutta | completamente | del tutto] (aperto | aperta | aperti | aperte | su | alzato | alzata)",
+        "[tutto | tutta | completamente | del tutto] (aperto | aperta | aperti | aperte | su | alzato | alzata | srotolato | srotolata | fuori)",
       ],
       patterns: [
         "(apri | apra | aprire | alza | alzi | alzare | solleva | tira su) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in cima]",
         "(tira | tiri | tirare | manda) su $target",
         "(tira | tirare) $target su",
+        "(tira | tiri | tirare | manda) fuori $target",
+        "(srotola | srotolare | stendi | stendere) $target",
         `${open} $target [del tutto | completamente]`,
       ],
       reply: "{$target}: in apertura.",
@@ -773,12 +799,14 @@ export const italian: LanguagePack = {
     close: {
       deeds: ["chiudersi | si chiuda | si chiudano | chiudere"],
       states: [
-        "[tutto | tutta | completamente | del tutto] (chiuso | chiusa | chiusi | chiuse | giù | abbassato | abbassata)",
+        "[tutto | tutta | completamente | del tutto] (chiuso | chiusa | chiusi | chiuse | giù | abbassato | abbassata | ritirato | ritirata | arrotolata)",
       ],
       patterns: [
         "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in fondo]",
         "(tira | tirare | manda | cala) giù $target",
         "(tira | tirare) $target giù",
+        "(tira | tiri | tirare) dentro $target",
+        "(ritira | ritiri | ritirare | riavvolgi | arrotola | arrotolare) $target",
         "(tira | tiri | tirare) $target",
       ],
       reply: "{$target}: in chiusura.",
@@ -797,7 +825,9 @@ export const italian: LanguagePack = {
     "open-more": {
       patterns: [
         "(apri | apra | aprire | alza | alzi | alzare | solleva) [di più] $target (di | del | dell') $amount [di più]",
-        `${open} $amount $target`,
+        `${open} [di] $amount $target`,
+        `${open} $target [di] $amount`,
+        "(tira | tirare) (su | fuori) $amount $target",
         `${open} (ancora $amount | [$amount] di più) $target`,
         `${open} $target (ancora [$amount] | [$amount] di più)`,
       ],
@@ -807,6 +837,9 @@ export const italian: LanguagePack = {
     "close-more": {
       patterns: [
         "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [di più] $target (di | del | dell') $amount [di più]",
+        `${close} [di] $amount $target`,
+        `${close} $target [di] $amount`,
+        "(tira | tirare) (giù | dentro) $amount $target",
         `${close} (ancora $amount | [$amount] di più) $target`,
         `${close} $target (ancora [$amount] | [$amount] di più)`,
       ],
@@ -990,6 +1023,7 @@ export const italian: LanguagePack = {
     "source-to": {
       patterns: [
         "(metti | mettere | riproduci) $source (su | sul | sulla | in) $target",
+        "(metti | metta | mettere | riproduci | suona) [un po' di | del | della] $source",
         `(${set} | passa) $target (su | a | alla | sulla | al) $source`,
       ],
       reply: "{$target} su {$source}.",
@@ -1024,6 +1058,12 @@ export const italian: LanguagePack = {
       states: ["in pausa"],
       patterns: [`${set} $target in pausa`, `${set} in pausa $target`, "$target [in] pausa"],
       reply: "{$target} in pausa.",
+    },
+    "stop-work": {
+      deeds: ["fermarsi | si fermi"],
+      states: ["(fermo | ferma | fermato)"],
+      patterns: [`${stop} $target`, "$target (stop | fermo | ferma)"],
+      reply: "{$target} fermo.",
     },
     dock: {
       deeds: ["tornare (alla [sua] base | a casa) | torni (alla [sua] base | a casa)"],

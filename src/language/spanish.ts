@@ -20,9 +20,10 @@ const put =
   "pon | ponga | poner | ponme | deja | deje | dejar | ajusta | ajuste | ajustar | mantén | mantener | haz | coloca | cambia | cambiar | vuelve a poner | tener | tenga";
 const adjust =
   "pon | ponga | poner | ajusta | ajuste | ajustar | fija | fije | fijar | deja | dejar | coloca | cambia | cambie | cambiar | regula | regular | lleva";
-const raise = "sube | suba | subir | aumenta | aumente | aumentar | incrementa | incrementar";
+const raise =
+  "sube | súbele | suba | subir | aumenta | aumente | aumentar | incrementa | incrementar";
 const lower =
-  "baja | baje | bajar | reduce | reduzca | reducir | disminuye | disminuya | disminuir";
+  "baja | bájale | baje | bajar | reduce | reduzca | reducir | disminuye | disminuya | disminuir";
 const should =
   "debe | deben | debería | deberían | puede | pueden | tiene que | tienen que | podría | podrían";
 
@@ -110,7 +111,12 @@ export const spanish: LanguagePack = {
     when: {
       in: ["(en | dentro de | después de | tras) $duration"],
       at: ["(a | al) $time [$date]", "$date (a | al) $time"],
-      for: ["$duration", "durante [los próximos] $duration", "por $duration"],
+      for: [
+        "[otro | otros | otra | otras] $duration",
+        "$duration más",
+        "durante [los próximos | otros | otras] $duration",
+        "por $duration",
+      ],
       until: ["hasta [el] $time [$date]", "hasta $date [a | a las | a la] $time"],
     },
     then: ["y", "e", "luego", "y luego", "después", "y después", "y entonces", "pero", "y también"],
@@ -127,6 +133,7 @@ export const spanish: LanguagePack = {
   courtesies: {
     opening: [
       "(cuando | en cuanto | si) (puedas | puedes | tengas (un momento | un minuto | tiempo))",
+      "(puede | podría) alguien | alguien (puede | podría) | (que | a ver si) alguien",
       "por favor | (puedes | podrías | puede | podría | quieres | querrías) [por favor] | (quiero | quisiera | querría | queremos | me gustaría | necesito | desearía) [tener]",
       "(te | le) (importa | importaría) | serías tan amable de | haz el favor de | hazme el favor de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo | podríamos | podemos) tener | que | (dame | danos | ponme | ponnos)",
     ],
@@ -138,7 +145,15 @@ export const spanish: LanguagePack = {
   },
   targets: {
     all: ["los dos", "las dos", "todos", "todas", "cada", "ambos", "ambas"],
-    everything: ["lo todo", "todo", "todos los aparatos"],
+    everything: [
+      "lo todo",
+      "todo",
+      "todos los aparatos",
+      ...["esté encendido", "está encendido", "siga encendido", "quede encendido"].flatMap((on) => [
+        `todo lo que ${on}`,
+        `lo que ${on}`,
+      ]),
+    ],
     here: ["aquí", "en esta habitación", "acá"],
     it: ["lo", "la", "los", "las", "eso", "ese", "esa"],
     there: ["allí", "allá", "ahí", "esa habitación"],
@@ -160,8 +175,8 @@ export const spanish: LanguagePack = {
     heater: { one: ["calefactor", "radiador"], many: ["calefactores", "radiadores"] },
     thermostat: { one: ["termostato", "calefacción"], many: ["termostatos"] },
     blind: {
-      one: ["persiana", "cortina", "estor"],
-      many: ["persianas", "cortinas", "estores"],
+      one: ["persiana", "cortina", "estor", "toldo"],
+      many: ["persianas", "cortinas", "estores", "toldos"],
     },
     gate: { one: ["portón", "verja"], many: ["portones", "verjas"] },
     valve: { one: ["válvula"], many: ["válvulas"] },
@@ -337,7 +352,11 @@ export const spanish: LanguagePack = {
     large: ["mucho", "bastante"],
   },
   levels: {
-    least: ["mínimo", "el mínimo"],
+    least: [
+      "mínimo",
+      "el mínimo",
+      "lo más (bajo | baja | flojo | tenue | lento | oscuro) [que] (posible | se pueda | pueda)",
+    ],
     low: ["bajo", "baja", "lento", "velocidad baja"],
     medium: ["medio", "media", "velocidad media"],
     high: ["alto", "alta", "rápido", "velocidad alta"],
@@ -349,6 +368,7 @@ export const spanish: LanguagePack = {
       "al máximo",
       "todo lo que (dé | pueda)",
       "[al] cien por cien",
+      "lo más (alto | alta | fuerte | brillante | claro | rápido) [que] (posible | se pueda | pueda)",
     ],
   },
   enclitics: ["lo", "la", "los", "las", "me", "melo", "mela", "melos", "melas"],
@@ -724,23 +744,25 @@ export const spanish: LanguagePack = {
     open: {
       deeds: ["abrirse | abra | abran | subir | suba"],
       states: [
-        "[del todo | completamente] (abierto | abierta | abiertos | abiertas | arriba | subido | subida | levantado)",
+        "[del todo | completamente] (abierto | abierta | abiertos | abiertas | arriba | subido | subida | levantado | extendido | extendida | desplegado)",
       ],
       patterns: [
         "(abre | abra | abrir | sube | suba | subir | levanta | levante | levantar) [del todo | completamente] $target [del todo | completamente | entero | hasta arriba]",
         `${open} $target [del todo | completamente | por completo]`,
+        "(saca | saque | sacar | extiende | extienda | extender | despliega | desplegar) $target",
       ],
       reply: "{$target}: abriendo.",
     },
     close: {
       deeds: ["cerrarse | cierre | cierren | bajar | baje"],
       states: [
-        "[del todo | completamente] (cerrado | cerrada | cerrados | cerradas | abajo | bajado | bajada)",
+        "[del todo | completamente] (cerrado | cerrada | cerrados | cerradas | abajo | bajado | bajada | recogido | recogida | plegado)",
       ],
       patterns: [
         "(cierra | cierre | cerrar | baja | baje | bajar) [del todo | completamente] $target [del todo | completamente | entero | hasta abajo]",
         `${close} $target [del todo | completamente | por completo]`,
         "(corre | corra | correr | echa) $target",
+        "(recoge | recoja | recoger | mete | meta | meter | pliega | plegar | enrolla | enrollar) $target",
       ],
       reply: "{$target}: cerrando.",
     },
@@ -755,8 +777,9 @@ export const spanish: LanguagePack = {
     },
     "open-more": {
       patterns: [
-        "(sube | suba | subir | levanta | levantar) $target [en] $amount [más]",
-        "(abre | abra | abrir) $target [en] $amount más",
+        `${open} $target [en] $amount [más]`,
+        "(saca | sacar | extiende) $amount $target",
+        "(saca | sacar | extiende) $target [en] $amount",
         `${open} $amount $target`,
         `${open} [todavía | aún] [$amount] más $target`,
         `${open} $target [todavía | aún] [$amount] más`,
@@ -766,8 +789,9 @@ export const spanish: LanguagePack = {
     },
     "close-more": {
       patterns: [
-        "(baja | baje | bajar) $target [en] $amount [más]",
-        "(cierra | cierre | cerrar) $target [en] $amount más",
+        `${close} $target [en] $amount [más]`,
+        `${close} $amount $target`,
+        "(recoge | recoger) $amount $target",
         `${close} [todavía | aún] [$amount] más $target`,
         `${close} $target [todavía | aún] [$amount] más`,
       ],
@@ -952,6 +976,7 @@ export const spanish: LanguagePack = {
     "source-to": {
       patterns: [
         "(pon | poner | reproduce) $source en $target",
+        "(pon | ponga | poner | ponme | reproduce) [algo de | un poco de] $source",
         `(${set} | cambia) $target (en | a) $source`,
       ],
       reply: "{$target} en {$source}.",
@@ -992,6 +1017,12 @@ export const spanish: LanguagePack = {
       states: ["en pausa"],
       patterns: ["(pausa | pause | pausar) $target", "$target [en] pausa"],
       reply: "{$target} en pausa.",
+    },
+    "stop-work": {
+      deeds: ["parar | pare | pararse | detenerse | se detenga"],
+      states: ["(parado | parada | detenido | detenida)"],
+      patterns: [`${stop} $target`, "$target (alto | para)"],
+      reply: "{$target} parado.",
     },
     dock: {
       deeds: ["volver a [su | la] (base | casa) | vuelva a [su | la] (base | casa)"],

@@ -54,6 +54,7 @@ export const vocabularyIds = [
   "start",
   "stop",
   "pause-work",
+  "stop-work",
   "dock",
   "program-to",
   "program-start",

@@ -260,6 +260,8 @@ export function shippedIntents(
     start: called("start"),
     stop: called("stop"),
     "pause-work": called("pause"),
+    // What goes about stays where it is, and has nothing else to stop.
+    "stop-work": ofKinds(["vacuum"], called("pause")),
     dock: called("dock"),
     "program-to": chosen("program"),
     "program-start": {

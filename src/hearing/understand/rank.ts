@@ -76,6 +76,13 @@ export function rankReadings(readings: readonly Reading[], { room, chosen }: Spe
   if (only && best.length === 1) {
     return [{ reading: only, kept: true, rule: "first by rank" }, ...dropped.reverse()];
   }
+  const known = new Set(best.flatMap(({ meaning }) => propertiesOf(meaning, "set")));
+  best = best.filter((reading) => {
+    const moved = propertiesOf(reading.meaning, "nudge");
+    if (moved.length === 0 || !moved.every((each) => known.has(each))) return true;
+    dropped.push({ reading, kept: false, rule: "by how much, where another says how far" });
+    return false;
+  });
   const distinct = new Map<string, Reading>();
   // Readings that mean the same are told apart by id, so that the order of files has no say.
   const ordered = best.sort((a, b) => (a.intent.id < b.intent.id ? -1 : 1));
@@ -94,6 +101,15 @@ export function rankReadings(readings: readonly Reading[], { room, chosen }: Spe
   const rule = distinct.size > 1 ? "nothing decides between these" : "first by rank";
   const kept = [...distinct.values()].map((reading) => ({ reading, kept: true, rule }));
   return [...kept, ...dropped.reverse()];
+}
+
+/** What a reading sets, or changes by an amount, of which devices. */
+function propertiesOf(meaning: Reading["meaning"], by: "set" | "nudge"): string[] {
+  if (meaning.result !== "do") return [];
+  return meaning.effects.flatMap((effect) => {
+    const values = by === "set" ? "set" in effect && effect.set : "nudge" in effect && effect.nudge;
+    return Object.keys(values || {}).map((property) => JSON.stringify([effect.device, property]));
+  });
 }
 
 /** Equal for effects that are the same, in whatever order their properties were written. */
