@@ -1154,6 +1154,9 @@ export const dutch: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "wat (is | staat) er [nog | allemaal | allemaal nog] $state",
+        "wat heb ik [nog] $state (gelaten | laten staan)",
+
         "welke [van] $target (is | zijn | staan | staat) [nog] $state",
         "hoeveel [van] $target (is | zijn | staan | staat) [er] [nog] $state",
         "wat (is | staat) [er] [nog] $state (in | op) $target",
@@ -1166,6 +1169,10 @@ export const dutch: LanguagePack = {
     },
     "ask-any": {
       patterns: [
+        "(is | staat) er [nog] iets [nog] $state",
+        "(is | staat) [nog] iets $state",
+        "heb ik [nog] iets $state (gelaten | laten staan)",
+
         "(is | staat) er [nog] iets $state [in | op | bij] $target",
         "(is | staat) er [in | op | bij] $target [nog] iets $state",
         "(is | staat) er [nog] ergens [een] $target $state",

@@ -1236,6 +1236,9 @@ export const english: LanguagePack = {
     "ask-whether-does": { patterns: ["(does | do) $target [still] $state"], reply: "" },
     "ask-which": {
       patterns: [
+        "(what is | what's | what are) [still | left | all] $state [right now | now]",
+        "what (did | have) (I | we) (leave | left) $state",
+
         "(what is | what's) [still | left] $state [in | at | on] $target",
         "(which | what) [of] $target (is | are) [still | currently | left] $state [right now | now]",
         "(list | name | tell me | show me) [of] $target (that | which) (is | are) [still] $state",
@@ -1251,6 +1254,10 @@ export const english: LanguagePack = {
     },
     "ask-any": {
       patterns: [
+        "(is | are) [there] anything [still | left | else] $state [right now | now]",
+        "anything [still | left | else] $state",
+        "(did | have) (I | we) (leave | left) anything [still] $state",
+
         "any [of] $target [still] $state",
         "anything [still | left] $state [in | at | on] $target",
         "(is | are) [there] any [of] $target [still | left] $state [right now | now]",

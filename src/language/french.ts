@@ -290,7 +290,7 @@ export const french: LanguagePack = {
       "verrouillées",
     ],
     unlocked: ["déverrouillé", "déverrouillée", "déverrouillés", "déverrouillées"],
-    armed: ["armé", "armée", "armées", "activée"],
+    armed: ["armé", "armée", "armées", "activée", "mise", "enclenchée"],
     disarmed: ["désarmé", "désarmée", "désarmées", "désactivée"],
     recording: ["en train d'enregistrer"],
     playing: ["en train de jouer", "en lecture"],
@@ -418,7 +418,7 @@ export const french: LanguagePack = {
     ),
     ..."allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),
   ],
-  clauses: "je j me mon ma mes on nous il elle c est sont suis ai".split(" "),
+  clauses: "je j me mon ma mes on nous il elle c est sont suis ai reste restent".split(" "),
   reasons: ["parce que", "parce qu'", "car", "puisque", "vu que"],
   adjectives: {
     co2: ["(étouffant | confiné)"],
@@ -1146,6 +1146,10 @@ export const french: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "qu'est ce qui est [encore | resté] $state",
+        "qu'est ce qu'il (y a | reste) [encore] [de | d'] $state",
+        "qu'est ce que j'ai laissé $state",
+
         "(quel | quels | quelle | quelles) (est | sont) $target [encore | toujours] $state",
         "(quel | quels | quelle | quelles) $target (est | sont) [encore | toujours | restés | restées] $state",
         "combien de $target (est | sont) [encore | toujours] $state",
@@ -1162,8 +1166,13 @@ export const french: LanguagePack = {
     },
     "ask-any": {
       patterns: [
+        "(est ce qu'il y a | y a t il | il y a | il reste | reste t il | est ce qu'il reste) [encore] quelque chose [de | d'] $state",
+        "[est ce que] quelque chose est [encore | resté] $state",
+        "[est ce que] j'ai laissé quelque chose [de | d'] $state",
+
         "(est ce qu'il y a | y a t il | il y a) [encore] (un | une | des) $target [encore] $state",
         "est ce qu'il reste (un | une | des | quelque chose) [de | d'] $target $state",
+        "(est ce qu'il y a | y a t il | il y a | il reste | reste t il) [encore] quelque chose (de | d') $state (dans | à | au | en) $target",
         "(est ce que | est ce qu'il y a) quelque chose [est] [encore] [d'] $state [dans | à | au | en] $target",
         "(est ce qu'il y a | y a t il | reste t il) [encore] quelque chose (de | d') $state [dans | à | au | en] $target",
         "y a t il (encore | un | une | des) $target [encore] $state",

@@ -463,7 +463,7 @@ export const german: LanguagePack = {
     "bloß",
   ],
   hedges: [
-    ..."sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keines nie niemals nichts nirgends ohne weder noch stopp statt anstatt lieber fast beinahe".split(
+    ..."sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keines nie niemals nichts nirgends ohne weder stopp statt anstatt lieber fast beinahe".split(
       " ",
     ),
     ..."wenn falls ob sobald solange während bevor nachdem bis als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
@@ -1301,6 +1301,9 @@ export const german: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "was ist [alles | noch | alles noch] $state",
+        "was (habe | hab) ich [noch | alles] $state gelassen",
+
         "welche [von] $target (ist | sind) [noch | gerade | alle] $state",
         "wie viele [von] $target (ist | sind) [noch | gerade] $state",
         "wie viele [von] $target (habe | hab) ich [noch] $state gelassen",
@@ -1318,6 +1321,9 @@ export const german: LanguagePack = {
     },
     "ask-any": {
       patterns: [
+        "ist [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state",
+        "(habe | hab) ich [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state gelassen",
+
         "ist $target [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state",
         "ist [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state [in | im | am | auf] $target",
         "ist (in | im | am | auf) $target [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state",

@@ -332,8 +332,8 @@ export const italian: LanguagePack = {
     on: [],
     docked: [],
     moving: ["si muove"],
-    running: ["funziona", "funzionano"],
-    playing: ["suona", "suonano"],
+    running: ["funziona", "funzionano", "va", "sta andando", "sta funzionando", "sta girando"],
+    playing: ["suona", "suonano", "sta suonando"],
   },
   colours: {
     "#ff0000": ["rosso", "rossa"],
@@ -444,7 +444,8 @@ export const italian: LanguagePack = {
     ),
     ..."acceso accesi spento spenti aperto aperti chiuso chiusi messo lasciato".split(" "),
   ],
-  clauses: "io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto".split(" "),
+  clauses:
+    "io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto fa va piove resta rimane".split(" "),
   reasons: ["perché", "poiché", "siccome", "visto che", "dato che", "che"],
   adjectives: {
     co2: ["(viziata | pesante)"],
@@ -524,7 +525,7 @@ export const italian: LanguagePack = {
           ],
           commands: [
             `(${raise}) [$amount] $property [[di | del] $amount]`,
-            `(${raise}) [$amount] $target`,
+            `(${raise}) [[di] $amount] $target`,
             `(${raise}) $target [[di | del | dell'] $amount]`,
             `(${raise}) [di] [$amount] $property ${di} $target [[di | del | dell'] $amount]`,
             `[$amount] più $property ${di} $target`,
@@ -539,7 +540,7 @@ export const italian: LanguagePack = {
           ],
           commands: [
             `(${lower}) [$amount] $property [[di | del] $amount]`,
-            `(${lower}) [$amount] $target`,
+            `(${lower}) [[di] $amount] $target`,
             `(${lower}) $target [[di | del | dell'] $amount]`,
             `(${lower}) [di] [$amount] $property ${di} $target [[di | del | dell'] $amount]`,
             `[$amount] meno $property ${di} $target`,
@@ -611,7 +612,7 @@ export const italian: LanguagePack = {
       deeds: ["partire | parta | funzionare | funzioni | andare"],
       states: ["in funzione"],
       patterns: [
-        "(avvia | avvii | avviare | fai partire | fai andare) $target",
+        "(avvia | avvii | avviare | fai partire | (fai | fare) (andare | funzionare)) $target",
         "(metti | mettere) in (funzione | moto) $target",
       ],
       reply: "{$target}: acceso.",
@@ -643,10 +644,7 @@ export const italian: LanguagePack = {
       reply: "",
     },
     "power-on": {
-      patterns: [
-        "(riaccendi | riaccenda | riaccendere) $target",
-        "(fai | fare) (andare | funzionare) $target",
-      ],
+      patterns: ["(riaccendi | riaccenda | riaccendere) $target"],
       reply: "{$target}: acceso.",
     },
     "power-off": {
@@ -934,7 +932,7 @@ export const italian: LanguagePack = {
       deeds: ["suonare | suoni"],
       states: ["in riproduzione"],
       patterns: [
-        "(riproduci | riprendi | riprendere | continua | suona | fai partire) $target",
+        "(riproduci | riprendi | riprendere | continua | suona | fai partire | (fai | fare) (andare | suonare)) $target",
         "(metti | mettere | riproduci | riprendi | fai partire) la musica [in | nel | nella | su | sul | del | della] $target",
         `(${start} | riprendi) [la] (riproduzione | musica) (su | ${of} | sul | sulla | sull') $target`,
         "$target (riproduci | suona)",
@@ -1149,6 +1147,9 @@ export const italian: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "(cosa | che cosa) (è | c'è | c' è | è rimasto) [ancora] [di | d'] $state",
+        "(cosa | che cosa) ho lasciato [di | d'] $state",
+
         "(quali | che) $target (sono | è) [ancora] $state",
         "quali sono $target [ancora] $state",
         "(quante | quanti) $target (sono | ci sono) [ancora] $state",
@@ -1164,6 +1165,10 @@ export const italian: LanguagePack = {
     },
     "ask-any": {
       patterns: [
+        "(c'è | c' è | è rimasto) [ancora] qualcosa [di | d'] [ancora] $state",
+        "è rimasto [ancora] $state qualcosa",
+        "ho lasciato (qualcosa [di | d'] $state | $state qualcosa)",
+
         "(c'è | ci sono) [ancora] (qualche | una | un | delle | dei) $target [ancora] $state",
         "(c'è | è rimasto) [ancora] qualcosa [di | d'] [ancora] $state [in | nel | nella] $target",
         "(c' è | ci sono) (qualche | alcune | alcuni | ancora) [di] $target [ancora] $state",

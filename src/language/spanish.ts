@@ -20,10 +20,9 @@ const put =
   "pon | ponga | poner | ponme | deja | deje | dejar | ajusta | ajuste | ajustar | mantén | mantener | haz | coloca | cambia | cambiar | vuelve a poner | tener | tenga";
 const adjust =
   "pon | ponga | poner | ajusta | ajuste | ajustar | fija | fije | fijar | deja | dejar | coloca | cambia | cambie | cambiar | regula | regular | lleva";
-const raise =
-  "sube | súbele | suba | subir | aumenta | aumente | aumentar | incrementa | incrementar";
+const raise = "sube | suba | subir | aumenta | aumente | aumentar | incrementa | incrementar";
 const lower =
-  "baja | bájale | baje | bajar | reduce | reduzca | reducir | disminuye | disminuya | disminuir";
+  "baja | baje | bajar | reduce | reduzca | reducir | disminuye | disminuya | disminuir";
 const should =
   "debe | deben | debería | deberían | puede | pueden | tiene que | tienen que | podría | podrían";
 
@@ -140,7 +139,7 @@ export const spanish: LanguagePack = {
     closing: [
       "detrás de (mí | nosotros)",
       "cuando tengas (un momento | un minuto | tiempo) | un momento | un momentito | un segundo",
-      "por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | vale | otra vez | de nuevo | no hay nadie [ahí | allí | aquí] | porfa | porfi | anda | venga | va",
+      "más o menos | por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | vale | otra vez | de nuevo | no hay nadie [ahí | allí | aquí] | porfa | porfi | anda | venga | va",
     ],
   },
   targets: {
@@ -277,8 +276,8 @@ export const spanish: LanguagePack = {
       "bloqueado",
     ],
     unlocked: ["sin llave", "desbloqueada", "desbloqueado"],
-    armed: ["armada", "armado", "activada", "activado", "conectada"],
-    disarmed: ["desarmada", "desarmado", "desactivada", "desconectada"],
+    armed: ["armada", "armado", "activada", "activado", "conectada", "puesta", "puesto"],
+    disarmed: ["desarmada", "desarmado", "desactivada", "desconectada", "quitada"],
     recording: ["grabando"],
     playing: ["sonando", "reproduciendo"],
     paused: ["en pausa"],
@@ -406,7 +405,10 @@ export const spanish: LanguagePack = {
       " ",
     ),
   ],
-  clauses: "yo mi me tengo tenemos nos está están es son soy estoy hay se él ella".split(" "),
+  clauses:
+    "yo mi me tengo tenemos nos está están es son soy estoy hay se él ella hace va sigue siguen queda".split(
+      " ",
+    ),
   reasons: ["porque", "ya que", "que", "pues"],
   adjectives: {
     co2: ["(cargado | viciado)"],
@@ -487,6 +489,7 @@ export const spanish: LanguagePack = {
             `(${raise}) [$amount] $property [en] [$amount]`,
             `(${raise}) [$amount] $target`,
             `(${raise}) $target [en] [$amount] [más]`,
+            "(súbele | subirle) [$amount] (a | al) $target [$amount]",
             `(${raise}) [$amount] $property ${de} $target [en] [$amount]`,
             `[$amount] más [de] $property ${de} $target`,
           ],
@@ -503,6 +506,7 @@ export const spanish: LanguagePack = {
             `(${lower}) [$amount] $property [en] [$amount]`,
             `(${lower}) [$amount] $target`,
             `(${lower}) $target [en] [$amount] [más]`,
+            "(bájale | bajarle) [$amount] (a | al) $target [$amount]",
             `(${lower}) [$amount] $property ${de} $target [en] [$amount]`,
             `[$amount] menos [de] $property ${de} $target`,
           ],
@@ -1117,6 +1121,9 @@ export const spanish: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "qué (hay | queda | está) [todavía | aún] $state",
+        "qué [me] he dejado $state",
+
         "(qué | cuáles) $target (está | están | siguen) [todavía | aún] $state",
         "(cuántas | cuántos) $target (están | siguen | hay) [todavía | aún] $state",
         "qué $target hay $state",
@@ -1131,6 +1138,9 @@ export const spanish: LanguagePack = {
     },
     "ask-any": {
       patterns: [
+        "(hay | queda | está) algo [todavía | aún] $state",
+        "[me] he dejado algo $state",
+
         "(hay | queda | sigue) [todavía | aún] (algún | alguna | algo de) $target [todavía | aún] $state",
         "(hay | queda) [todavía | aún] algo $state [en] $target",
         "(está | sigue) algo $state [en] $target",

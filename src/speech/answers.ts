@@ -8,6 +8,9 @@ import type { Speech } from "./speech.ts";
 import { type WrittenIn, writtenQuantity } from "./quantities.ts";
 import { formatReply } from "./format.ts";
 
+/** Most devices of which it is told that none of them is so. */
+const mostTold = 4;
+
 /** Answers a question from states; a device without one is as it starts. */
 export function answerQuestion(speech: Speech, question: Question): string {
   const { book, pack, language, states } = speech;
@@ -39,6 +42,10 @@ export function answerQuestion(speech: Speech, question: Question): string {
   if (question.form === "which") {
     if (those.length === 0) return formatReply(pack.answers.none, language, {});
     return formatReply(pack.answers.list, language, { list: list(those.map(nameOf)) });
+  }
+  // Nobody wants to hear of all of a home that none of it is so.
+  if (question.form === "any" && those.length === 0 && devices.length > mostTold) {
+    return formatReply(pack.answers.none, language, {});
   }
   const isYes = question.form === "any" ? those.length > 0 : those.length === devices.length;
   const told = question.form === "any" && !isYes ? devices : isYes ? those : notIn(devices, those);

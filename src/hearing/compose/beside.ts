@@ -78,12 +78,22 @@ export function beside(
     const offers = [
       { remark: { from: 0, end: at }, rest: { from: at, end: count } },
       { remark: { from: count - at, end: count }, rest: { from: 0, end: count - at } },
-    ].flatMap(({ remark, rest }) => (remarks.is(remark) ? (told(rest) ?? []) : []));
+    ].flatMap(({ remark, rest }) =>
+      remarks.is(remark) && !isCounted(engine, utterance, remark) ? (told(rest) ?? []) : [],
+    );
     // The fewest words beside what is understood; where two ways take as many, nothing is offered.
     const [only, more] = offers;
     if (only) return more ? undefined : { ...only, isOffer: true };
   }
   return undefined;
+}
+
+/** Whether a number stands before a remark, which then says of what there are so many: "one notch". */
+function isCounted({ numbers }: Engine, { texts }: Utterance, { from }: Stretch): boolean {
+  for (let at = from - 1; at >= 0; at--) {
+    if (numbers(texts, at).some(({ end }) => end === from)) return true;
+  }
+  return false;
 }
 
 /** Pauses, and words that begin a reason. */
@@ -107,11 +117,12 @@ function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefine
   const { texts, numbers, small } = utterance;
   const names = texts.map((_, at) => engine.namesAnything(utterance, at));
   if (!names.includes(true)) return undefined;
+  const answers = engine.answers(utterance);
   const isBarred = texts.map(
     (text, at) =>
       names[at] === true ||
+      answers[at] === true ||
       engine.hedges.has(text) ||
-      engine.answers.has(text) ||
       engine.numbers(texts, at).length > 0,
   );
   const { sets } = engine;

@@ -1,3 +1,5 @@
+import type { Question } from "../../commands/outcome.ts";
+import { packOf } from "../../language/packs.ts";
 import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
 import { nameIn } from "../../model/names.ts";
 import type { LocalTime } from "../../time/local.ts";
@@ -146,14 +148,34 @@ function concludeMeaning(intent: string, meaning: Meant): Conclusion {
 type Meant = Extract<Meaning, { result: "do" | "tell" | "missing" }>;
 
 /** A reading in words to choose it by: what would be said to it, or what it is called. */
-function labelOf({ book, speak }: Concluding, intent: Intent, meaning: Meant): string {
+function labelOf(concluding: Concluding, intent: Intent, meaning: Meant): string {
+  const { book, speak } = concluding;
   const name = intent.id.replaceAll("-", " ");
   const conclusion = concludeMeaning(intent.id, meaning);
   const { outcome, commands } = conclusion;
   // A question is not answered before it was chosen, and a reply that any command has tells nothing.
+  const questions = commands.flatMap((command) => command.questions ?? []);
+  if (questions.length > 0) {
+    return questions.map((question) => askedAbout(concluding, question)).join(", ");
+  }
   const of = book.routines.get(commands[0]?.runs ?? "") ?? intent;
   if (!isGuarded(outcome) || of.reply.size === 0) return name;
   return speak({ outcome: "act", commands }).replace(/\.$/u, "") || name;
+}
+
+/** What a question is about: the devices, and the state or property that is asked after. */
+function askedAbout({ book, language }: Concluding, question: Question): string {
+  const names = question.devices.map((id) => {
+    const device = book.devices.get(id);
+    return (device && nameIn(book, device, language)) ?? id;
+  });
+  const list = new Intl.ListFormat(language, { type: "conjunction" }).format(names);
+  const { properties } = packOf(book, language);
+  const asked =
+    question.form === "value"
+      ? (properties[question.property]?.[0] ?? question.property)
+      : question.state;
+  return `${list}: ${asked}`;
 }
 
 /** Choices that are worded the same are told apart by the devices that they are about. */

@@ -32,7 +32,8 @@ export function tried(
 ): Advice | undefined {
   const { from, end, state, miss } = change;
   const said = utterance.texts.slice(from, end);
-  if (said.some((word) => engine.hedges.has(word) || engine.answers.has(word))) return undefined;
+  if (said.some((word) => engine.hedges.has(word))) return undefined;
+  if (engine.answers(utterance).slice(from, end).includes(true)) return undefined;
   const words = replaced(utterance, { from, end }, instead.map(engine.lexicon.find), instead);
   const { language } = engine;
   const context = { language, state: (id: string) => initialState(book, id) };

@@ -5,6 +5,7 @@ import { type Utterance, prepareUtterance } from "../../automaton/utterance.ts";
 import { type Plan, planIntent } from "../../commands/plan.ts";
 import type { NumberReader } from "../../language/numbers.ts";
 import type { LanguagePack } from "../../language/pack.ts";
+import { createForms } from "../../slot-types/forms.ts";
 import type { Said } from "../../language/vocabulary.ts";
 import { packOf } from "../../language/packs.ts";
 import { splitWords } from "../../language/words.ts";
@@ -59,8 +60,8 @@ export interface Engine extends Around {
   /** Words that no remark beside a command has, and those that begin one. */
   hedges: ReadonlySet<string>;
   clauses: ReadonlySet<string>;
-  /** Words that answer a question. */
-  answers: ReadonlySet<string>;
+  /** Which words of an utterance answer a question: "yes", "forget it". */
+  answers: (utterance: Utterance) => boolean[];
   /** Whether what people say is wrong is an order here. */
   hasWishes: boolean;
   /** What begins a reason: "because". */
@@ -131,6 +132,9 @@ function createEngine(book: Phrasebook, language: string): Engine {
   const leaningWords = firstWords([...it, ...there, ...one, ...ones]);
   const hereWords = firstWords(here);
   const whens = later(() => createLaterWhens(ground));
+  const { yes, no, cancel } = pack.conversation;
+  const said = [...yes, ...no, ...cancel];
+  const answersFrom = createForms<object, true>([{ said, make: () => true }], {}, ground);
   return {
     language,
     pack,
@@ -148,10 +152,13 @@ function createEngine(book: Phrasebook, language: string): Engine {
     besides: new Set(pack.frames.besides),
     hedges: new Set(pack.hedges),
     clauses: new Set(pack.clauses),
-    answers: wordsIn(
-      [...pack.conversation.yes, ...pack.conversation.no, ...pack.conversation.cancel],
-      pack,
-    ),
+    answers(utterance) {
+      const answering = utterance.texts.map(() => false);
+      for (const at of answering.keys()) {
+        for (const { end } of answersFrom(utterance, at)) answering.fill(true, at, end);
+      }
+      return answering;
+    },
     hasWishes: [...book.intents.keys()].some(isWish),
     reasons: recognisePhrases(
       pack.reasons.map((said) => ({ said, value: true as const })),
@@ -185,13 +192,6 @@ function createEngine(book: Phrasebook, language: string): Engine {
     mayLean: ({ texts }) => texts.some((text) => leaningWords.has(text)),
     speaksOfHere: ({ texts }) => texts.some((text) => hereWords.has(text)),
   };
-}
-
-/** The words of patterns that say something by themselves: "forget", and not "that". */
-function wordsIn(patterns: readonly string[], pack: LanguagePack): ReadonlySet<string> {
-  const words = patterns.flatMap((text) => splitWords(text, pack).map((word) => word.text));
-  const plain = new Set([...pack.small, ...pack.targets.it, ...pack.fillers]);
-  return new Set(words.filter((word) => !plain.has(word)));
 }
 
 /** Whether something is named; "it" and "here" name nothing. */

@@ -11,6 +11,7 @@ import { type Speaker, resolveTarget } from "../../commands/targets.ts";
 import type { Device } from "../../model/home.ts";
 import type { SpokenPattern } from "../../model/spoken.ts";
 import type { Order, TellStep } from "../../model/step.ts";
+import type { Plan } from "../../commands/plan.ts";
 import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
 import { narrow, narrowed, placeOf } from "../../slot-types/narrowing.ts";
 import { type SlotReading, type TargetSlot, settleAsSaid } from "../../slot-types/slot.ts";
@@ -169,7 +170,8 @@ function settleAll(
     const slot = intent.slots.get(name);
     // A pattern that ships and names nothing speaks of what is at hand.
     if (targets.has(name) || slot?.fills !== "target" || pattern.origin !== "vocabulary") continue;
-    let expression: TargetExpression = { target: "unsaid" };
+    // "Is anything still on?" is asked of the whole home.
+    let expression: TargetExpression = { target: isOfMany(plan) ? "everything" : "unsaid" };
     for (const { narrowing } of speaker.narrowings ?? []) {
       const less: TargetExpression | undefined =
         narrowing.narrow === "place" ? narrowed(expression, narrowing) : undefined;
@@ -192,6 +194,15 @@ function settleAll(
   if (stays) return stays;
   const meaning = meaningOf({ book, intent, slots, targets, speaker }, plan);
   return meaning.result === "missing" ? { ...meaning, slots } : meaning;
+}
+
+/** Whether it is asked which of many things are so, or whether any is. */
+function isOfMany({ orders, tells }: Plan): boolean {
+  return orders.length === 0 && tells.length > 0 && tells.every(isAskedOfMany);
+}
+
+function isAskedOfMany({ form }: TellStep): boolean {
+  return form === "any" || form === "which";
 }
 
 /** Takes out of targets what goes along with no command to many; refuses where nothing is left. */

@@ -1,6 +1,6 @@
 import { tellReason } from "../../model/reason.ts";
 import type { Reading } from "./evaluate.ts";
-import type { Effect } from "../../commands/outcome.ts";
+import type { Effect, Question } from "../../commands/outcome.ts";
 import type { Speaker } from "../../commands/targets.ts";
 
 interface RankRule {
@@ -124,6 +124,12 @@ function effectKey(effect: Effect): string {
   return JSON.stringify([effect.device, kind, Object.entries(values).sort()]);
 }
 
+/** Whether any of one thing is so is whether it is. */
+function asOfOne(question: Question): Question {
+  const isAny = question.form === "any" && question.devices.length === 1;
+  return isAny ? { ...question, form: "whether" } : question;
+}
+
 /** Equal for readings that would do the same; without effects, for those of one intent. */
 function meaningKey({ meaning, intent }: Reading): string {
   switch (meaning.result) {
@@ -133,7 +139,7 @@ function meaningKey({ meaning, intent }: Reading): string {
       return effects.length > 0 ? `do ${effects.join()}` : `answer ${intent.id}`;
     }
     case "tell":
-      return `tell ${JSON.stringify(meaning.questions)}`;
+      return `tell ${JSON.stringify(meaning.questions.map(asOfOne))}`;
     case "choices":
       return `choices ${meaning.options.map(({ id }) => id).join()}`;
     case "missing":
