@@ -2,13 +2,17 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { describe, expect, test } from "vitest";
 import { readPhrasebook } from "../src/index.ts";
-import type { Effect, Heard } from "../src/index.ts";
+import type { Book, Effect, Heard } from "../src/index.ts";
 
-/* Everyday phrases of six languages over one home: see scripts/everyday.js. */
+/*
+ * What people say in six languages: in `everyday` put together from lists (see scripts/everyday.js), in `at-work`
+ * written down as people talk in the middle of work.
+ */
 
-const folder = join(import.meta.dirname, "everyday");
-const read = (name: string): string => readFileSync(join(folder, name), "utf8");
-const book = readPhrasebook([{ path: "home.yaml", text: read("home.yaml") }]);
+const read = (name: string): string => readFileSync(join(import.meta.dirname, name), "utf8");
+const homeIn = (folder: string): Book =>
+  readPhrasebook([{ path: "home.yaml", text: read(`${folder}/home.yaml`) }]);
+const books = { everyday: homeIn("everyday"), "at-work": homeIn("at-work") };
 
 interface Phrase {
   phrase: string;
@@ -46,7 +50,11 @@ function written(effect: Effect): string[] {
   );
 }
 
-function judge({ phrase, at, expected }: Phrase, language: string): "right" | "miss" | "wrong" {
+function judge(
+  book: Book,
+  { phrase, at, expected }: Phrase,
+  language: string,
+): "right" | "miss" | "wrong" {
   const heard = book.hear(phrase, { at, language, time: "2026-03-02T18:05" });
   const came = told(heard);
   // What is forbidden, told, supposed or asked about comes to no act.
@@ -63,9 +71,14 @@ describe.each([
   ["it", 0.92],
   ["nl", 0.92],
 ])("what people say every day: %s", (language, least) => {
-  test.each(["tsv", "aside.tsv"])("%s", (part) => {
-    const all = phrases(`${language}.${part}`);
-    const came = all.map((each) => ({ ...each, came: judge(each, language) }));
+  test.each([
+    ["everyday", "tsv"],
+    ["everyday", "aside.tsv"],
+    ["at-work", "tsv"],
+  ] as const)("%s, %s", (folder, part) => {
+    const all = phrases(`${folder}/${language}.${part}`);
+    const book = books[folder];
+    const came = all.map((each) => ({ ...each, came: judge(book, each, language) }));
     expect(came.filter((each) => each.came === "wrong")).toEqual([]);
     const right = came.filter((each) => each.came === "right").length;
     expect(right / all.length).toBeGreaterThanOrEqual(least);

@@ -26,7 +26,8 @@ export interface EffectBase {
 
 /**
  * When something begins and ends: after seconds or at a local time, for seconds or until a local
- * time. Local times are `2026-03-02T18:30`, or `18:30` where it was not known what day it is.
+ * time. Local times are `2026-03-02T18:30`, or `18:30` where it was not known what day it is; by the sun
+ * they are `sunset` or `30m before sunset`, the next to come.
  */
 export interface When {
   in?: number;

@@ -9,6 +9,8 @@ import { type StateStore, createStates } from "./states.ts";
 import type { Rest } from "./snapshot.ts";
 import type { Cause } from "./cause.ts";
 import type { Clock } from "./ports.ts";
+import { parseSun } from "../time/sun.ts";
+import { nextOfSun } from "./schedule.ts";
 import { instantOf, localOf } from "./zone.ts";
 
 /** One property of one device before and after. */
@@ -153,6 +155,11 @@ export function createScene(
     clock,
     localTime,
     secondsUntil(point) {
+      const sun = parseSun(point);
+      if (sun) {
+        const next = nextOfSun(sun, clock.now(), zone, book.place);
+        return next === undefined ? Infinity : next - clock.now();
+      }
       const isMoment = point.includes("T");
       const local = isMoment ? point : `${localTime().slice(0, 10)}T${point}`;
       const seconds = instantOf(local, zone) - clock.now();

@@ -146,7 +146,6 @@ describe("the sun", () => {
         event: name,
         offset: 0,
         days: { days: "dates", dates: [date] },
-        at: { file: "", line: 0, column: 0 },
       },
       Date.parse(`${date}T00:00Z`) / 1000 - 86_400,
       "UTC",

@@ -2,11 +2,17 @@ import { getPosition, getTimes } from "suncalc";
 import type { Days, Trigger } from "../model/trigger.ts";
 import type { Location } from "../model/home.ts";
 import { parseUntil, partsOf } from "../phrasebook/recurrence.ts";
+import type { SunPoint } from "../time/sun.ts";
 import { laterDate, printClock, weekdayOf } from "../time/local.ts";
 import { datesOf } from "./recurrence.ts";
 import { instantOf, localOf } from "./zone.ts";
 
 export type ClockTrigger = Extract<Trigger, { trigger: "time" | "sun" }>;
+
+/** When a trigger fires, wherever it is written. */
+type Firing =
+  | Omit<Extract<ClockTrigger, { trigger: "time" }>, "at">
+  | Omit<Extract<ClockTrigger, { trigger: "sun" }>, "at">;
 
 /** Days that are looked ahead: a rule may name one day in four years. */
 const farthest = 1500;
@@ -16,7 +22,7 @@ const farthest = 1500;
  * there is none in the next four years, or no sun that day.
  */
 export function nextFiring(
-  trigger: ClockTrigger,
+  trigger: Firing,
   after: number,
   zone: string,
   place: Location | undefined,
@@ -33,8 +39,18 @@ export function nextFiring(
   return undefined;
 }
 
+/** The first instant after another that a moment of the sun comes, in seconds of Unix time. */
+export function nextOfSun(
+  point: SunPoint,
+  after: number,
+  zone: string,
+  place: Location | undefined,
+): number | undefined {
+  return nextFiring({ trigger: "sun", ...point, days: { days: "every" } }, after, zone, place);
+}
+
 function instantOn(
-  trigger: ClockTrigger,
+  trigger: Firing,
   date: string,
   zone: string,
   place: Location | undefined,

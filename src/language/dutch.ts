@@ -1,5 +1,6 @@
 import { toCardinal, toOrdinal } from "n2words/nl-NL";
 import type { LanguagePack } from "./pack.ts";
+import type { SunWords } from "./times.ts";
 
 const flick = "(zet | doe | schakel | maak)";
 const set = "(zet | doe | stel | draai | breng)";
@@ -30,6 +31,17 @@ function order(imperative: string, infinitive: string, rest: string): string[] {
 const inThe = "[in | op | bij | aan]";
 
 const very = "zo | erg | heel | echt | behoorlijk";
+
+/** What the sun does, as a time. */
+function sun(one: string, other: string, sentence: string): SunWords {
+  const words = `(${one} | ${other})`;
+  return {
+    at: [`bij ${one}`, `(bij | met) ${words}`, sentence],
+    until: [`tot ${one}`, `tot ${words}`],
+    before: [`$duration voor ${one}`, `$duration voor ${words}`],
+    after: [`$duration na ${one}`, `$duration na ${words}`],
+  };
+}
 
 export const dutch: LanguagePack = {
   language: "nl",
@@ -124,6 +136,13 @@ export const dutch: LanguagePack = {
         "[nog] $duration",
       ],
       until: ["tot $time [$date]", "tot $date [om] $time"],
+    },
+    sun: {
+      reply: "{$when}: {$reply}",
+      sunrise: sun("zonsopgang", "zonsopkomst", "(als | zodra | wanneer) de zon opkomt"),
+      sunset: sun("zonsondergang", "zonsondergang", "(als | zodra | wanneer) de zon ondergaat"),
+      dawn: sun("het ochtendgloren", "dageraad", "(als | zodra) het licht wordt"),
+      dusk: sun("schemering", "de schemering", "(als | zodra | wanneer) het donker wordt"),
     },
     then: ["en", "dan", "en dan", "daarna", "en daarna", "vervolgens", "maar", "en ook"],
   },
@@ -1263,6 +1282,7 @@ export const dutch: LanguagePack = {
     nothing: "zoiets is er niet",
     place: "„{$words}” is daar geen plaats voor",
     day: "ik weet niet welke dag het is",
+    sun: "ik weet niet waar de zon staat",
     times: "er zijn twee tijden genoemd voor één opdracht",
     later: "een antwoord kan niet wachten",
     stays: "wat {$name} doet is na een tijdje niet terug te draaien",

@@ -1,5 +1,6 @@
 import { toCardinal, toOrdinal } from "n2words/en-GB";
 import type { LanguagePack } from "./pack.ts";
+import type { SunWords } from "./times.ts";
 
 const flick = "turn | switch | put | flick | power";
 const casual = "pop | stick | flip | whack | throw | bung";
@@ -40,6 +41,18 @@ const itIs = "it is | it's | it seems | it feels | it gets | it is getting | it'
 const cannot = "can't | cannot | can hardly | can barely";
 
 const very = "so | very | really | pretty | rather | quite";
+
+/** What the sun does, as a time; some are told by a sentence about it as well. */
+function sun(one: string, others: string, does?: string): SunWords {
+  const words = `(${one} | ${others})`;
+  const sentence = does === undefined ? [] : [`(when | once | as soon as) [the] sun ${does}`];
+  return {
+    at: [`at ${one}`, `at ${words}`, ...sentence],
+    until: [`until ${one}`, `(until | till) ${words}`],
+    before: [`$duration before ${one}`, `$duration before ${words}`],
+    after: [`$duration after ${one}`, `$duration after ${words}`],
+  };
+}
 
 export const english: LanguagePack = {
   language: "en",
@@ -124,6 +137,21 @@ export const english: LanguagePack = {
       at: ["at $time [$date]", "[at] $date at $time"],
       for: ["for [the next | another] $duration [more | longer]"],
       until: ["(until | till) $time [$date]", "(until | till) $date [at] $time"],
+    },
+    sun: {
+      reply: "{$when}: {$reply}",
+      sunrise: sun("sunrise", "sunup", "(rises | comes up | is up)"),
+      sunset: sun("sunset", "sundown", "(sets | goes down | is down)"),
+      dawn: sun("dawn", "daybreak | first light"),
+      dusk: {
+        ...sun("dusk", "nightfall | dark"),
+        at: [
+          "at dusk",
+          "at nightfall",
+          "(when | once | as soon as) (it is | it's) [getting] dark",
+          "(when | once | as soon as) it gets dark",
+        ],
+      },
     },
     then: [
       "and",
@@ -1356,6 +1384,7 @@ export const english: LanguagePack = {
     nothing: "there is nothing of the kind",
     place: '"{$words}" is no place for it',
     day: "I do not know what day it is",
+    sun: "I do not know where the sun stands",
     times: "you said two times for one command",
     later: "an answer cannot wait",
     stays: "what {$name} does cannot be taken back after a while",

@@ -1,5 +1,6 @@
 import { toCardinal, toOrdinal } from "n2words/fr-FR";
 import type { LanguagePack } from "./pack.ts";
+import type { SunWords } from "./times.ts";
 
 const on = "(allume | allumez | allumer | active | activez | activer)";
 const off = "(éteins | éteignez | éteindre | coupe | coupez | couper | désactive | désactivez)";
@@ -31,6 +32,16 @@ const should = "doit | doivent | devrait | devraient | peut | peuvent | pourrait
 const inThe = "[dans | à | au | en | sur | chez]";
 
 const very = "si | très | vraiment | tellement | bien";
+
+/** What the sun does, as a time. */
+function sun(what: string, sentence: string): SunWords {
+  return {
+    at: [`au ${what}`, sentence],
+    until: [`jusqu'au ${what}`],
+    before: [`$duration avant le ${what}`],
+    after: [`$duration après le ${what}`],
+  };
+}
 
 export const french: LanguagePack = {
   language: "fr",
@@ -129,6 +140,28 @@ export const french: LanguagePack = {
         "durant $duration",
       ],
       until: ["(jusqu'à | jusque) $time [$date]", "jusqu'à $date [à] $time"],
+    },
+    sun: {
+      reply: "{$when} : {$reply}",
+      sunrise: sun("lever du soleil", "(quand | dès que) le soleil se lève"),
+      sunset: sun("coucher du soleil", "(quand | dès que) le soleil se couche"),
+      dawn: {
+        at: ["à l'aube", "à l'aurore", "au point du jour"],
+        until: ["jusqu'à l'aube"],
+        before: ["$duration avant l'aube"],
+        after: ["$duration après l'aube"],
+      },
+      dusk: {
+        at: [
+          "au crépuscule",
+          "à la (tombée de la nuit | nuit tombée)",
+          "(quand | dès que) il fait (nuit | sombre)",
+          "(quand | dès que) la nuit tombe",
+        ],
+        until: ["jusqu'au crépuscule", "jusqu'à la tombée de la nuit"],
+        before: ["$duration avant le crépuscule", "$duration avant la tombée de la nuit"],
+        after: ["$duration après le crépuscule", "$duration après la tombée de la nuit"],
+      },
     },
     then: ["et", "puis", "et puis", "ensuite", "et ensuite", "après quoi", "mais", "et aussi"],
   },
@@ -1284,6 +1317,7 @@ export const french: LanguagePack = {
     nothing: "il n'y a rien de tel",
     place: "« {$words} » ne peut pas être son lieu",
     day: "je ne sais pas quel jour nous sommes",
+    sun: "je ne sais pas où en est le soleil",
     times: "deux heures sont dites pour une seule commande",
     later: "une réponse ne peut pas attendre",
     stays: "ce que fait {$name} ne s'annule pas après un moment",

@@ -1,5 +1,6 @@
 import { toCardinal, toOrdinal } from "n2words/de-DE";
 import type { LanguagePack } from "./pack.ts";
+import type { SunWords } from "./times.ts";
 
 const flick = "(schalte | schalt | mache | mach | stelle | stell | knipse | knips)";
 const set = "(setze | setz | stelle | stell | mache | mach | bringe | bring | drehe | dreh)";
@@ -9,7 +10,7 @@ const unroll = "fahre | fahr | rolle | roll | kurbel | kurble | ziehe | zieh | l
 const by = "[um] $amount";
 
 const turn =
-  "schalte | schalt | mache | mach | stelle | stell | knipse | knips | drehe | dreh | tu";
+  "schalte | schalt | mache | mach | stelle | stell | knipse | knips | drehe | dreh | tu | schmeiß | wirf";
 const bring =
   "mach | mache | schalt | schalte | stell | stelle | dreh | drehe | setz | setze | fahr | fahre | tu | lass | lasse | bring | bringe | krieg | färb | färbe | nimm | nehme | schieb | schiebe | wechsle | ändere";
 const bringing =
@@ -57,6 +58,16 @@ function apart(
 const inThe = "[in | im | am | auf | bei | beim]";
 
 const very = "so | sehr | echt | ganz schön | ziemlich | richtig";
+
+/** What the sun does, as a time. */
+function sun(what: string, sentence: string): SunWords {
+  return {
+    at: [`bei ${what}`, `(bei | zum | mit) ${what}`, sentence],
+    until: [`bis ${what}`, `bis [zum] ${what}`],
+    before: [`$duration vor ${what}`, `$duration vor [dem] ${what}`],
+    after: [`$duration nach ${what}`, `$duration nach [dem] ${what}`],
+  };
+}
 
 export const german: LanguagePack = {
   language: "de",
@@ -155,6 +166,32 @@ export const german: LanguagePack = {
         "[weitere] $duration",
       ],
       until: ["bis [um] $time [$date]", "bis $date [um] $time"],
+    },
+    sun: {
+      reply: "{$when}: {$reply}",
+      sunrise: sun("Sonnenaufgang", "(wenn | sobald) die Sonne aufgeht"),
+      sunset: sun("Sonnenuntergang", "(wenn | sobald) die Sonne untergeht"),
+      dawn: {
+        at: [
+          "im Morgengrauen",
+          "(bei | im | zum) (Tagesanbruch | Morgengrauen)",
+          "(wenn | sobald) es hell wird",
+        ],
+        until: ["bis zum Morgengrauen", "bis [zum] (Tagesanbruch | Morgengrauen)"],
+        before: ["$duration vor dem Morgengrauen"],
+        after: ["$duration nach dem Morgengrauen"],
+      },
+      dusk: {
+        at: [
+          "in der Dämmerung",
+          "bei [Einbruch der] (Dunkelheit | Dämmerung)",
+          "in der (Abenddämmerung | Dämmerung)",
+          "(wenn | sobald) es dunkel wird",
+        ],
+        until: ["bis zur Dämmerung", "bis [zur] (Dämmerung | Dunkelheit)"],
+        before: ["$duration vor der Dämmerung"],
+        after: ["$duration nach der Dämmerung"],
+      },
     },
     then: [
       "und",
@@ -592,6 +629,7 @@ export const german: LanguagePack = {
             "[$amount] mehr $property",
           ],
           commands: [
+            "(dreh | drehe) $target [$amount] auf",
             ...order(adjust, adjusting, `$property [[um] $amount] (${upward})`),
             ...order("erhöh | erhöhe", "erhöhen", "$property [um $amount]"),
             "$property (höher | hoch | rauf)",
@@ -624,6 +662,7 @@ export const german: LanguagePack = {
             "[$amount] weniger $property",
           ],
           commands: [
+            "$target [$amount] zurückdrehen",
             ...order(adjust, adjusting, `$property [[um] $amount] (${downward})`),
             ...order(
               "senk | senke | verringer | verringere",
@@ -716,8 +755,8 @@ export const german: LanguagePack = {
       patterns: [
         "(starte | start) $target (mit | auf | im) [dem] [Programm] $program",
         "(starte | start) [das] [Programm] $program [Programm] (am | im | in | auf | bei | beim | an) $target",
-        "$target (mit | im) [Programm] $program (starten | laufen lassen)",
-        "(lass | lasse) $target (mit | im) [Programm] $program laufen",
+        "$target [mit | im | in] [Programm] $program [Programm] (starten | laufen lassen)",
+        "(lass | lasse) $target [mit | im | in] [Programm] $program [Programm] laufen",
       ],
       reply: "{$target} startet mit {$program}.",
     },
@@ -1214,7 +1253,7 @@ export const german: LanguagePack = {
     dock: {
       deeds: ["heimfahren | zurückfahren | laden"],
       states: [
-        "(zurück | in der Station | nach Hause)",
+        "(zurück | in der Station | nach Hause | heim)",
         "zurück (zur | in die | auf die) (Station | Basis | Ladestation)",
       ],
       patterns: [
@@ -1424,6 +1463,7 @@ export const german: LanguagePack = {
     nothing: "so etwas gibt es nicht",
     place: "„{$words}“ ist kein Ort dafür",
     day: "ich weiß nicht, welcher Tag ist",
+    sun: "ich weiß nicht, wo die Sonne steht",
     times: "zwei Zeiten sind genannt",
     later: "eine Antwort kann nicht warten",
     stays: "was {$name} tut, lässt sich nicht nach einer Weile zurücknehmen",

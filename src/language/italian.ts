@@ -119,6 +119,37 @@ export const italian: LanguagePack = {
         "fino [a] $date (alle | a | all') $time",
       ],
     },
+    sun: {
+      reply: "{$when}: {$reply}",
+      sunrise: {
+        at: ["al sorgere del sole", "(quando | appena) (sorge il sole | il sole sorge)"],
+        until: ["fino al sorgere del sole"],
+        before: ["$duration prima del sorgere del sole"],
+        after: ["$duration dopo il sorgere del sole"],
+      },
+      sunset: {
+        at: [
+          "al tramonto",
+          "al tramonto del sole",
+          "(quando | appena) (tramonta il sole | il sole tramonta | cala il sole)",
+        ],
+        until: ["fino al tramonto"],
+        before: ["$duration prima del tramonto"],
+        after: ["$duration dopo il tramonto"],
+      },
+      dawn: {
+        at: ["all'alba"],
+        until: ["fino all'alba"],
+        before: ["$duration prima dell'alba"],
+        after: ["$duration dopo l'alba"],
+      },
+      dusk: {
+        at: ["al crepuscolo", "all'imbrunire", "(quando | appena) (fa buio | si fa buio | è buio)"],
+        until: ["fino al crepuscolo", "fino all'imbrunire"],
+        before: ["$duration prima del crepuscolo"],
+        after: ["$duration dopo il crepuscolo"],
+      },
+    },
     then: ["e", "poi", "e poi", "dopo", "e dopo", "quindi", "ma", "però", "e anche"],
   },
   units: {
@@ -1269,6 +1300,7 @@ export const italian: LanguagePack = {
     nothing: "non c'è niente del genere",
     place: "«{$words}» non è un luogo per questo",
     day: "non so che giorno è",
+    sun: "non so dove sia il sole",
     times: "sono stati detti due orari per un solo comando",
     later: "una risposta non può aspettare",
     stays: "quello che fa {$name} non si può annullare dopo un po'",

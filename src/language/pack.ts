@@ -192,6 +192,8 @@ export interface Refusals {
   place: string;
   /** It is not known what day it is. */
   day: string;
+  /** It is not known where the sun stands. */
+  sun: string;
   /** Two times were said for one command. */
   times: string;
   /** A question was to be answered at another time. */

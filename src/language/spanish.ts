@@ -118,6 +118,48 @@ export const spanish: LanguagePack = {
       ],
       until: ["hasta [el] $time [$date]", "hasta $date [a | a las | a la] $time"],
     },
+    sun: {
+      reply: "{$when}: {$reply}",
+      sunrise: {
+        at: [
+          "al amanecer",
+          "a la salida del sol",
+          "al salir el sol",
+          "(cuando | en cuanto) (salga el sol | amanezca)",
+        ],
+        until: [
+          "hasta el amanecer",
+          "hasta la salida del sol",
+          "hasta que (amanezca | salga el sol)",
+        ],
+        before: ["$duration antes del amanecer", "$duration antes de la salida del sol"],
+        after: ["$duration después del amanecer", "$duration después de la salida del sol"],
+      },
+      sunset: {
+        at: [
+          "al atardecer",
+          "a la puesta de sol",
+          "a la puesta del sol",
+          "al ponerse el sol",
+          "(cuando | en cuanto) (se ponga el sol | atardezca)",
+        ],
+        until: ["hasta el atardecer", "hasta la puesta de sol", "hasta que se ponga el sol"],
+        before: ["$duration antes del atardecer", "$duration antes de la puesta de sol"],
+        after: ["$duration después del atardecer", "$duration después de la puesta de sol"],
+      },
+      dawn: {
+        at: ["al alba"],
+        until: ["hasta el alba"],
+        before: ["$duration antes del alba"],
+        after: ["$duration después del alba"],
+      },
+      dusk: {
+        at: ["al anochecer", "(cuando | en cuanto) (anochezca | oscurezca | se haga de noche)"],
+        until: ["hasta el anochecer", "hasta que (anochezca | oscurezca)"],
+        before: ["$duration antes del anochecer"],
+        after: ["$duration después del anochecer"],
+      },
+    },
     then: ["y", "e", "luego", "y luego", "después", "y después", "y entonces", "pero", "y también"],
   },
   units: {
@@ -1262,6 +1304,7 @@ export const spanish: LanguagePack = {
     nothing: "no hay nada así",
     place: "«{$words}» no es un lugar para eso",
     day: "no sé qué día es",
+    sun: "no sé dónde está el sol",
     times: "se han dicho dos horas para una sola orden",
     later: "una respuesta no puede esperar",
     stays: "lo que hace {$name} no se puede deshacer al cabo de un rato",

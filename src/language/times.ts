@@ -6,6 +6,18 @@ export type DurationUnit = keyof typeof durationUnits;
 
 export const durationUnitNames = ["second", "minute", "hour", "day", "week"] as const;
 
+/** What the sun does that people tell a time by. */
+export const spokenSunEvents = ["sunrise", "sunset", "dawn", "dusk"] as const;
+
+/** How a language tells a time by the sun. The first of `at` and `until` are plain words, for replies. */
+export interface SunWords {
+  at: Said;
+  until: Said;
+  /** Patterns with `$duration`; their first are for replies as well. */
+  before: Said;
+  after: Said;
+}
+
 /** How a language says durations, times, dates, and when something is to be done. */
 export interface TimeWords {
   /** Words for one and several of a unit, and its signs; the first two are one and several. */
@@ -34,6 +46,8 @@ export interface TimeWords {
   partOf: { morning: Said; afternoon: Said; night: Said };
   /** When a command is to be done: patterns with `$duration`, `$time` and `$date`. */
   when: { in: Said; at: Said; for: Said; until: Said };
+  /** Times told by the sun, and a reply to a command for then, with `$when` and `$reply`. */
+  sun?: { reply: string } & Readonly<Record<(typeof spokenSunEvents)[number], SunWords>>;
   /** Between commands: "and", "then". */
   then: Said;
 }

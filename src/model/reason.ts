@@ -30,6 +30,8 @@ export type Reason =
   | { reason: "nowhere"; said: "here" | "there" | "it" }
   /** It is not known what day it is. */
   | { reason: "day" }
+  /** It is not known where the home is, and so not where the sun stands. */
+  | { reason: "sun" }
   /** A local time is over. */
   | { reason: "past"; time: string }
   /** Seconds to wait, or that something is to last, are none or too many. */
@@ -107,6 +109,8 @@ function tell(reason: Reason): string {
       return `nobody knows what "${reason.said}" is`;
     case "day":
       return "it is not known what day it is";
+    case "sun":
+      return "it is not known where the sun stands: the phrasebook has no place";
     case "past":
       return `${reason.time} has passed`;
     case "length":

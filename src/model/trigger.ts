@@ -1,4 +1,5 @@
 import type { Conditions } from "./condition.ts";
+import type { SunPoint } from "../time/sun.ts";
 import type { Position } from "../source/position.ts";
 
 /** What sets a routine off, beside its phrases. */
@@ -9,19 +10,14 @@ export type Trigger = { at: Position } & (
       clock: number;
       days: Days;
     }
-  | {
+  | ({
       trigger: "sun";
-      event: SunEvent;
-      /** Seconds after it; before it when negative. */
-      offset: number;
       days: Days;
-    }
+    } & SunPoint)
   | { trigger: "state"; states: Conditions; /** Seconds that it has to hold. */ lasting: number }
   | { trigger: "presence"; who: string; is: "home" | "away" }
   | { trigger: "press"; device: string }
 );
-
-export type SunEvent = "sunrise" | "sunset" | "dawn" | "dusk" | "noon";
 
 /** The days on which a trigger fires. */
 export type Days =

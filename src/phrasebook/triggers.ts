@@ -1,8 +1,8 @@
 import type { Cursor } from "../document/cursor.ts";
 import { readLength } from "../document/lengths.ts";
-import type { Days, SunEvent, Trigger } from "../model/trigger.ts";
-import { parseDuration } from "../time/duration.ts";
+import type { Days, Trigger } from "../model/trigger.ts";
 import { isDate, parseClock } from "../time/local.ts";
+import { parseSun, sunEvents } from "../time/sun.ts";
 import { checkRule } from "./recurrence.ts";
 import type { TriggerDefinition } from "./definition/intents.ts";
 import type { Scope } from "./scope.ts";
@@ -12,7 +12,6 @@ type Written<Key extends string> = Cursor<
   Extract<TriggerDefinition, Readonly<Record<Key, unknown>>>
 >;
 
-const sunEvents: readonly SunEvent[] = ["sunrise", "sunset", "dawn", "dusk", "noon"];
 const weekdayNames = ["monday", "tuesday", "wednesday", "thursday", "friday", "saturday", "sunday"];
 
 /** Reads a trigger that is no phrase; undefined when it cannot be as written. */
@@ -46,17 +45,14 @@ export function readTrigger(
 
 function readSun(cursor: Written<"sun">): Trigger | undefined {
   const { sun } = cursor.value;
-  const found = /^(?:(.+) (before|after) )?(\w+)$/.exec(sun.trim());
-  const event = sunEvents.find((each) => each === found?.[3]);
-  const length = found?.[1] === undefined ? 0 : spelledDuration(found[1]);
+  const point = parseSun(sun);
   const days = readDays(cursor);
-  if (event === undefined || length === undefined) {
+  if (!point) {
     const fix = `write 20 minutes after sunset, or one of ${sunEvents.join(", ")} alone`;
     cursor.key("sun").report("wrong-value", `"${sun}" is no time of the sun`, fix);
     return undefined;
   }
-  const offset = found?.[2] === "before" ? -length : length;
-  return days && { trigger: "sun", event, offset, days, at: cursor.at };
+  return days && { trigger: "sun", ...point, days, at: cursor.at };
 }
 
 function readPresence(cursor: Cursor<string>, { people }: Scope): Trigger | undefined {
@@ -71,13 +67,6 @@ function readPresence(cursor: Cursor<string>, { people }: Scope): Trigger | unde
     return undefined;
   }
   return { trigger: "presence", who, is, at: cursor.at };
-}
-
-/** "20 minutes", "1 hour", or a duration as it is written elsewhere. */
-function spelledDuration(text: string): number | undefined {
-  const found = /^(\d+(?:\.\d+)?)\s*(second|minute|hour)s?$/.exec(text.trim());
-  const sizes: Readonly<Record<string, number>> = { second: 1, minute: 60, hour: 3600 };
-  return found ? Number(found[1]) * (sizes[found[2] ?? ""] ?? 1) : parseDuration(text);
 }
 
 interface Repeated {

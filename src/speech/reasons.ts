@@ -63,6 +63,8 @@ function sayReason(speech: Speech, reason: Reason): string {
       return refusals.nowhere;
     case "day":
       return refusals.day;
+    case "sun":
+      return refusals.sun;
     case "past":
       return say(refusals.past, { time: spokenTime(reason.time) });
     case "length":

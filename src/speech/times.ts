@@ -2,6 +2,7 @@ import type { When } from "../commands/outcome.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { durationUnits } from "../language/times.ts";
 import { daysBetween } from "../time/local.ts";
+import { type SunPoint, parseSun } from "../time/sun.ts";
 import { formatReply } from "./format.ts";
 import type { Speech } from "./speech.ts";
 import { given } from "../source/given.ts";
@@ -13,6 +14,12 @@ export function withWhen(speech: Speech, when: When, reply: string): string {
   for (const key of ["until", "at"] as const) {
     const said = when[key];
     if (said === undefined) continue;
+    const sun = parseSun(said);
+    if (sun) {
+      const told = { when: spokenSun(pack, key, sun), reply: whole };
+      whole = capitalised(formatReply(pack.times.sun?.reply ?? "", language, told), language);
+      continue;
+    }
     const day = dayOf(speech, said);
     const form = pack.replies[day === undefined ? key : key === "at" ? "atDay" : "untilDay"];
     const variables = {
@@ -44,6 +51,13 @@ function dayOf({ language, today }: Speech, time: string): string | undefined {
   return new Intl.DateTimeFormat(language, { ...form, timeZone: "UTC" }).format(
     new Date(`${date}T12:00Z`),
   );
+}
+
+/** A moment of the sun with what stands before it: "at sunset", "30 minutes before sunrise". */
+function spokenSun(pack: LanguagePack, key: "at" | "until", { event, offset }: SunPoint): string {
+  const words = event === "noon" ? undefined : pack.times.sun?.[event];
+  const said = offset === 0 ? words?.[key] : offset < 0 ? words?.before : words?.after;
+  return (said?.[0] ?? event).replace("$duration", spokenDuration(pack, Math.abs(offset)));
 }
 
 function capitalised(text: string, language: string): string {

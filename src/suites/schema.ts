@@ -30,7 +30,12 @@ const clock = z
 
 const moment = z
   .string()
-  .check(z.regex(/^(?:\d{4}-\d{2}-\d{2}T)?\d{2}:\d{2}$/, "write 18:30 or 2026-03-02T18:30"));
+  .check(
+    z.regex(
+      /^(?:(?:\d{4}-\d{2}-\d{2}T)?\d{2}:\d{2}|(?:.+ (?:before|after) )?(?:sunrise|sunset|dawn|dusk))$/,
+      "write 18:30, 2026-03-02T18:30 or sunset",
+    ),
+  );
 
 const whenSchema = z.strictObject(
   {

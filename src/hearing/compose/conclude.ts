@@ -72,7 +72,7 @@ function concludeCommand(concluding: Concluding, { understood, whens }: Command)
   if (whens.length === 0 || !command) return conclusion;
   if (outcome === "answer") return refused(command, [{ reason: "later" }]);
   if (!isGuarded(outcome)) return conclusion;
-  const settled = settleWhens(whens, now);
+  const settled = settleWhens(whens, { now, place: book.place });
   if (!settled.ok) return refused(command, [settled.reason]);
   const { when } = settled;
   const { effects, runs } = command;

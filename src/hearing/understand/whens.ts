@@ -2,7 +2,10 @@ import type { Recognise } from "../../automaton/chart.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import { splitWords } from "../../language/words.ts";
 import { longestDuration } from "../../time/duration.ts";
+import { spokenSunEvents } from "../../language/times.ts";
+import type { Location } from "../../model/home.ts";
 import type { LocalTime } from "../../time/local.ts";
+import { type SunPoint, printSun } from "../../time/sun.ts";
 import { type ClockReading, type PartOfDay, clockIn, partsOfDay } from "../../slot-types/time.ts";
 import type { DateReading } from "../../slot-types/date.ts";
 import { type Form, createForms } from "../../slot-types/forms.ts";
@@ -15,7 +18,8 @@ import type { Reason } from "../../model/reason.ts";
 /** When something is to be done, as said. */
 export type WhenReading =
   | { when: "in" | "for"; seconds: number }
-  | { when: "at" | "until"; time: ClockReading; date?: DateReading };
+  | { when: "at" | "until"; time: ClockReading; date?: DateReading }
+  | { when: "at" | "until"; sun: SunPoint };
 
 /** Words of an utterance that say when. */
 export interface WhenFound {
@@ -58,7 +62,7 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
       return point?.time.isOfDay ? point : undefined;
     },
   };
-  const forms = [spans("in"), points("at"), spans("for"), points("until")];
+  const forms = [spans("in"), points("at"), spans("for"), points("until"), ...ofSun(ground)];
   const parts = { duration: ground.durations(), time: ground.clocks(), date: dayReader(ground) };
   const readPlain = createForms<WhenParts, WhenReading>(forms, parts, ground);
   const readOfDay = createForms<WhenParts, WhenReading>([ofDay], parts, ground);
@@ -80,10 +84,29 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
   };
 }
 
+/** What the sun does as a time: "at sunset", "half an hour before sunset". */
+function ofSun({ pack: { times } }: Ground): Form<WhenParts, WhenReading>[] {
+  return spokenSunEvents.flatMap((event): Form<WhenParts, WhenReading>[] => {
+    const words = times.sun?.[event];
+    if (!words) return [];
+    const { at, until, before, after } = words;
+    const shifted = (sign: number) => (parts: Partial<WhenParts>) =>
+      parts.duration === undefined
+        ? undefined
+        : ({ when: "at", sun: { event, offset: sign * parts.duration } } as const);
+    return [
+      { said: at, make: () => ({ when: "at", sun: { event, offset: 0 } }) },
+      { said: until, make: () => ({ when: "until", sun: { event, offset: 0 } }) },
+      { said: before, make: shifted(-1) },
+      { said: after, make: shifted(1) },
+    ];
+  });
+}
+
 function pointOf(
   when: "at" | "until",
   { time, date }: Partial<WhenParts>,
-): (WhenReading & { when: typeof when }) | undefined {
+): Extract<WhenReading, { time: unknown }> | undefined {
   if (!time) return undefined;
   const clock = date?.part ? clockIn(date.part, time) : time;
   return { when, time: clock, ...given({ date: date?.date }) };
@@ -127,7 +150,7 @@ export type WhenSettled = { ok: true; when: When } | { ok: false; reason: Reason
 /** What several whens of one command come to: one for its beginning and one for its end at most. */
 export function settleWhens(
   readings: readonly WhenReading[],
-  now: LocalTime | undefined,
+  { now, place }: { now: LocalTime | undefined; place: Location | undefined },
 ): WhenSettled {
   const when: When = {};
   for (const reading of readings) {
@@ -140,6 +163,9 @@ export function settleWhens(
       }
       if (reading.when === "in") when.in = reading.seconds;
       else when.for = reading.seconds;
+    } else if ("sun" in reading) {
+      if (!place) return { ok: false, reason: { reason: "sun" } };
+      when[reading.when] = printSun(reading.sun);
     } else {
       const point = settlePoint(reading.time, reading.date, now);
       if (!point.ok) return point;
