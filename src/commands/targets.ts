@@ -64,7 +64,7 @@ function resolveExpression(
   }
   switch (expression.target) {
     case "named":
-      return resolveNamed(book, expression.holders, asked, speaker);
+      return resolveNamed(book, expression, asked, speaker);
     case "kind":
       return resolveKind(book, expression, asked, speaker);
     case "everything": {
@@ -97,7 +97,7 @@ function resolveExpression(
     case "within": {
       const there = new Set<Nameable>(devicesIn(book, expression.place, speaker));
       const holders = expression.of.holders.filter(({ entity }) => there.has(entity));
-      return resolveNamed(book, holders, asked, speaker);
+      return resolveNamed(book, { ...expression.of, holders }, asked, speaker);
     }
     case "list":
       return resolveList(book, expression.items, asked, speaker);
@@ -114,11 +114,12 @@ function isNamed(expression: TargetExpression): boolean {
 
 /**
  * A name stands for everything that bears it, narrowed by what is asked, then a name before an
- * alias, then by the speaker's room. What remains beyond one is a question.
+ * alias, then by the speaker's room. What remains beyond one is a question, but where all or several of
+ * that name are spoken of.
  */
 function resolveNamed(
   book: Phrasebook,
-  holders: readonly Holder[],
+  { holders, all }: Pick<TargetExpression & { target: "named" }, "holders" | "all">,
   asked: TargetAsked,
   speaker: Speaker,
 ): Resolved {
@@ -153,11 +154,32 @@ function resolveNamed(
   const byName = able.filter((option) => option.holders.some(({ name }) => !name.alias));
   const named = byName.length > 0 ? byName : able;
   const near = named.filter(({ holders: [holder] }) => isIn(holder?.entity, speaker.room));
+  const isMany = named.some(({ holders: own }) => own.some(({ many }) => many));
+  if (named.length > 1 && (all ?? isMany)) {
+    const those = all !== "all" && near.length > 1 ? near : named;
+    return all === "both" && those.length > 2
+      ? { result: "choices", options: those }
+      : joinedOf(those);
+  }
   const left = near.length > 0 && named.length > 1 ? near : named;
   const [only] = left;
   if (only) return left.length === 1 ? only : { result: "choices", options: left };
   const [first] = unable;
   return unfit(first ?? { reason: "nothing" });
+}
+
+/** Several that share a name, as one target. */
+function joinedOf(options: readonly Devices[]): Resolved {
+  const devices = [...new Set(options.flatMap((option) => option.devices))];
+  const [first] = options;
+  if (!first) return unfit({ reason: "nothing" });
+  return {
+    ...first,
+    holders: options.flatMap((option) => option.holders),
+    bulk: new Set(devices),
+    devices,
+    skipped: options.flatMap((option) => option.skipped),
+  };
 }
 
 /** To have it on or off somewhere is to have light there, if there is one. */
@@ -206,10 +228,12 @@ function isIn(entity: Nameable | undefined, room: string | undefined): boolean {
  */
 function resolveKind(
   book: Phrasebook,
-  { kinds, many, all, place }: TargetExpression & { target: "kind" },
+  expression: TargetExpression & { target: "kind" },
   asked: TargetAsked,
   speaker: Speaker,
 ): Resolved {
+  const { kinds, many, all, place } = expression;
+  if (all === "both") return resolveBoth(book, expression, asked, speaker);
   const label = kinds.join(" or ");
   const isOfKind = ({ kind }: Device): boolean => kinds.includes(kind);
   if (place === undefined) {
@@ -226,6 +250,26 @@ function resolveKind(
     });
   }
   return kindOf(label, devicesIn(book, place, speaker).filter(isOfKind), many, asked);
+}
+
+/** The two of a kind that there are where the speaker is, in a place, or at all; more are a question. */
+function resolveBoth(
+  book: Phrasebook,
+  { kinds, place }: TargetExpression & { target: "kind" },
+  asked: TargetAsked,
+  speaker: Speaker,
+): Resolved {
+  const places = place === undefined ? (["here", "everywhere"] as const) : [place];
+  const reached = places.map((where) => {
+    const ofKind = devicesIn(book, where, speaker).filter(({ kind }) => kinds.includes(kind));
+    return sortDevices(ofKind, asked).devices;
+  });
+  const two = reached.find((devices) => devices.length === 2);
+  if (two) return bulkOf(kinds.join(" or "), two, asked, "kind");
+  const several = reached.find((devices) => devices.length > 2);
+  return several
+    ? { result: "choices", options: several.map(optionOf) }
+    : unfit({ reason: "nothing" });
 }
 
 /** "The one in the loft" is of a kind with what was spoken of; otherwise what there can do it. */
@@ -329,7 +373,7 @@ function resolveExcept(
   if (whole.result !== "devices") return whole;
   // "The lights except the lantern" is said of more than the room, where the lantern is elsewhere.
   if (from.target === "kind" && !from.all && !whole.devices.some((device) => out.has(device))) {
-    whole = resolveTarget(book, { ...from, all: true }, asked, speaker);
+    whole = resolveTarget(book, { ...from, all: "all" }, asked, speaker);
     if (whole.result !== "devices") return whole;
   }
   const devices = whole.devices.filter((device) => !out.has(device));

@@ -155,6 +155,17 @@ export const dutch: LanguagePack = {
   },
   elisions: [],
   links: ["", "s", "en"],
+  plurals: {
+    head: "last",
+    endings: [
+      ["e", "es"],
+      ["er", "ers"],
+      ["el", "els"],
+      ["aal", "alen"],
+      ["aan", "anen"],
+      ["", "en"],
+    ],
+  },
   small: ["de", "het", "een", "mijn", "onze", "ons"],
   courtesies: {
     opening: [
@@ -171,7 +182,8 @@ export const dutch: LanguagePack = {
     ],
   },
   targets: {
-    all: ["alle", "elke", "iedere", "beide"],
+    all: ["alle", "elke", "iedere"],
+    both: ["beide"],
     everything: [
       "alles",
       "alle apparaten",

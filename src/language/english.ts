@@ -174,6 +174,17 @@ export const english: LanguagePack = {
   },
   elisions: [],
   endings: ["'s", "'re"],
+  plurals: {
+    head: "last",
+    endings: [
+      ["y", "ies"],
+      ["s", "ses"],
+      ["x", "xes"],
+      ["ch", "ches"],
+      ["sh", "shes"],
+      ["", "s"],
+    ],
+  },
   small: ["the", "a", "an", "my", "our"],
   fillers: [
     "about",
@@ -255,7 +266,8 @@ export const english: LanguagePack = {
     ],
   },
   targets: {
-    all: ["all", "all of", "every", "both", "each"],
+    all: ["all", "all of", "every", "each"],
+    both: ["both", "both of"],
     everything: [
       "everything",
       "every device",

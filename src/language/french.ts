@@ -173,6 +173,17 @@ export const french: LanguagePack = {
     kelvin: ["kelvin", "kelvins", "k"],
   },
   elisions: ["l", "d", "qu", "s", "c", "j", "m", "n", "t", "jusqu"],
+  plurals: {
+    head: "first",
+    endings: [
+      ["eau", "eaux"],
+      ["al", "aux"],
+      ["eu", "eux"],
+      ["s", "s"],
+      ["x", "x"],
+      ["", "s"],
+    ],
+  },
   small: ["le", "la", "les", "l", "un", "une", "mon", "ma", "mes", "notre", "nos"],
   courtesies: {
     opening: [
@@ -189,7 +200,8 @@ export const french: LanguagePack = {
     ],
   },
   targets: {
-    all: ["tous", "toutes", "chaque", "les deux"],
+    all: ["tous", "toutes", "chaque"],
+    both: ["les deux", "tous les deux", "toutes les deux"],
     everything: [
       "tout",
       "tous les appareils",

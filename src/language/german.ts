@@ -217,6 +217,18 @@ export const german: LanguagePack = {
   inflections: ["er", "es", "en", "em", "e"],
   endings: ["'s", "s", "n"],
   // "Mach bitte mal das Licht an": in German these stand within the phrase.
+  plurals: {
+    head: "last",
+    endings: [
+      ["e", "en"],
+      ["er", "er"],
+      ["el", "el"],
+      ["or", "oren"],
+      ["o", "os"],
+      ["g", "gen"],
+      ["", "en"],
+    ],
+  },
   small: ["der", "die", "das", "den", "dem", "des", "mein", "meine", "meinen", "unser", "unsere"],
   courtesies: {
     opening: [
@@ -235,7 +247,8 @@ export const german: LanguagePack = {
     ],
   },
   targets: {
-    all: ["alle", "sämtliche", "jede", "jeden", "jedes", "beide"],
+    all: ["alle", "sämtliche", "jede", "jeden", "jedes"],
+    both: ["beide", "die beiden"],
     everything: [
       "alles",
       "alle geräte",

@@ -174,7 +174,19 @@ export const italian: LanguagePack = {
     "dov",
     "mezz",
   ],
-  small: ["il", "lo", "la", "i", "gli", "le", "l", "un", "uno", "una", "mio", "mia"],
+  plurals: {
+    head: "first",
+    endings: [
+      ["ca", "che"],
+      ["ga", "ghe"],
+      ["co", "chi"],
+      ["io", "i"],
+      ["o", "i"],
+      ["a", "e"],
+      ["e", "i"],
+    ],
+  },
+  small: ["il", "lo", "la", "i", "gli", "le", "l", "un", "uno", "una", "mio", "mia", "miei", "mie"],
   courtesies: {
     opening: [
       "(quando | appena | se) (puoi | hai (un momento | un minuto | tempo))",
@@ -189,17 +201,8 @@ export const italian: LanguagePack = {
     ],
   },
   targets: {
-    all: [
-      "tutti e due",
-      "tutte e due",
-      "le due",
-      "i due",
-      "tutti",
-      "tutte",
-      "ogni",
-      "entrambi",
-      "entrambe",
-    ],
+    all: ["tutti", "tutte", "ogni"],
+    both: ["tutti e due", "tutte e due", "le due", "i due", "entrambi", "entrambe"],
     everything: [
       "tutto",
       "tutti i dispositivi",

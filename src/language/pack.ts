@@ -75,6 +75,11 @@ export interface LanguagePack {
   links?: readonly string[];
   /** Endings that a word before the last one of a name takes, the longest first: "großer Ofen". */
   inflections?: Said;
+  /**
+   * How a name is said of several: the word of it that changes, and what its ending becomes, by the first
+   * ending that it has. Left out where names stay as they are.
+   */
+  plurals?: { head: "first" | "last"; endings: readonly (readonly [one: string, many: string])[] };
   /** Endings of names that are passed over: `'s` of "the lamp's". */
   endings?: Said;
   /** Words that mean nothing on their own and may be said or left out anywhere: articles. */

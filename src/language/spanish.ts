@@ -170,6 +170,17 @@ export const spanish: LanguagePack = {
     kelvin: ["kelvin", "kelvins", "k"],
   },
   elisions: [],
+  plurals: {
+    head: "first",
+    endings: [
+      ["z", "ces"],
+      ["a", "as"],
+      ["e", "es"],
+      ["o", "os"],
+      ["s", "s"],
+      ["", "es"],
+    ],
+  },
   small: ["el", "la", "los", "las", "un", "una", "mi", "mis", "nuestro", "nuestra"],
   courtesies: {
     opening: [
@@ -185,7 +196,8 @@ export const spanish: LanguagePack = {
     ],
   },
   targets: {
-    all: ["los dos", "las dos", "todos", "todas", "cada", "ambos", "ambas"],
+    all: ["todos", "todas", "cada"],
+    both: ["los dos", "las dos", "ambos", "ambas"],
     everything: [
       "lo todo",
       "todo",

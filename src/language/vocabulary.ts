@@ -128,6 +128,8 @@ export type DoingWord = (typeof doingWords)[number];
 /** The words of a language that name devices by what they are and where they stand. */
 export interface TargetWords {
   all: Said;
+  /** All of two. */
+  both: Said;
   everything: Said;
   here: Said;
   /** What was spoken of last: "it", "them". */
@@ -152,6 +154,7 @@ export interface TargetWords {
 
 export const targetWords = [
   "all",
+  "both",
   "everything",
   "here",
   "it",

@@ -52,7 +52,6 @@ export function createCompounds(
           target: "kind",
           kinds: list,
           many,
-          all: false,
           place,
           words: 1,
         } as const;

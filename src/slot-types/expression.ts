@@ -4,17 +4,28 @@ import type { Name, Nameable } from "../model/home.ts";
 export interface Holder {
   entity: Nameable;
   name: Name;
+  /** Whether it was said of several that share the name: "the ceiling lights". */
+  many?: true;
 }
+
+/** All that there are, or the two that there are. */
+export type HowMany = "all" | "both";
 
 /** What words name, before it is known what that comes to in the home. */
 export type TargetExpression =
-  | { target: "named"; holders: readonly Holder[]; words: number }
+  | {
+      target: "named";
+      holders: readonly Holder[];
+      words: number;
+      /** All that have the name. */
+      all?: HowMany;
+    }
   /** Devices of a kind, in a place or where the speaker is. */
   | {
       target: "kind";
       kinds: readonly string[];
       many: boolean;
-      all: boolean;
+      all?: HowMany;
       place?: PlaceExpression;
       /** Words that it took, its place among them. */
       words: number;

@@ -23,8 +23,12 @@ export function gatherNames({ home, language, pack }: Spoken, lexicon: Lexicon):
   const forms = createNameForms(pack);
   const trie = createTrie<Holder>();
   const holders: Holder[] = [];
+  const shared = sharedNames(home);
   const insert = (holder: Holder): void => {
     for (const words of forms(holder.name)) trie.insert(words.map(lexicon.add), holder);
+    const { words } = holder.name;
+    const several = shared.has(words.join(" ")) && pluralOf(words, pack);
+    if (several) trie.insert(several.map(lexicon.add), { ...holder, many: true });
   };
   for (const map of [home.devices, home.groups, home.rooms, home.zones]) {
     for (const entity of map.values()) {
@@ -44,6 +48,31 @@ export function gatherNames({ home, language, pack }: Spoken, lexicon: Lexicon):
     }
   }
   return { trie, holders };
+}
+
+/** Names that several devices have, in whatever language: "ceiling light" in two rooms. */
+function sharedNames({ devices }: Home): ReadonlySet<string> {
+  const shared = new Set<string>();
+  const seen = new Map<string, string>();
+  for (const { id, names } of devices.values()) {
+    for (const { words } of names) {
+      const text = words.join(" ");
+      const other = seen.get(text);
+      if (other === undefined) seen.set(text, id);
+      else if (other !== id) shared.add(text);
+    }
+  }
+  return shared;
+}
+
+/** A name as it is said of several: "ceiling lights", "lámparas de techo". */
+function pluralOf(words: readonly string[], { plurals }: LanguagePack): string[] | undefined {
+  if (!plurals) return undefined;
+  const at = plurals.head === "first" ? 0 : words.length - 1;
+  const word = words[at] ?? "";
+  const [ending, instead] = plurals.endings.find(([each]) => word.endsWith(each)) ?? [];
+  if (ending === undefined || instead === undefined) return undefined;
+  return words.with(at, word.slice(0, word.length - ending.length) + instead);
 }
 
 /** Highest number that a name is found by in words and in digits. */

@@ -71,7 +71,7 @@ function placeWithin(
 export function among(of: TargetExpression, said: TargetExpression): TargetExpression | undefined {
   if (said.target !== "ones") return said;
   const kind = kindIn(of);
-  return kind && { ...kind, many: said.many, all: true, place: said.place };
+  return kind && { ...kind, many: said.many, all: "all", place: said.place };
 }
 
 function kindIn(expression: TargetExpression): (TargetExpression & { target: "kind" }) | undefined {

@@ -1,7 +1,8 @@
 import type { Match } from "../automaton/chart.ts";
+import { given } from "../source/given.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import { type Lexicon, unheardOf } from "../lexicon/lexicon.ts";
-import type { Holder, PlaceExpression, TargetExpression } from "./expression.ts";
+import type { Holder, PlaceExpression, TargetExpression, HowMany } from "./expression.ts";
 import type { Names } from "./names.ts";
 import { type Narrowing, among, isPlace } from "./narrowing.ts";
 import { isPlaced, joined } from "./joined.ts";
@@ -155,7 +156,7 @@ export function createTargetReader(
     };
 
     /** Things by their kind; not by words that are a name. */
-    const kinds = (from: number, all: boolean, inPlace?: Placed & { from: number }): Found[] => {
+    const kinds = (from: number, all?: HowMany, inPlace?: Placed & { from: number }): Found[] => {
       const found: Found[] = [];
       const name = named(from)?.end;
       nouns.match(numbers, from, (end, meant) => {
@@ -164,7 +165,14 @@ export function createTargetReader(
           if (list.length === 0) continue;
           // "Every light" is all of them.
           const words = end - (inPlace?.from ?? from);
-          const base = { target: "kind", kinds: list, many: many || all, all, words } as const;
+          const isMany = many || all !== undefined;
+          const base = {
+            target: "kind",
+            kinds: list,
+            many: isMany,
+            words,
+            ...given({ all }),
+          } as const;
           if (inPlace) found.push({ end, expression: { ...base, place: inPlace.place } });
           else if (name === undefined || name < end) found.push({ end, expression: base });
           if (inPlace) continue;
@@ -178,11 +186,12 @@ export function createTargetReader(
       });
       return found;
     };
-    const names = (from: number, inPlace?: PlaceExpression): Found[] => {
+    const names = (from: number, all?: HowMany, inPlace?: PlaceExpression): Found[] => {
       const name = named(from);
       if (!name) return [];
       const { end, holders } = name;
-      const of = { target: "named", holders, words: end - from } as const;
+      const words = end - from;
+      const of = { target: "named", holders, words, ...given({ all }) } as const;
       const isOnlyPlace = holders.every(({ entity }) => isPlace(entity.type));
       const within = (at: Placed): Found => {
         return { end: at.end, expression: { target: "within", of, place: at.place } };
@@ -192,12 +201,12 @@ export function createTargetReader(
       if (!isOnlyPlace) found.push(...placesAfter(end).map(within));
       return found;
     };
-    const things = (from: number, all: boolean): Found[] => [
+    const things = (from: number, all?: HowMany): Found[] => [
       ...kinds(from, all),
-      ...names(from),
+      ...names(from, all),
       ...places(from).flatMap((at) => {
         const next = afterSmall(at.end);
-        return [...kinds(next, all, { ...at, from }), ...names(next, at.place)];
+        return [...kinds(next, all, { ...at, from }), ...names(next, all, at.place)];
       }),
       // Words that are a name are never a place and a kind as well.
       ...(named(from) ? [] : compounds(texts[from] ?? "", from + 1)),
@@ -205,7 +214,7 @@ export function createTargetReader(
 
     const unit = (from: number): Found[] => {
       if (!mayBegin(from)) return noneFound;
-      const found = things(from, false);
+      const found = things(from);
       for (const at of places(from)) found.push(...onesOf(at));
       if (connectivesAt(from).length > 0) found.push(...connected(from));
       return found;
@@ -215,9 +224,11 @@ export function createTargetReader(
       const found = connectivesAt(from).flatMap(({ sort, end }): Found[] => {
         switch (sort) {
           case "all":
+          case "both":
           case "this": {
             const next = afterSmall(end);
-            return things(next, sort === "all").map((thing) => longerBy(thing, next - from));
+            const found = things(next, sort === "this" ? undefined : sort);
+            return found.map((thing) => longerBy(thing, next - from));
           }
           case "everything": {
             const within = placesAfter(end).map((at): Found => {
