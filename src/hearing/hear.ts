@@ -159,8 +159,8 @@ function composed(
   return isClear(other) ? { utterance, composition: other } : { utterance: said, composition };
 }
 
-function isClear({ commands, isOffer }: Composition): boolean {
-  return !isOffer && commands.every(({ understood }) => clearReading(understood));
+function isClear({ commands, isOffer, isDoubtful }: Composition): boolean {
+  return !isOffer && !isDoubtful && commands.every(({ understood }) => clearReading(understood));
 }
 
 /** What functions that compute steps are given, beside slots. */
@@ -174,9 +174,13 @@ function spokenIn(
 }
 
 function concludeAll({ composition, concluding, chosen }: Listening): Conclusion {
-  const { commands, other, isOffer } = composition;
+  const { commands, other, isOffer, isDoubtful } = composition;
   const first = conclude(concluding, commands);
   if (isOffer) return offered(first);
+  // What would be done is asked about; why it cannot be is told as ever.
+  if (isDoubtful && isToDo(first)) {
+    return concluding.book.offers ? offered(first) : { outcome: "unknown", commands: [] };
+  }
   return other ? either(concluding, first, conclude(concluding, other), chosen) : first;
 }
 

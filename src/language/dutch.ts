@@ -128,7 +128,7 @@ export const dutch: LanguagePack = {
     },
     when: {
       in: ["(over | na) $duration", "$duration later"],
-      at: ["om $time [$date]", "$date om $time"],
+      at: ["(om | vanaf | van) $time [$date]", "$date om $time"],
       for: [
         "voor [de komende | nog] $duration",
         "[nog] $duration (lang | langer)",

@@ -134,7 +134,7 @@ export const english: LanguagePack = {
     },
     when: {
       in: ["(in | after) $duration", "$duration from now"],
-      at: ["at $time [$date]", "[at] $date at $time"],
+      at: ["(at | from) $time [$date]", "[at] $date at $time"],
       for: ["for [the next | another] $duration [more | longer]"],
       until: ["(until | till) $time [$date]", "(until | till) $date [at] $time"],
     },
@@ -211,6 +211,8 @@ export const english: LanguagePack = {
     "only",
     "now",
     "then",
+    "actually",
+    "anyway",
   ],
   hedges: [
     ..."sunset sunrise dusk dawn nightfall not no never none nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
@@ -227,7 +229,7 @@ export const english: LanguagePack = {
     ),
   ],
   clauses:
-    "i i'm i've i'll my me we we're us you you're he she they it is are am 's 're have got".split(
+    "i i'm i've i'll i'd my me we we're we've we'll us you you're he he's she she's they they're it it's that's there's is are am 's 're have got".split(
       " ",
     ),
   reasons: ["because", "since", "as", "cause", "so that", "for"],
@@ -313,6 +315,7 @@ export const english: LanguagePack = {
       "leaving out",
       "just not",
       "save for",
+      "bar",
     ],
   },
   kinds: {
@@ -929,7 +932,8 @@ export const english: LanguagePack = {
       patterns: [
         "(tilt | angle | turn) $target (slats | angle) [to | at] $level",
         say("tilt | angle", "$target [to | at] $level"),
-        say("angle | turn | tilt", "slats (of | on) $target to $level"),
+        say("angle | turn | tilt | set", "slats (of | on) $target to $level"),
+        say("angle | turn | tilt | set", "slats [to | at] $level"),
       ],
       states: ["tilted [to | at] $level"],
       reply: "{$target} tilted to {$level} percent.",
@@ -958,7 +962,7 @@ export const english: LanguagePack = {
     },
     lock: {
       deeds: ["lock"],
-      patterns: [say("lock | bolt | secure", "[up] $target [up]"), "$target lock"],
+      patterns: ["lock up", say("lock | bolt | secure", "[up] $target [up]"), "$target lock"],
       states: ["[back] (locked [up] | bolted | secured)"],
       reply: "{$target} locked.",
     },
@@ -1010,7 +1014,7 @@ export const english: LanguagePack = {
     play: {
       deeds: ["play | resume"],
       patterns: [
-        "(resume | continue) [(music | playback)]",
+        "(resume | continue | carry on) [(music | playback | playing)]",
         "play [some] music",
         "(play | put on) [some] music (on | in) $target",
         "put [some] music on (on | in) $target",
@@ -1173,7 +1177,8 @@ export const english: LanguagePack = {
       patterns: [
         say("run | start", "$target (on | with | in) $program [program | programme | cycle]"),
         say("run | start", "[the] $program (program | programme | cycle) (on | of | in) $target"),
-        say("run | start", "[the] $program (program | programme | cycle | wash)"),
+        say("run | start | do", "[the] $program (program | programme | cycle | wash)"),
+        say("put | get", "[the] $program (program | programme | cycle | wash) on"),
       ],
       reply: "{$target} started on {$program}.",
     },

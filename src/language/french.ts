@@ -131,7 +131,7 @@ export const french: LanguagePack = {
     },
     when: {
       in: ["dans $duration", "après $duration", "d'ici $duration"],
-      at: ["à $time [$date]", "$date à $time"],
+      at: ["(à | dès | à partir de) $time [$date]", "$date à $time"],
       for: [
         "[encore] $duration",
         "pendant [encore | les prochaines] $duration",
@@ -448,6 +448,7 @@ export const french: LanguagePack = {
     "hé",
     "voilà",
     "seulement",
+    "finalement",
     "moi",
     "nous",
   ],
@@ -458,7 +459,7 @@ export const french: LanguagePack = {
     ..."si quand lorsque dès avant après pendant tant jusque comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
       " ",
     ),
-    ..."dit disait dis dire a as ont avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment déjà hier fallait devait tous chaque toujours souvent".split(
+    ..."dit disait dis dire as ont avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment déjà hier fallait devait tous chaque toujours souvent".split(
       " ",
     ),
     ..."allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),

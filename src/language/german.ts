@@ -159,7 +159,7 @@ export const german: LanguagePack = {
     },
     when: {
       in: ["(in | nach) $duration", "$duration später"],
-      at: ["um $time [$date]", "$date um $time"],
+      at: ["(um | ab | von) $time [$date]", "$date (um | ab) $time"],
       for: [
         "für [die nächsten | die nächste | weitere] $duration",
         "$duration (lang | länger)",
@@ -475,6 +475,7 @@ export const german: LanguagePack = {
       "volle Helligkeit",
       "volle Pulle",
       "ganz hell",
+      "(voller | vollster | höchster) (stufe | leistung | kraft)",
     ],
   },
   fillers: [
@@ -511,6 +512,8 @@ export const german: LanguagePack = {
     "mir",
     "uns",
     "bloß",
+    "eigentlich",
+    "übrigens",
   ],
   hedges: [
     ..."sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keines nie niemals nichts nirgends ohne weder stopp statt anstatt lieber fast beinahe".split(

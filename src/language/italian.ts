@@ -108,7 +108,7 @@ export const italian: LanguagePack = {
     },
     when: {
       in: ["(tra | fra | dopo) $duration"],
-      at: ["(alle | alle ore | all' | a) $time [[di] $date]", "$date (alle | all' | a) $time"],
+      at: ["(alle | alle ore | all' | a | dalle | dall') $time [[di] $date]", "$date (alle | all' | a) $time"],
       for: [
         "[altri | altre | un altro | un'altra | ancora] $duration",
         "per [i prossimi | altri | altre | un altro | un'altra | ancora] $duration",

@@ -109,7 +109,7 @@ export const spanish: LanguagePack = {
     },
     when: {
       in: ["(en | dentro de | después de | tras) $duration"],
-      at: ["(a | al) $time [$date]", "$date (a | al) $time"],
+      at: ["(a | al | desde | a partir de) $time [$date]", "$date (a | al) $time"],
       for: [
         "[otro | otros | otra | otras] $duration",
         "$duration más",

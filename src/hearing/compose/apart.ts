@@ -10,6 +10,11 @@ export interface Apart extends Stretch {
   words: string;
   when?: WhenReading;
   narrowing?: Narrowing;
+  /**
+   * Whether it is a part of what says more of when, and a number before it is the rest: "cuarto de hora" of
+   * "un cuarto de hora". That number is hardly ever a value.
+   */
+  isCut?: true;
 }
 
 /** Everything in an utterance that may stand apart, in the order said. */
@@ -18,14 +23,27 @@ export function apartIn(engine: Engine, utterance: Utterance): Apart[] {
   const said = ({ from, end }: Stretch): string =>
     text.slice(words[from]?.start, words[end - 1]?.end);
   const aparts: Apart[] = [];
-  for (const { from, end, reading } of engine.whens(utterance)) {
-    aparts.push({ from, end, words: said({ from, end }), when: reading });
+  const whens = engine.whens(utterance);
+  for (const { from, end, reading } of whens) {
+    const isCut = whens.some(
+      (other) => other.from < from && other.end >= end && isCounted(engine, utterance, from),
+    );
+    const apart = { from, end, words: said({ from, end }), when: reading };
+    aparts.push(isCut ? { ...apart, isCut } : apart);
   }
   const mayNarrow = namesAny(engine, utterance) || engine.speaksOfHere(utterance);
   for (const { from, end, named, narrowing } of mayNarrow ? engine.narrowings(utterance) : []) {
     aparts.push({ from, end, words: said({ from: named, end }), narrowing });
   }
   return aparts.sort((a, b) => a.from - b.from);
+}
+
+/** Whether a number stands before a word: "one" of "one notch". */
+export function isCounted({ numbers }: Engine, { texts }: Utterance, from: number): boolean {
+  for (let at = from - 1; at >= 0; at--) {
+    if (numbers(texts, at).some(({ end }) => end === from)) return true;
+  }
+  return false;
 }
 
 /** Most ways to leave out what stands apart that are tried. */

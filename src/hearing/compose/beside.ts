@@ -4,11 +4,20 @@ import type { Phrasebook } from "../../phrasebook/model.ts";
 import { isWish } from "../../language/vocabulary.ts";
 import type { Engine } from "../understand/engine.ts";
 import { clearReading } from "../understand/understand.ts";
-import type { Composition } from "./compose.ts";
+import { isCounted } from "./apart.ts";
+import type { Command, Composition } from "./compose.ts";
 import { pausesIn } from "./joiners.ts";
 import { type Stretch, pick } from "./stretch.ts";
 
 type Parted = Omit<Composition, "nearest" | "steps">;
+
+/** What is said, and in which room. */
+interface Beside {
+  book: Phrasebook;
+  engine: Engine;
+  utterance: Utterance;
+  room: string | undefined;
+}
 
 /** Most words of a remark. */
 const longestRemark = 14;
@@ -23,9 +32,7 @@ const mostCuts = 12;
  * it might be one more thing of the home, what is to be done is only offered.
  */
 export function beside(
-  book: Phrasebook,
-  engine: Engine,
-  utterance: Utterance,
+  { book, engine, utterance, room }: Beside,
   part: (stretch: Stretch, of?: readonly string[]) => Parted | undefined,
 ): Parted | undefined {
   const count = utterance.words.length;
@@ -43,6 +50,22 @@ export function beside(
       false
     );
   };
+  /**
+   * Whether what is done is where a remark says that something is, so that it narrows nothing: "I'm done in
+   * here". What is done to one thing may stand beside it, and only be offered: "the delivery is here".
+   */
+  const whereOf = ({ from, end }: Stretch, { commands }: Parted): "within" | "one" | "apart" => {
+    const pointed = utterance.texts.slice(from, end).map((_, at) => {
+      return engine.pointsTo(utterance, from + at);
+    });
+    if (pointed.every((where) => where === undefined)) return "within";
+    const devices = new Set(commands.flatMap(devicesOf));
+    const isHere = [...devices].every((id) => {
+      return room !== undefined && book.devices.get(id)?.room === room;
+    });
+    if (devices.size === 0 || pointed.includes("there")) return "apart";
+    return isHere ? "within" : devices.size === 1 ? "one" : "apart";
+  };
   /** What is left between two remarks, either of which may be nothing. */
   const between = (start: number, from: number, to: number, end: number): Parted | undefined => {
     const around: Stretch[] = [
@@ -58,10 +81,12 @@ export function beside(
     if (!around.every(isBeside)) return undefined;
     const found = told({ from, end: to }, isAbout ? [about.id] : undefined);
     if (!found) return undefined;
+    const places = around.map((remark) => (isReason(remark) ? "within" : whereOf(remark, found)));
+    if (places.includes("apart")) return undefined;
     const isClear = around.every((remark) =>
       isAbout && remark.from === 0 ? about.isClause : isClause(engine, utterance, remark, found),
     );
-    if (isClear) return found;
+    if (isClear && !places.includes("one")) return found;
     return book.offers ? { ...found, isOffer: true } : undefined;
   };
   const marks = marksIn(engine, utterance);
@@ -78,22 +103,17 @@ export function beside(
     const offers = [
       { remark: { from: 0, end: at }, rest: { from: at, end: count } },
       { remark: { from: count - at, end: count }, rest: { from: 0, end: count - at } },
-    ].flatMap(({ remark, rest }) =>
-      remarks.is(remark) && !isCounted(engine, utterance, remark) ? (told(rest) ?? []) : [],
-    );
+    ].flatMap(({ remark, rest }) => {
+      // Words after a number say of what there are so many: "one notch".
+      if (!remarks.is(remark) || isCounted(engine, utterance, remark.from)) return [];
+      const found = told(rest);
+      return found && whereOf(remark, found) !== "apart" ? found : [];
+    });
     // The fewest words beside what is understood; where two ways take as many, nothing is offered.
     const [only, more] = offers;
     if (only) return more ? undefined : { ...only, isOffer: true };
   }
   return undefined;
-}
-
-/** Whether a number stands before a remark, which then says of what there are so many: "one notch". */
-function isCounted({ numbers }: Engine, { texts }: Utterance, { from }: Stretch): boolean {
-  for (let at = from - 1; at >= 0; at--) {
-    if (numbers(texts, at).some(({ end }) => end === from)) return true;
-  }
-  return false;
 }
 
 /** Pauses, and words that begin a reason. */
@@ -115,15 +135,18 @@ interface Remarks {
 /** What tells a remark, looked at word by word; nothing where nothing of the home is named at all. */
 function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefined {
   const { texts, numbers, small } = utterance;
-  const names = texts.map((_, at) => engine.namesAnything(utterance, at));
-  if (!names.includes(true)) return undefined;
+  const names = texts.map((_, at) => engine.naming(utterance, at));
+  if (names.every((end) => end === undefined)) return undefined;
+  const pauses = new Set(pausesIn(utterance));
+  // What goes on after a pause is no name: "I'm done in here, lights off".
+  const isNamed = (at: number, last: number): boolean => {
+    const end = names[at];
+    return end !== undefined && (end <= last || !pauses.has(last));
+  };
   const answers = engine.answers(utterance);
   const isBarred = texts.map(
     (text, at) =>
-      names[at] === true ||
-      answers[at] === true ||
-      engine.hedges.has(text) ||
-      engine.numbers(texts, at).length > 0,
+      answers[at] === true || engine.hedges.has(text) || engine.numbers(texts, at).length > 0,
   );
   const { sets } = engine;
   const begins = numbers.map((number) => sets.start.moves.has(number));
@@ -147,7 +170,7 @@ function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefine
   const whens = engine.whens(utterance);
   const joiners = engine.joiners(utterance);
   const isPlain = ({ from, end }: Stretch): boolean => {
-    for (let at = from; at < end; at++) if (isBarred[at]) return false;
+    for (let at = from; at < end; at++) if (isBarred[at] || isNamed(at, end)) return false;
     if (whens.some((when) => when.from >= from && when.end <= end)) return false;
     // What is joined by a word is one more thing or command.
     return !joiners.some((joiner) => joiner.from === from || joiner.end === end);
@@ -199,6 +222,12 @@ function isClause(
       return said[end - 1]?.start !== before && said[from]?.start !== after;
     }),
   );
+}
+
+/** The devices that a command does something to; none where a routine says which. */
+function devicesOf({ understood }: Command): string[] {
+  const meaning = clearReading(understood)?.meaning;
+  return meaning?.result === "do" ? meaning.effects.map(({ device }) => device) : [];
 }
 
 /** Whether something is to be done, and all of it is clear. */

@@ -5,6 +5,8 @@ import type { Phrasebook } from "../../phrasebook/model.ts";
 import { devicesAbout } from "./about.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { Reading } from "../understand/evaluate.ts";
+import { planIntent } from "../../commands/plan.ts";
+import { given } from "../../source/given.ts";
 import type { Speaker } from "../../commands/targets.ts";
 import { type Understood, anyReading, clearReading, understand } from "../understand/understand.ts";
 import type { WhenReading } from "../understand/whens.ts";
@@ -17,6 +19,8 @@ import { type Stretch, joined, nameless, pick } from "./stretch.ts";
 export interface Command {
   understood: Understood;
   whens: readonly WhenReading[];
+  /** Whether it takes for a value what is part of a when. */
+  isDoubtful?: true;
 }
 
 /** The commands of an utterance. */
@@ -24,6 +28,8 @@ export interface Composition {
   commands: readonly Command[];
   /** Whether words beside the commands mean nothing, so that these are only offered. */
   isOffer?: true;
+  /** Whether a value in them may be part of a when, so that nothing of them is done unasked. */
+  isDoubtful?: true;
   /** Another way to part the utterance into as many commands, if there is one. */
   other?: readonly Command[];
   /** What the near misses of an utterance that nothing understands are looked for in. */
@@ -97,7 +103,7 @@ export function compose(
     (anyReading(whole)
       ? undefined
       : (part({ ...parting, readingOf: anyReading }, all) ??
-        beside(book, engine, utterance, (stretch, of) =>
+        beside({ book, engine, utterance, room: speaker.room }, (stretch, of) =>
           part(of ? { ...parting, read: leaningOn(read, of) } : parting, stretch),
         )));
   const nearest = composition ? whole : (nearestPiece(parting) ?? whole);
@@ -145,7 +151,9 @@ function part(parting: Parting, all: Stretch): Omit<Composition, "nearest" | "st
     const commands = withoutRemarks(found, readingOf);
     const said = new Set(commands.flatMap((command) => command.whens));
     const told = aparts.filter(({ when }) => when && said.has(when));
-    return { commands, whenWords: offsets(told), joinerWords: offsets(at) };
+    const isDoubtful = commands.some((command) => command.isDoubtful) || undefined;
+    const words = { whenWords: offsets(told), joinerWords: offsets(at) };
+    return { commands, ...words, ...given({ isDoubtful }) };
   };
   const one = asOne(parting, all);
   const single = one && settled([one], []);
@@ -167,14 +175,21 @@ function part(parting: Parting, all: Stretch): Omit<Composition, "nearest" | "st
   return single;
 }
 
-/** What is said to be wrong beside an order is the reason for it, and no order of its own. */
+/**
+ * What is said to be wrong beside an order is the reason for it, and no order of its own. What is said as a
+ * question is, and cannot be asked here, is a remark: "j'ai fini ici" beside "éteins la lumière".
+ */
 function withoutRemarks(
   commands: readonly Command[],
   readingOf: Parting["readingOf"],
 ): readonly Command[] {
   const orders = commands.filter(({ understood }) => {
     const reading = readingOf(understood);
-    return !reading || !isWish(reading.intent.id);
+    if (!reading) return true;
+    const { meaning, intent } = reading;
+    const plan = planIntent(intent);
+    const isAsked = plan.tells.length > 0 && plan.orders.length === 0;
+    return !isWish(intent.id) && !(isAsked && meaning.result === "unfit");
   });
   return orders.length > 0 ? orders : commands;
 }
@@ -193,7 +208,8 @@ function asOne(
     const understood = read(pick(utterance, stretch, left), { it, aparts: left });
     const reading = understood && readingOf(understood);
     if (!reading) continue;
-    const command = { understood, whens: whensOf(left) };
+    const isDoubtful = left.some(({ isCut }) => isCut) || undefined;
+    const command: Command = { understood, whens: whensOf(left), ...given({ isDoubtful }) };
     if (!chosen || isBetter(readingOf, [command], [chosen])) chosen = command;
     // Nothing is better than all of the words by the phrasebook's own pattern.
     if (chosen === command && isOwn(reading) && reading.path.freeWords === 0) break;
@@ -248,6 +264,25 @@ function asMore(
   return isFree ? { understood, whens: last?.whens ?? [] } : undefined;
 }
 
+/** "… and off at eleven": what was spoken of before in another state, at another time. */
+function asLater(
+  { utterance, aparts, joiners, it, read, readingOf }: Parting,
+  stretch: Stretch,
+  before: Command,
+): Command | undefined {
+  const earlier = readingOf(before.understood);
+  if (earlier?.meaning.result !== "do" || earlier.path.freeWords > 0) return undefined;
+  const about = { it: devicesAbout(earlier) };
+  for (const left of apartChoices(aparts, joiners, stretch)) {
+    const whens = whensOf(left);
+    if (whens.length === 0 || left.some(({ isCut }) => isCut)) continue;
+    const words = pick(utterance, stretch, left);
+    const understood = read(joined([nameless(it, words), words]), { ...about, aparts: left });
+    if (understood && readingOf(understood)?.meaning.result === "do") return { understood, whens };
+  }
+  return undefined;
+}
+
 function shareProperty(one: Reading, other: Reading): boolean {
   const first = new Set(propertiesSet(one));
   return propertiesSet(other).some((property) => first.has(property));
@@ -280,6 +315,7 @@ function inTurn(
     const command =
       whole ??
       asMore(parting, stretch, commands) ??
+      (before && !stretch.leans ? asLater(parting, stretch, before) : undefined) ??
       (before && !stretch.leans ? asBefore(parting, stretch, before) : undefined);
     if (!command) return undefined;
     commands.push(command);

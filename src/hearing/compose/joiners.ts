@@ -24,7 +24,7 @@ export function pausesIn({ text, words }: Utterance): number[] {
 /** Whether anything of the home is named, or what was spoken of last. */
 export function namesAny(engine: Engine, utterance: Utterance): boolean {
   if (engine.speaksOfIt(utterance)) return true;
-  return utterance.texts.some((_, at) => engine.namesAnything(utterance, at));
+  return utterance.texts.some((_, at) => engine.naming(utterance, at) !== undefined);
 }
 
 /** Where an utterance may be parted, those first that are told most clearly. */

@@ -41,7 +41,7 @@ export function tried(
   if (!reading) return undefined;
   return {
     alias({ entity, name }, text) {
-      const isNamed = said.some((_, at) => engine.namesAnything(utterance, from + at));
+      const isNamed = said.some((_, at) => engine.naming(utterance, from + at) !== undefined);
       const isMeant = [...reading.targets.values()].some(({ holders }) =>
         holders.some((holder) => holder.entity === entity),
       );

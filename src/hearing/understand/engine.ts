@@ -67,8 +67,10 @@ export interface Engine extends Around {
   /** What begins a reason: "because". */
   reasons: Recognise<true>;
   numbers: NumberReader;
-  /** Whether words from a place on name something of the home. */
-  namesAnything: (utterance: Utterance, from: number) => boolean;
+  /** Where the shortest words from a place on end that name something of the home. */
+  naming: (utterance: Utterance, from: number) => number | undefined;
+  /** Where words from a place on say that something is, by where the speaker stands or what was spoken of. */
+  pointsTo: (utterance: Utterance, from: number) => "here" | "there" | undefined;
   /** The longest name of one device that begins at a place. */
   deviceNamed: (utterance: Utterance, from: number) => { end: number; id: string } | undefined;
   /** What may narrow a thing that is named elsewhere: where it is, what is left out of it. */
@@ -155,7 +157,11 @@ function createEngine(book: Phrasebook, language: string): Engine {
     answers(utterance) {
       const answering = utterance.texts.map(() => false);
       for (const at of answering.keys()) {
-        for (const { end } of answersFrom(utterance, at)) answering.fill(true, at, end);
+        for (const { end } of answersFrom(utterance, at)) {
+          // "Okay" is said without an answer as well.
+          const isSmall = utterance.small.slice(at, end).every((each) => each);
+          if (!isSmall) answering.fill(true, at, end);
+        }
       }
       return answering;
     },
@@ -165,10 +171,20 @@ function createEngine(book: Phrasebook, language: string): Engine {
       ground,
     ),
     numbers: ground.numbers,
-    namesAnything: (utterance, from) =>
-      symbols.targets
+    naming(utterance, from) {
+      const ends = symbols.targets
         .read(utterance, from)
-        .some(({ value }) => value.read === "target" && isOfHome(value.target)),
+        .flatMap(({ end, value }) =>
+          value.read === "target" && isOfHome(value.target) ? end : [],
+        );
+      return ends.length > 0 ? Math.min(...ends) : undefined;
+    },
+    pointsTo(utterance, from) {
+      const read = symbols.targets.read(utterance, from);
+      const sorts = read.map(({ value }) => (value.read === "target" ? value.target.target : ""));
+      if (sorts.includes("there")) return "there";
+      return sorts.includes("here") ? "here" : undefined;
+    },
     deviceNamed: (utterance, from) =>
       symbols.targets
         .read(utterance, from)
