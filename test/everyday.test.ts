@@ -5,14 +5,18 @@ import { readPhrasebook } from "../src/index.ts";
 import type { Book, Effect, Heard } from "../src/index.ts";
 
 /*
- * What people say in six languages: in `everyday` put together from lists (see scripts/everyday.js), in `at-work`
- * written down as people talk in the middle of work.
+ * What people say in six languages: in `everyday` put together from lists (see scripts/everyday.js), in `at-work` and
+ * `at-home` written down as people talk in the middle of something else.
  */
 
 const read = (name: string): string => readFileSync(join(import.meta.dirname, name), "utf8");
 const homeIn = (folder: string): Book =>
   readPhrasebook([{ path: "home.yaml", text: read(`${folder}/home.yaml`) }]);
-const books = { everyday: homeIn("everyday"), "at-work": homeIn("at-work") };
+const books = {
+  everyday: homeIn("everyday"),
+  "at-work": homeIn("at-work"),
+  "at-home": homeIn("at-home"),
+};
 
 interface Phrase {
   phrase: string;
@@ -75,6 +79,7 @@ describe.each([
     ["everyday", "tsv"],
     ["everyday", "aside.tsv"],
     ["at-work", "tsv"],
+    ["at-home", "tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

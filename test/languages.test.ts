@@ -2,6 +2,7 @@ import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
 import { type Book, type SuiteResults, readSuites, runSuites } from "../src/index.ts";
 import { shippedPacks as packs } from "../src/language/shipped.ts";
+import { spokenSunEvents } from "../src/language/times.ts";
 import { words } from "../src/pattern/build.ts";
 import { phrases } from "../src/pattern/phrases.ts";
 import { parsePattern } from "../src/pattern/parse.ts";
@@ -23,7 +24,7 @@ test("a home can speak every language at once without a finding", () => {
 test.each(packs.map((pack) => [pack.name, pack] as const))(
   "every pattern of the language can be read: %s",
   (_, { language, frames, vocabulary, wishes, courtesies, times }) => {
-    const { clock, morning, afternoon, night, weekday, date, when } = times;
+    const { clock, morning, afternoon, night, weekday, date, when, sun } = times;
     const patterns = [
       ...Object.values(vocabulary).flatMap(({ patterns = [], states = [], deeds = [] }) => [
         ...patterns,
@@ -44,6 +45,7 @@ test.each(packs.map((pack) => [pack.name, pack] as const))(
       ...clock.flatMap((form) => form.said),
       ...[morning, afternoon, night, weekday, date].flat(),
       ...Object.values(when).flat(),
+      ...spokenSunEvents.flatMap((event) => Object.values(sun?.[event] ?? {}).flat()),
     ];
     const broken = patterns.filter((pattern) => !parsePattern(pattern, { language }).ok);
     expect(broken).toEqual([]);

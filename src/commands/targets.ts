@@ -3,19 +3,24 @@ import type { Device, Nameable } from "../model/home.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { TargetSlot } from "../slot-types/slot.ts";
 import type { LocalTime } from "../time/local.ts";
-import { isKnown } from "../model/known.ts";
-import { whyBarred } from "./access.ts";
 import { devicesIn, spokenOf } from "./places.ts";
 import { deviceIndex } from "../model/device-index.ts";
 import type { TargetExpression } from "../slot-types/expression.ts";
 import type { Narrowing } from "../slot-types/narrowing.ts";
-import type { Holder } from "../slot-types/expression.ts";
-import { lackOf } from "./ability.ts";
 import { askedKey, remembered } from "./remembered.ts";
+import {
+  bulkOf,
+  firstUnable,
+  joinedOf,
+  kindOf,
+  none,
+  optionOf,
+  sortDevices,
+  unfit,
+} from "./gather.ts";
 import type { Devices, Resolved, TargetAsked } from "./resolved.ts";
 import type { ComputeContext } from "./compute.ts";
 import { devicesOf } from "../model/members.ts";
-import type { Skipped } from "./outcome.ts";
 import type { Reason } from "../model/reason.ts";
 
 /** Where the speaker stands. */
@@ -108,6 +113,7 @@ function resolveExpression(
 
 function isNamed(expression: TargetExpression): boolean {
   if (["everything", "here", "there", "ones"].includes(expression.target)) return false;
+  if (expression.target === "unsaid" && expression.place !== undefined) return false;
   if (expression.target !== "named") return true;
   return expression.holders.some(({ entity: { type } }) => type === "device" || type === "group");
 }
@@ -168,20 +174,6 @@ function resolveNamed(
   return unfit(first ?? { reason: "nothing" });
 }
 
-/** Several that share a name, as one target. */
-function joinedOf(options: readonly Devices[]): Resolved {
-  const devices = [...new Set(options.flatMap((option) => option.devices))];
-  const [first] = options;
-  if (!first) return unfit({ reason: "nothing" });
-  return {
-    ...first,
-    holders: options.flatMap((option) => option.holders),
-    bulk: new Set(devices),
-    devices,
-    skipped: options.flatMap((option) => option.skipped),
-  };
-}
-
 /** To have it on or off somewhere is to have light there, if there is one. */
 function lightsFirst(all: readonly Device[], asked: TargetAsked): readonly Device[] {
   if (!asked.properties?.includes("power")) return all;
@@ -207,15 +199,6 @@ function resolveUnsaid(
   const able = sortDevices(all, asked).devices;
   if (able.length <= 1) return bulkOf("it", able, asked, "single");
   return { result: "choices", options: able.map(optionOf) };
-}
-
-/** One of several devices, to be chosen by its name. */
-function optionOf(device: Device): Devices {
-  const holder = { entity: device, name: device.names[0] };
-  const name = holder.name?.text ?? device.id;
-  const holders = holder.name ? [{ entity: device, name: holder.name }] : [];
-  const one = { label: name, id: device.id, devices: [device], holders, isByKind: true };
-  return { result: "devices", ...one, bulk: none, along: none, skipped: [] };
 }
 
 function isIn(entity: Nameable | undefined, room: string | undefined): boolean {
@@ -288,51 +271,6 @@ function resolveOnes(
   return kindOf("there", meant, many && sorts.size === 1, asked);
 }
 
-/** A home may have a hundred thousand of a kind, each a choice of its own. */
-const none: ReadonlySet<Device> = new Set();
-
-function kindOf(
-  label: string,
-  ofKind: readonly Device[],
-  many: boolean,
-  asked: TargetAsked,
-): Resolved {
-  if (many) return bulkOf(label, ofKind, asked, "kind");
-  const reached = sortDevices(ofKind, asked).devices;
-  if (reached.length <= 1) {
-    return bulkOf(label, reached.length === 1 ? reached : ofKind, asked, "single");
-  }
-  return { result: "choices", options: reached.map(optionOf) };
-}
-
-function unfit(reason: Reason): Resolved {
-  return { result: "unfit", reason };
-}
-
-/** The first that voice is not barred from: reasons are spoken. */
-function firstUnable(all: readonly Device[], skipped: readonly Skipped[]): Reason | undefined {
-  const known = new Set(all.filter(isKnown).map(({ id }) => id));
-  return skipped.find(({ device }) => known.has(device))?.why;
-}
-
-/** @param sort Whether they were asked for one by one, by their kind, or by where they are. */
-function bulkOf(
-  label: string,
-  all: readonly Device[],
-  asked: TargetAsked,
-  sort: "single" | "several" | "kind" | "place" = "place",
-): Resolved {
-  const sorted = sortDevices(all, asked);
-  if (sorted.devices.length === 0) {
-    const first = firstUnable(all, sorted.skipped);
-    return unfit(first ?? { reason: "nothing", of: label });
-  }
-  const bulk = sort === "single" ? none : new Set(sorted.devices);
-  const along = sort === "kind" || sort === "place" ? new Set(sorted.devices) : none;
-  const isByKind = sort === "kind";
-  return { result: "devices", label, id: label, holders: [], bulk, along, isByKind, ...sorted };
-}
-
 function resolveList(
   book: Phrasebook,
   items: readonly TargetExpression[],
@@ -384,25 +322,4 @@ function resolveExcept(
 
 function bareSlot({ name, at }: TargetSlot): TargetSlot {
   return { fills: "target", type: "target", name, at };
-}
-
-/** Parts devices that can do what is asked from those that cannot, each with its reason. */
-function sortDevices(
-  all: readonly Device[],
-  asked: TargetAsked,
-): { devices: Device[]; skipped: Skipped[] } {
-  const devices: Device[] = [];
-  const skipped: Skipped[] = [];
-  for (const device of all) {
-    const why = isKnown(device) ? unable(device, asked) : whyBarred(device);
-    if (why === undefined) devices.push(device);
-    else skipped.push({ device: device.id, why });
-  }
-  return { devices, skipped };
-}
-
-/** Why a device cannot do what is asked, or undefined when it can. */
-function unable(device: Device, asked: TargetAsked): Reason | undefined {
-  const lack = lackOf(device, asked);
-  return lack && { reason: "unable", id: device.id, lack };
 }

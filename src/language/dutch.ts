@@ -318,6 +318,8 @@ export const dutch: LanguagePack = {
     finished: ["klaar"],
   },
   doing: {
+    closed: [],
+    locked: [],
     moving: ["beweegt"],
     on: ["brandt", "branden", "schijnt"],
     running: ["draait", "draaien", "loopt", "werkt"],
@@ -764,6 +766,11 @@ export const dutch: LanguagePack = {
       patterns: ["(kleur | verf) $target $colour"],
       reply: "{$target} in {$colour}.",
     },
+    "warmer-light": { states: ["[$amount] (warmer | gezelliger)"], reply: "{$target} warmer." },
+    "cooler-light": {
+      states: ["[$amount] (koeler | kouder | witter)"],
+      reply: "{$target} koeler.",
+    },
     "warmth-to": {
       reply: "{$target} op {$warmth} kelvin.",
     },
@@ -1196,6 +1203,13 @@ export const dutch: LanguagePack = {
     },
     "ask-which-do": {
       patterns: ["(welke | hoeveel) [van] $target $state [er] [nog | allemaal]"],
+      reply: "",
+    },
+    "ask-motion": {
+      patterns: [
+        "is er (iemand | beweging) (in | op | bij) $target",
+        "beweegt er iets (in | op | bij) $target",
+      ],
       reply: "",
     },
     "ask-any": {

@@ -415,8 +415,8 @@ export const english: LanguagePack = {
     on: ["on", "lit", "switched on", "turned on"],
     off: ["off", "out", "switched off", "turned off"],
     open: ["open", "opened", "up", "out", "extended"],
-    closed: ["closed", "shut", "down", "close", "retracted"],
-    locked: ["locked", "lock", "bolted"],
+    closed: ["closed", "shut", "down", "retracted"],
+    locked: ["locked", "bolted"],
     unlocked: ["unlocked"],
     armed: ["armed", "set"],
     disarmed: ["disarmed", "unset"],
@@ -431,6 +431,8 @@ export const english: LanguagePack = {
     finished: ["finished", "done", "through"],
   },
   doing: {
+    closed: ["close"],
+    locked: ["lock"],
     on: ["burn"],
     docked: ["charge"],
     moving: ["move"],
@@ -786,6 +788,14 @@ export const english: LanguagePack = {
     "colour-to": {
       patterns: [say("paint | colour | color", "$target $colour")],
       reply: "{$target} in {$colour}.",
+    },
+    "warmer-light": {
+      states: ["[$amount] (warmer | cosier | cozier)"],
+      reply: "{$target} warmer.",
+    },
+    "cooler-light": {
+      states: ["[$amount] (cooler | colder | whiter)"],
+      reply: "{$target} cooler.",
     },
     "warmth-to": { reply: "{$target} at {$warmth} kelvin." },
     "temperature-to": {
@@ -1278,7 +1288,13 @@ export const english: LanguagePack = {
       ],
       reply: "",
     },
-    "ask-whether-does": { patterns: ["(does | do) $target [still] $state"], reply: "" },
+    "ask-whether-does": {
+      patterns: [
+        "(does | do) $target [still] $state",
+        "(did | have) (I | we | you | anyone | anybody | somebody) $state [up] $target",
+      ],
+      reply: "",
+    },
     "ask-which": {
       patterns: [
         "(what is | what's | what are) [still | left | all] $state [right now | now]",
@@ -1295,6 +1311,15 @@ export const english: LanguagePack = {
     },
     "ask-which-do": {
       patterns: ["(which | what | how many) [of] $target [still] $state"],
+      reply: "",
+    },
+    "ask-motion": {
+      patterns: [
+        "(is | are) [there] (anyone | anybody | someone | somebody) [there] (in | on | at) $target",
+        "(is there | was there) [any] (movement | motion) (in | on | at) $target",
+        "any (movement | motion) (in | on | at) $target",
+        "(anyone | anybody) (in | on | at) $target",
+      ],
       reply: "",
     },
     "ask-any": {

@@ -348,6 +348,8 @@ export const french: LanguagePack = {
     finished: ["fini", "terminé", "terminée"],
   },
   doing: {
+    closed: [],
+    locked: [],
     on: ["éclaire", "éclairent"],
     docked: ["charge"],
     moving: ["bouge"],
@@ -750,6 +752,14 @@ export const french: LanguagePack = {
         "(colore | colorez | peins) $target en $colour",
       ],
       reply: "{$target} en {$colour}.",
+    },
+    "warmer-light": {
+      states: ["[[un] $amount] plus (chaud | chaude | chauds | chaudes)"],
+      reply: "{$target} : plus chaud.",
+    },
+    "cooler-light": {
+      states: ["[[un] $amount] plus (froid | froide | froids | froides | blanc | blanche)"],
+      reply: "{$target} : plus froid.",
     },
     "warmth-to": {
       patterns: [`${set} $target [en | à | au] $warmth`],
@@ -1207,6 +1217,12 @@ export const french: LanguagePack = {
     "ask-which-do": {
       patterns: [
         "(quel | quels | quelle | quelles | combien de) $target $state [encore | toujours]",
+      ],
+      reply: "",
+    },
+    "ask-motion": {
+      patterns: [
+        "(il y a | y a t il | est ce qu'il y a) (quelqu'un | du mouvement) (dans | à | au | sur) $target",
       ],
       reply: "",
     },

@@ -386,6 +386,8 @@ export const german: LanguagePack = {
     finished: ["fertig", "durch"],
   },
   doing: {
+    closed: [],
+    locked: [],
     on: ["brennt", "brennen", "leuchtet", "leuchten"],
     running: ["läuft", "laufen", "arbeitet", "saugt"],
     playing: ["spielt", "spielen"],
@@ -896,6 +898,11 @@ export const german: LanguagePack = {
       patterns: [`(${flick} | färbe | färb) $target [auf | in] $colour`],
       reply: "{$target} in {$colour}.",
     },
+    "warmer-light": { states: ["[$amount] (wärmer | gemütlicher)"], reply: "{$target} wärmer." },
+    "cooler-light": {
+      states: ["[$amount] (kälter | kühler | weißer)"],
+      reply: "{$target} kühler.",
+    },
     "warmth-to": {
       patterns: [`${flick} $target [auf] $warmth`],
       reply: "{$target} auf {$warmth} Kelvin.",
@@ -1371,6 +1378,14 @@ export const german: LanguagePack = {
       patterns: [
         "(welche | wie viele) [von] $target $state [noch | gerade]",
         "(welche | wie viele) $state [noch | gerade] $target",
+      ],
+      reply: "",
+    },
+    "ask-motion": {
+      patterns: [
+        "ist (jemand | irgendwer | irgendjemand) (in | im | am | auf) $target",
+        "(gibt es | ist) [irgendeine | irgendwelche] Bewegung (in | im | am | auf) $target",
+        "bewegt sich (was | etwas) (in | im | am | auf) $target",
       ],
       reply: "",
     },

@@ -108,7 +108,10 @@ export const italian: LanguagePack = {
     },
     when: {
       in: ["(tra | fra | dopo) $duration"],
-      at: ["(alle | alle ore | all' | a | dalle | dall') $time [[di] $date]", "$date (alle | all' | a) $time"],
+      at: [
+        "(alle | alle ore | all' | a | dalle | dall') $time [[di] $date]",
+        "$date (alle | all' | a) $time",
+      ],
       for: [
         "[altri | altre | un altro | un'altra | ancora] $duration",
         "per [i prossimi | altri | altre | un altro | un'altra | ancora] $duration",
@@ -363,6 +366,8 @@ export const italian: LanguagePack = {
     finished: ["finito", "terminato", "pronta", "pronto"],
   },
   doing: {
+    closed: [],
+    locked: [],
     on: [],
     docked: [],
     moving: ["si muove"],
@@ -761,6 +766,14 @@ export const italian: LanguagePack = {
         "(colora | dipingi | rendi) $target [di] $colour",
       ],
       reply: "{$target} in {$colour}.",
+    },
+    "warmer-light": {
+      states: ["[$amount] più (caldo | calda | caldi | calde)"],
+      reply: "{$target}: più caldo.",
+    },
+    "cooler-light": {
+      states: ["[$amount] più (freddo | fredda | freddi | fredde | bianco | bianca)"],
+      reply: "{$target}: più freddo.",
     },
     "warmth-to": {
       patterns: [`${set} $target [in | su | a] $warmth`],
@@ -1195,6 +1208,12 @@ export const italian: LanguagePack = {
     },
     "ask-which-do": {
       patterns: ["(quali | che | quante | quanti) $target $state [ancora]"],
+      reply: "",
+    },
+    "ask-motion": {
+      patterns: [
+        "(c'è | c' è) (qualcuno | movimento) (in | nel | nella | nello | nell' | sul | sulla) $target",
+      ],
       reply: "",
     },
     "ask-any": {

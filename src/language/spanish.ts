@@ -343,6 +343,8 @@ export const spanish: LanguagePack = {
     finished: ["terminado", "acabado", "lista", "listo"],
   },
   doing: {
+    closed: [],
+    locked: [],
     on: ["alumbra", "alumbran"],
     docked: [],
     moving: ["se mueve"],
@@ -749,6 +751,14 @@ export const spanish: LanguagePack = {
         "(colorea | pinta | tiñe) $target de $colour",
       ],
       reply: "{$target} en {$colour}.",
+    },
+    "warmer-light": {
+      states: ["[$amount] más (cálido | cálida | cálidos | cálidas)"],
+      reply: "{$target}: más cálido.",
+    },
+    "cooler-light": {
+      states: ["[$amount] más (frío | fría | fríos | frías | blanco | blanca)"],
+      reply: "{$target}: más frío.",
     },
     "warmth-to": {
       patterns: [`${set} $target [en | a] $warmth`],
@@ -1188,6 +1198,10 @@ export const spanish: LanguagePack = {
     },
     "ask-which-do": {
       patterns: ["(qué | cuáles | cuántas | cuántos) $target $state [todavía | aún]"],
+      reply: "",
+    },
+    "ask-motion": {
+      patterns: ["hay (alguien | movimiento) en $target"],
       reply: "",
     },
     "ask-any": {

@@ -15,6 +15,8 @@ export const vocabularyIds = [
   "oscillate-off",
   "colour-to",
   "warmth-to",
+  "warmer-light",
+  "cooler-light",
   "temperature-to",
   "warmer",
   "cooler",
@@ -72,6 +74,7 @@ export const vocabularyIds = [
   "ask-which",
   "ask-which-do",
   "ask-any",
+  "ask-motion",
 ] as const;
 
 export type VocabularyId = (typeof vocabularyIds)[number];
@@ -121,7 +124,15 @@ export const stateWords = [
 export type StateWord = (typeof stateWords)[number];
 
 /** States that verbs say. */
-export const doingWords = ["on", "running", "playing", "docked", "moving"] as const;
+export const doingWords = [
+  "on",
+  "running",
+  "playing",
+  "docked",
+  "moving",
+  "closed",
+  "locked",
+] as const;
 
 export type DoingWord = (typeof doingWords)[number];
 

@@ -95,6 +95,13 @@ const moved = (to: "up" | "down", amount: SlotDefinition): VocabularyIntent => (
   framed: { sort: "level", form: to, property: "position", isForemost: false },
 });
 
+/** More or less of the warmth of light, of which nobody speaks without naming the light. */
+const whitened = (warmth: string, amount: SlotDefinition): VocabularyIntent => ({
+  needs: { property: "warmth" },
+  slots: { target: { type: "target", named: true }, amount },
+  do: { nudge: { $target: { warmth } } },
+});
+
 const called = (action: string): VocabularyIntent => ({
   needs: { action },
   slots: { target },
@@ -135,7 +142,10 @@ export function amountSlots(packs: readonly LanguagePack[], { temperature }: Spe
   const small = sayings(packs, (pack) => pack.amounts.small);
   const large = sayings(packs, (pack) => pack.amounts.large);
   const degrees = temperature === "celsius" ? 1 : 2;
-  const slot = (type: "percent" | "temperature", [low, usual, high]: number[]): SlotDefinition => ({
+  const slot = (
+    type: "percent" | "temperature" | "colour-temperature",
+    [low, usual, high]: number[],
+  ): SlotDefinition => ({
     type,
     default: usual,
     values: { [String(low)]: small, [String(high)]: large },
@@ -144,6 +154,7 @@ export function amountSlots(packs: readonly LanguagePack[], { temperature }: Spe
     steps: slot("percent", [10, 20, 40]),
     degrees: slot("temperature", [degrees / 2, degrees, degrees * 2]),
     volumes: slot("percent", [5, 10, 25]),
+    kelvins: slot("colour-temperature", [250, 500, 1000]),
   };
 }
 
@@ -160,7 +171,7 @@ export function shippedIntents(
         said((pack) => ownOf(pick(pack), id) ?? []),
       ]),
     );
-  const { steps, degrees, volumes } = amountSlots(packs, units);
+  const { steps, degrees, volumes, kelvins } = amountSlots(packs, units);
   const full = said((pack) => pack.levels.full);
   const least = said((pack) => pack.levels.least);
   // A fan has three speeds; what can be as low as one likes is low at a quarter.
@@ -200,6 +211,8 @@ export function shippedIntents(
     "oscillate-off": switched("oscillate", "off"),
     "colour-to": coloured("colour", { type: "colour" }),
     "warmth-to": coloured("warmth", warmth),
+    "warmer-light": whitened("-$amount", kelvins),
+    "cooler-light": whitened("$amount", kelvins),
     "temperature-to": level("target", { slot: { type: "temperature" }, value: "degrees" }),
     warmer: nudged("target", "up", degrees),
     cooler: nudged("target", "down", degrees),
@@ -286,6 +299,11 @@ export function shippedIntents(
       needs: "state",
       slots: { target },
       do: { tell: { target: "$target", property: settings, form: "value" } },
+    },
+    "ask-motion": {
+      needs: { property: "motion" },
+      slots: { target },
+      do: { tell: { target: "$target", state: "moving", form: "any" } },
     },
     "ask-doing": {
       needs: { property: "activity" },

@@ -8,6 +8,14 @@ import type { Spoken } from "./slot.ts";
 
 export type Connective = keyof TargetWords;
 
+/** Words for places that are no names. */
+const placeWords = ["here", "there", "everywhere", "outside", "inside"] as const;
+
+/** Whether words say a place by themselves. */
+export function isPlaceWord(sort: Connective): sort is (typeof placeWords)[number] {
+  return placeWords.some((word) => word === sort);
+}
+
 /** A word for devices of a kind: one of them, or several. */
 export interface Noun {
   kind: string;

@@ -7,7 +7,7 @@ import type { Names } from "./names.ts";
 import { type Narrowing, among, isPlace } from "./narrowing.ts";
 import { isPlaced, joined } from "./joined.ts";
 import { createCompounds } from "./compounds.ts";
-import { type Connective, connectiveTrie, nounTrie, nounsOf } from "./nouns.ts";
+import { type Connective, connectiveTrie, nounTrie, nounsOf, isPlaceWord } from "./nouns.ts";
 import type { SlotReading, Spoken } from "./slot.ts";
 
 /** Reads how people name things. */
@@ -36,9 +36,6 @@ interface Placed {
   end: number;
   place: PlaceExpression;
 }
-
-/** Words for places that are no names. */
-const placeWords = ["here", "there", "everywhere", "outside", "inside"] as const;
 
 /** Most expressions that are looked at from one word on. */
 const mostFound = 32;
@@ -91,7 +88,7 @@ export function createTargetReader(
     };
     const connective = (sort: Connective, from: number): readonly number[] => {
       const here = connectivesAt(from);
-      if (here.length === 0) return nowhere;
+      if (here.length === 0) return [];
       return here.flatMap((each) => (each.sort === sort ? each.end : []));
     };
     const longest: ({ end: number; holders: readonly Holder[] } | null)[] = [];
@@ -213,7 +210,7 @@ export function createTargetReader(
     ];
 
     const unit = (from: number): Found[] => {
-      if (!mayBegin(from)) return noneFound;
+      if (!mayBegin(from)) return [];
       const found = things(from);
       for (const at of places(from)) found.push(...onesOf(at));
       if (connectivesAt(from).length > 0) found.push(...connected(from));
@@ -400,10 +397,3 @@ function longerBy(found: Found, words: number): Found {
   if (expression.target !== "kind" && expression.target !== "named") return found;
   return { end, expression: { ...expression, words: expression.words + words } };
 }
-
-function isPlaceWord(sort: Connective): sort is (typeof placeWords)[number] {
-  return placeWords.some((word) => word === sort);
-}
-
-const nowhere: readonly number[] = [];
-const noneFound: Found[] = [];

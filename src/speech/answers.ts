@@ -50,7 +50,9 @@ export function answerQuestion(speech: Speech, question: Question): string {
   const isYes = question.form === "any" ? those.length > 0 : those.length === devices.length;
   const told = question.form === "any" && !isYes ? devices : isYes ? those : notIn(devices, those);
   const name = list(told.map(nameOf));
-  const now = isYes ? state : actualState(speech, told, question.tests, valueOf);
+  // "Did I lock it" is answered by what it is, and not by the verb.
+  const isVerb = Object.values(pack.doing).some((words) => words.includes(state));
+  const now = isYes && !isVerb ? state : actualState(speech, told, question.tests, valueOf);
   return formatReply(isYes ? pack.answers.yes : pack.answers.no, language, { name, state: now });
 }
 

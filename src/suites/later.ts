@@ -42,21 +42,30 @@ export function expectLater(
   const last = Math.max(...begun.map(({ start }) => start));
   const isNear = (deed: Deed, instant: number): boolean => Math.abs(deed.elapsed - instant) < 1;
   const isBack = (deed: Deed): boolean => lasting.some(({ end }) => isNear(deed, end));
+  const starts = [...new Set(begun.map(({ start }) => start))];
   return [
-    ...begun.map(({ effect, start }): Later => {
+    // What is done at one moment may be undone at another.
+    ...starts.map((start): Later => {
       const judge = (): void => {
-        const done = doneBy(mine().filter((deed) => isNear(deed, start)));
-        const isSo = isDone([effect], done, false);
-        check("effect", isSo, printExpected([effect]), printDone(done, [effect]));
+        const own = begun.filter((each) => each.start === start).map(({ effect }) => effect);
+        const devices = new Set(own.flatMap(({ set }) => [...(set?.keys() ?? [])]));
+        // Something else may end when this begins.
+        const isOther = (deed: Deed): boolean => isBack(deed) && !devices.has(deed.effect.device);
+        const done = doneBy(mine().filter((deed) => isNear(deed, start) && !isOther(deed)));
+        const isSo = isDone(own, done, expect.also === undefined);
+        check("effect", isSo, printExpected(own, expect.also), printDone(done, own));
       };
       return { due: start, judge };
     }),
     {
       due: last,
       judge: () => {
-        const done = doneBy(mine().filter((deed) => !isBack(deed)));
-        const isSo = isDone(effects, done, expect.also === undefined);
-        check("effect", isSo, printExpected(effects, expect.also), printDone(done, effects));
+        if (expect.also !== undefined) return;
+        const isMeant = (deed: Deed): boolean =>
+          isBack(deed) || starts.some((start) => isNear(deed, start));
+        const more = mine().filter((deed) => !isMeant(deed));
+        const told = printDone(doneBy(more), effects);
+        check("effect", more.length === 0, printExpected(effects), told);
       },
     },
     ...lasting.map(({ effect, end }): Later => {

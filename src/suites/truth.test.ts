@@ -230,3 +230,18 @@ test("a slot that was refused is shown with the refusal", () => {
     ],
   });
 });
+
+test("what is done at two moments is judged at each, and nothing is done at a third", () => {
+  const hear = 'time: "2026-03-02T18:05", hear: lamp on at eight and off at eleven';
+  const on = '{ set: { lamp: { power: on } }, when: { at: "20:00" } }';
+  const off = '{ set: { lamp: { power: off } }, when: { at: "23:00" } }';
+  const dim = '{ set: { lamp: { power: off } }, when: { at: "22:00" } }';
+  expect(
+    outcomes(`
+  - { ${hear}, expect: [${on}, ${off}] }
+  - { ${hear}, expect: [${on}, ${dim}] }
+  - { ${hear}, expect: [${off}, ${on}] }
+  - { ${hear}, expect: ${on} }
+  - { ${hear}, expect: ${off} }`),
+  ).toEqual([true, false, false, false, false]);
+});
