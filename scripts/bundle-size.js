@@ -6,7 +6,7 @@ const packs = /\/language\/(?:dutch|english|french|german|italian|spanish)\.ts$|
 const yaml = /^js-yaml$/;
 /** The most that all of the core may weigh, and what only reads and hears, in kB gzipped. */
 const budget = 208;
-const hearingBudget = 111;
+const hearingBudget = 113;
 
 async function size(external, input = "src/index.ts") {
   const { output } = await build({

@@ -65,7 +65,8 @@ export type { Slot, SlotBase, TargetSlot, TextSlot, ValuedSlot } from "./slot-ty
 export type * from "./language/pack.ts";
 export type { Packs } from "./language/packs.ts";
 export type { FrameForm, Frames, FrameSort } from "./language/frames.ts";
-export type { ClockForm, DurationUnit, TimeWords } from "./language/times.ts";
+export type { ClockForm, DurationUnit, SunWords, TimeWords } from "./language/times.ts";
+export type { SunEvent, SunPoint } from "./time/sun.ts";
 export type {
   AnswerReplies,
   DoingWord,

@@ -45,7 +45,10 @@ test.each(packs.map((pack) => [pack.name, pack] as const))(
       ...clock.flatMap((form) => form.said),
       ...[morning, afternoon, night, weekday, date].flat(),
       ...Object.values(when).flat(),
-      ...spokenSunEvents.flatMap((event) => Object.values(sun?.[event] ?? {}).flat()),
+      ...spokenSunEvents.flatMap((event) => {
+        const { at = [], until = [], before = [], after = [] } = sun?.[event] ?? {};
+        return [...at, ...until, ...before, ...after];
+      }),
     ];
     const broken = patterns.filter((pattern) => !parsePattern(pattern, { language }).ok);
     expect(broken).toEqual([]);
