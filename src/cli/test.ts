@@ -1,5 +1,5 @@
 import { type Coverage, measureCoverage, percentOf } from "../coverage/coverage.ts";
-import { traceSuites } from "../coverage/trace.ts";
+import { type TraceWatch, traceWith } from "../coverage/trace.ts";
 import { printCoverage, printPercent } from "../reports/coverage.ts";
 import { membersOf } from "../source/border.ts";
 import { mergeResults } from "../suites/merge.ts";
@@ -18,6 +18,8 @@ import { readSuites } from "../suites/read.ts";
 import { complain, paintFor, print, printJson } from "./output.ts";
 import { createProgress } from "./progress.ts";
 import type { PartOfRun } from "./test-worker.ts";
+import { given } from "../source/given.ts";
+import { type Touched, createTouched } from "./touched.ts";
 import { type HomeResults, type ReportWanted, printHomes, writeReports } from "./test-reports.ts";
 
 export interface TestOptions extends BookOptions {
@@ -39,16 +41,36 @@ export interface TestOptions extends BookOptions {
   json?: boolean;
 }
 
+/** What a run is told while files are watched. */
+interface Watched {
+  /** Keys of the only cases that are run. */
+  keys?: readonly string[];
+  touched?: Touched;
+}
+
 /** `calm-phrase test`: runs the suites of one home, or of many. */
 export async function test(what: readonly string[], options: TestOptions): Promise<number> {
   const { watch, ...once } = options;
   if (!watch) return testOnce(what, once);
   const { watchTests } = await import("./watch.ts");
-  return watchTests(what, once, (changed) => testOnce(changed, once));
+  // What failed last, a share or an order of cases is run as it is asked for.
+  const isWhole =
+    !once.failed && !once.shard && once.shuffle === undefined && once.bail === undefined;
+  const mayPart = isWhole && jobsFor(once) === 1 && !wantsCoverage(once);
+  const touched = createTouched();
+  const run = (changed: readonly string[], keys?: readonly string[]): Promise<number> =>
+    testOnce(changed, once, { touched, ...given({ keys }) });
+  return watchTests(what, once, { run, touched, mayPart });
 }
 
-async function testOnce(what: readonly string[], options: TestOptions): Promise<number> {
-  const tested = options.merge ? [await mergedFrom(options.merge)] : await testHomes(what, options);
+async function testOnce(
+  what: readonly string[],
+  options: TestOptions,
+  watched: Watched = {},
+): Promise<number> {
+  const tested = options.merge
+    ? [await mergedFrom(options.merge)]
+    : await testHomes(what, options, watched);
   const results = joined(tested);
   const coverages = tested.flatMap(({ painted }) => painted?.coverage ?? []);
   const painted = tested.flatMap(({ painted: own }) => own ?? []);
@@ -81,7 +103,11 @@ function telling({ why = false, log = false }: TestOptions) {
   return { dropped: why, log };
 }
 
-async function testHomes(what: readonly string[], options: TestOptions): Promise<HomeResults[]> {
+async function testHomes(
+  what: readonly string[],
+  options: TestOptions,
+  watched: Watched,
+): Promise<HomeResults[]> {
   const { homes, names } = await wantedOf(what, options);
   const only = [...(options.only ?? []), ...names];
   const wanted: Selection = {
@@ -95,7 +121,7 @@ async function testHomes(what: readonly string[], options: TestOptions): Promise
   for (const home of homes) {
     const opened = await openHome(home, options);
     mentionErrors(opened.book);
-    const { results, coverage } = await testHome(home, opened, { options, wanted });
+    const { results, coverage } = await testHome(home, opened, { options, wanted, watched });
     chosen += results.suites.length;
     const { folder, book, sources, bookSources } = opened;
     const isKept = homes.length === 1 || options.json === true || options.report !== undefined;
@@ -123,15 +149,16 @@ function withoutPassed(results: SuiteResults): SuiteResults {
 /** Runs what is chosen of a home, and keeps what failed. */
 async function testHome(
   home: Tested,
-  { folder, book, sources }: OpenedHome,
-  { options, wanted }: { options: TestOptions; wanted: Selection },
+  { folder, book, sources, bookSources }: OpenedHome,
+  { options, wanted, watched }: { options: TestOptions; wanted: Selection; watched: Watched },
 ): Promise<{ results: SuiteResults; coverage?: Coverage }> {
   const { failed, bail, shard, shuffle } = options;
   const last = failed ? await failedLast(folder) : undefined;
   if (failed && !last) complain(`Nothing is known of an earlier run of ${folder}: all is run.`);
+  const { touched, keys = last } = watched;
   const selection: Selection = {
     ...wanted,
-    ...(last && { keys: last }),
+    ...(keys && { keys }),
     ...(shard && { shard }),
   };
   const jobs = jobsFor(options);
@@ -149,6 +176,12 @@ async function testHome(
   if (last && chooseCases(suites.suites, run).cases.length === 0) {
     complain(`Nothing failed in the last run of ${folder}.`);
   }
+  touched?.keepSources(folder, bookSources);
+  const onTouched: TraceWatch["onTouched"] = (result, parts) =>
+    touched?.keepCase(
+      result,
+      [...parts].map(({ at }) => at),
+    );
   const progress = createProgress(process.stderr);
   let failures = 0;
   run.onCase = ({ passed }, done, all) => {
@@ -157,7 +190,7 @@ async function testHome(
   };
   const tested = wantsCoverage(options)
     ? measureCoverage(book, suites, run)
-    : { results: traceSuites(book, suites, run) };
+    : { results: traceWith(book, suites, run, { onTouched }) };
   progress.end();
   await keepFailed(folder, tested.results);
   return tested;

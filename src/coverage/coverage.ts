@@ -54,7 +54,7 @@ export function measureCoverage(
 ): { results: SuiteResults; coverage: Coverage } {
   const book = asBook(of);
   const uses = collectUses(book);
-  const results = traceWith(book, suites, options, uses.witness);
+  const results = traceWith(book, suites, options, { also: uses.witness });
   return { results, coverage: coverageOf(book, uses) };
 }
 

@@ -2,7 +2,7 @@ import { type Book, asBook, watched } from "../book/book.ts";
 import type { Witness } from "../model/witness.ts";
 import { given } from "../source/given.ts";
 import type { Suites } from "../suites/read.ts";
-import type { SuiteResults } from "../suites/results.ts";
+import type { CaseResult, SuiteResults } from "../suites/results.ts";
 import type { CaseRun } from "../suites/run-case.ts";
 import { type RunOptions, runObserved } from "../suites/run.ts";
 import type { Case, UnreadCase } from "../suites/suite.ts";
@@ -22,15 +22,21 @@ const mostMended = 100;
  * @throws WrongUse as `runSuites` does.
  */
 export function traceSuites(of: Book, suites: Suites, options: RunOptions = {}): SuiteResults {
-  return traceWith(asBook(of), suites, options);
+  return traceWith(asBook(of), suites, options, {});
 }
 
-/** The same, where somebody else is told as well what comes to be used. */
+/** Who else is told what comes to be used, and what took part in each case. */
+export interface TraceWatch {
+  also?: Witness;
+  onTouched?: (result: CaseResult, parts: ReadonlySet<Part>) => void;
+}
+
+/** The same, where somebody else looks on. */
 export function traceWith(
   book: Book,
   suites: Suites,
   options: RunOptions,
-  also?: Witness,
+  { also, onTouched }: TraceWatch,
 ): SuiteResults {
   const tracer = createTracer(book);
   const heard = watched(book, also ? both(tracer.witness, also) : tracer.witness);
@@ -38,6 +44,7 @@ export function traceWith(
   const results = runObserved({ book, heard, onRun: observe }, suites, options);
   function observe(each: Case | UnreadCase, { result }: CaseRun): void {
     const touched = tracer.take(result.passed);
+    onTouched?.(result, touched);
     if (!result.passed) failed.set(result, { each, touched });
   }
   const suspectsOf = createSuspecting(book, tracer);

@@ -1,0 +1,107 @@
+import { resolve } from "node:path";
+import type { Position } from "../source/position.ts";
+import { type CaseResult, caseKey } from "../suites/results.ts";
+
+/** What cases touched when they were run last, by which a change is told that is likely to touch them. */
+export interface Touched {
+  /** Keeps what the phrasebook of a home was made of. */
+  keepSources: (home: string, sources: readonly { path: string; text: string }[]) => void;
+  /** The homes whose phrasebooks a file is part of. */
+  homesOf: (path: string) => readonly string[];
+  /** Paths of all files of phrasebooks. */
+  files: () => readonly string[];
+  /** Keeps what took part in a case. */
+  keepCase: (result: CaseResult, places: Iterable<Position>) => void;
+  /** Keys of all cases that are known. */
+  all: () => readonly string[];
+  /** Keys of those that a new text of a file is likely to touch; undefined where that cannot be told. */
+  likely: (path: string, text: string) => ReadonlySet<string> | undefined;
+}
+
+interface Known {
+  words: ReadonlySet<string>;
+  places: ReadonlySet<string>;
+}
+
+export function createTouched(): Touched {
+  const sources = new Map<string, { path: string; text: string; homes: Set<string> }>();
+  const cases = new Map<string, Known>();
+  return {
+    keepSources(home, read) {
+      for (const { path, text } of read) {
+        const whole = resolve(path);
+        const homes = sources.get(whole)?.homes ?? new Set<string>();
+        sources.set(whole, { path, text, homes: homes.add(home) });
+      }
+    },
+    homesOf: (path) => [...(sources.get(resolve(path))?.homes ?? [])],
+    files: () => [...sources.keys()],
+    keepCase(result, places) {
+      const words = new Set(wordsIn(result.phrase));
+      const touched = new Set([...places].map(({ file, line }) => `${file}:${line}`));
+      cases.set(caseKey(result), { words, places: touched });
+    },
+    all: () => [...cases.keys()],
+    likely(path, text) {
+      const before = sources.get(resolve(path));
+      const change = before && changeOf(before.text, text);
+      if (!change) return undefined;
+      const places = change.lines.map((line) => `${before.path}:${line}`);
+      const keys = [...cases].flatMap(([key, known]) => {
+        const isPlace = places.some((place) => known.places.has(place));
+        return isPlace || change.words.some((word) => known.words.has(word)) ? key : [];
+      });
+      return new Set(keys);
+    },
+  };
+}
+
+/** The lines of what was changed, as they were numbered, and words that are in one text alone. */
+interface Change {
+  lines: readonly number[];
+  words: readonly string[];
+}
+
+/** What differs between texts, with the whole entry that it stands in; undefined for more than one entry. */
+function changeOf(before: string, after: string): Change | undefined {
+  const [old, now] = [before.split("\n"), after.split("\n")];
+  let first = 0;
+  while (first < old.length && old[first] === now[first]) first++;
+  let same = 0;
+  const most = Math.min(old.length, now.length) - first;
+  while (same < most && old[old.length - 1 - same] === now[now.length - 1 - same]) same++;
+  const [gone, come] = [old.slice(first, old.length - same), now.slice(first, now.length - same)];
+  const begin = entryAt(old, Math.min(first, old.length - 1));
+  if (begin === undefined) return undefined;
+  const indent = indentOf(old[begin] ?? "");
+  let end = Math.max(begin + 1, old.length - same);
+  while (end < old.length && (isEmpty(old[end]) || indentOf(old[end] ?? "") > indent)) end++;
+  const lines = Array.from({ length: end - begin }, (_, index) => begin + index + 1);
+  const [had, has] = [gone, come].map((each) => new Set(wordsIn(each.join("\n"))));
+  const words = [...(had ?? [])].filter((word) => !has?.has(word));
+  return { lines, words: [...words, ...[...(has ?? [])].filter((word) => !had?.has(word))] };
+}
+
+/** The line at which an entry of a section begins that a line belongs to; none for a section itself. */
+function entryAt(lines: readonly string[], at: number): number | undefined {
+  for (let line = at; line >= 0; line--) {
+    const text = lines[line];
+    if (isEmpty(text)) continue;
+    const indent = indentOf(text ?? "");
+    if (indent === 0) return undefined;
+    if (indent <= 2) return line;
+  }
+  return undefined;
+}
+
+function isEmpty(line: string | undefined): boolean {
+  return line === undefined || /^\s*(?:#|$)/u.test(line);
+}
+
+function indentOf(line: string): number {
+  return line.length - line.trimStart().length;
+}
+
+function wordsIn(text: string): string[] {
+  return text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+}
