@@ -343,7 +343,7 @@ describe("calm-phrase sayable", () => {
     const { devices } = JSON.parse(out) as { devices: { id: string; questions: string[] }[] };
     const asked = new Map(devices.map(({ id, questions }) => [id, questions]));
     expect(asked.get("desk-lamp")).toContain("is desk lamp on");
-    expect(asked.get("gauge")).toHaveLength(2);
+    expect(asked.get("gauge")).toHaveLength(3);
     expect(asked.get("bell")).toEqual([]);
     const questions = [...asked.values()].flat();
     expect(questions.length).toBeGreaterThan(30);

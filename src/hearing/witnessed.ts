@@ -7,7 +7,7 @@ import type { Phrasebook } from "../phrasebook/model.ts";
 import type { Holder, PlaceExpression, TargetExpression } from "../slot-types/expression.ts";
 import type { ValuedSlot } from "../slot-types/slot.ts";
 import { barredIn } from "./barred.ts";
-import type { Composition } from "./compose/compose.ts";
+import type { Composition } from "./compose/parting.ts";
 import type { Engine } from "./understand/engine.ts";
 import type { Reading } from "./understand/evaluate.ts";
 

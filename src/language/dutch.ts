@@ -148,7 +148,7 @@ export const dutch: LanguagePack = {
   },
   units: {
     percent: ["procent", "%"],
-    degrees: ["graden", "graad"],
+    degrees: ["graden", "graad", "graadje", "graadjes"],
     celsius: ["celsius"],
     fahrenheit: ["fahrenheit"],
     kelvin: ["kelvin", "k"],
@@ -172,7 +172,7 @@ export const dutch: LanguagePack = {
       "(als | zodra | wanneer) je (kunt | kan | tijd hebt | even tijd hebt)",
       "(kan | wil | zou | kun) iemand [willen | kunnen]",
       "alsjeblieft | alstublieft | (kun | kunt | kan | wil | wilt | zou) (je | u | jij) [me] [willen | kunnen] | je (kunt | mag | kan)",
-      "ik (wil | zou | heb) [graag] [dat] [willen] | wij (willen | zouden) [graag] | we (willen | zouden) [graag] | (mag | kan) ik [graag] | (mogen | kunnen) we [graag] | ik wil dat je",
+      "ik (wil | zou) [graag] [dat] [willen] | ik heb graag [dat] | wij (willen | zouden) [graag] | we (willen | zouden) [graag] | (mag | kan) ik [graag] | (mogen | kunnen) we [graag] | ik wil dat je",
       "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een plezier en | (geef | geeft) (me | mij | ons)",
     ],
     closing: [
@@ -393,9 +393,9 @@ export const dutch: LanguagePack = {
       "[z'n | zijn] laagst",
       "zo (laag | zacht | langzaam | donker) mogelijk",
     ],
-    low: ["laag", "langzaam", "lage stand"],
-    medium: ["middel", "gemiddeld", "middelste stand"],
-    high: ["hoog", "snel", "hoge stand"],
+    low: ["laag", "langzaam", "lage stand", "stand (één | een)"],
+    medium: ["middel", "gemiddeld", "middelste stand", "stand twee"],
+    high: ["hoog", "snel", "hoge stand", "stand drie"],
     full: [
       "vol",
       "[het] maximum",
@@ -544,7 +544,7 @@ export const dutch: LanguagePack = {
         up: {
           states: [
             "[met] $amount (hoger | omhoog | erbij)",
-            "(hoger | omhoog | op) [met $amount]",
+            "(hoger | omhoog) [met $amount]",
             "$property [[met] $amount] (hoger | omhoog)",
             "[$amount] meer $property",
           ],
@@ -982,6 +982,9 @@ export const dutch: LanguagePack = {
       deeds: ["spelen | verder spelen | afspelen"],
       states: ["aan het spelen"],
       patterns: [
+        "(ga verder | speel verder | verder)",
+        "(zet | doe) [wat | een beetje] muziek (op | aan) [(in | op | bij) $target]",
+        "(zet | doe) [wat | een beetje] muziek (in | op | bij) $target (op | aan)",
         "$target (afspelen | spelen | laten spelen | hervatten)",
         "(speel | start | hervat) [de] (muziek | weergave) [in | op | van] $target [af]",
         "(hervat | start) $target",
@@ -1040,16 +1043,19 @@ export const dutch: LanguagePack = {
       reply: "{$target} op volume {$level}.",
     },
     louder: {
+      patterns: ["[(zet | doe | maak)] geluid [$amount] (harder | luider)"],
       states: ["[[met] $amount] (luider | harder)"],
       reply: "{$target} harder.",
     },
     quieter: {
+      patterns: ["[(zet | doe | maak)] geluid [$amount] (zachter | stiller)"],
       states: ["[[met] $amount] (zachter | stiller)"],
       reply: "{$target} zachter.",
     },
     mute: {
       states: ["(stil | gedempt | op stil)"],
       patterns: [
+        "[het] geluid uit",
         "(zet) het geluid uit",
         "$target dempen",
         "(zet) [het] geluid [van | op | bij] $target uit",
@@ -1059,6 +1065,7 @@ export const dutch: LanguagePack = {
     },
     unmute: {
       patterns: [
+        "[(zet | doe)] [het] geluid [weer] aan",
         "(zet | doe) [het] geluid van $target [weer] aan",
         "demp $target niet [meer | langer]",
       ],

@@ -509,9 +509,9 @@ export const english: LanguagePack = {
       "down all the way",
       "[down] as (far | low | dim | dark | quiet | slow | soft) as (it (goes | gets | can | will go) | possible | you can)",
     ],
-    low: ["[down] low", "slow", "dim"],
-    medium: ["medium", "middle"],
-    high: ["high", "fast"],
+    low: ["[down] low", "slow", "dim", "speed one"],
+    medium: ["medium", "middle", "speed two"],
+    high: ["high", "fast", "speed three"],
     full: [
       "full",
       "maximum",

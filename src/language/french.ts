@@ -418,9 +418,9 @@ export const french: LanguagePack = {
       "le minimum",
       "(aussi | le plus | la plus) (bas | basse | doux | faible | lent | lente | sombre) [que] possible",
     ],
-    low: ["faible", "lent", "petite vitesse"],
-    medium: ["moyen", "moyenne", "vitesse moyenne"],
-    high: ["fort", "rapide", "grande vitesse"],
+    low: ["faible", "lent", "petite vitesse", "vitesse (un | une)"],
+    medium: ["moyen", "moyenne", "vitesse (moyenne | deux)"],
+    high: ["fort", "rapide", "grande vitesse", "vitesse trois"],
     full: [
       "[au] (maximum | max)",
       "plein",
@@ -684,6 +684,7 @@ export const french: LanguagePack = {
       ],
       patterns: [
         "[$amount] plus de lumière",
+        "(mets | mettre | mettez | donne | donner | fais | faire) [$amount] plus de lumière [[dans | à | au | de | du | sur | en] $target]",
         "(éclaircis | éclaircir | éclaire | éclairer) [plus] $target [plus] [(de | d') $amount]",
         "[$amount] plus de lumière [dans | à | au | de | du | sur | en] $target",
         "(monte | augmente | monter | augmenter) [$amount] la lumière [dans | de | du | au] $target",
@@ -976,6 +977,8 @@ export const french: LanguagePack = {
       deeds: ["jouer"],
       states: ["en lecture"],
       patterns: [
+        "(mets | mettre | mettez | lance | joue) [de] musique [[dans | à | au | en | sur] $target]",
+        "(reprends | reprendre | continue) [[la] (lecture | musique)]",
         "(mets | mettez | mettre) $target en (marche | route)",
         "(joue | jouer | reprends | reprendre | relance | relancer | lance | lancer | démarre) $target",
         "(mets | mettre | lance | relance | reprends) la (musique | lecture) [sur | de | du | des | d' | dans | à] $target",
@@ -989,6 +992,7 @@ export const french: LanguagePack = {
       deeds: ["se mettre en pause"],
       states: ["en pause"],
       patterns: [
+        "(mets | mettre | mettez) (sur | en) pause",
         "pause",
         "(mets | mettre) [la musique] en pause",
         "(mets | mettez | mettre) en pause $target",
@@ -1168,7 +1172,8 @@ export const french: LanguagePack = {
     "ask-temperature": {
       patterns: [
         "combien fait il [dans | à | au | en] $target",
-        "il fait combien [[dans | à | au | en] $target]",
+        "il fait combien [de degrés] [[dans | à | au | en] $target]",
+        "combien de degrés [fait il | il fait] [[dans | à | au | en] $target]",
         "(est ce qu'il fait | fait il) (chaud | froid) [dans | à | au | en] $target",
         "quelle température fait il [dans | à | au | en] $target",
       ],

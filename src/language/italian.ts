@@ -434,9 +434,9 @@ export const italian: LanguagePack = {
       "il minimo",
       "il più (basso | bassa | piano | lento | lenta | debole) possibile",
     ],
-    low: ["basso", "bassa", "lento", "bassa velocità"],
-    medium: ["medio", "media", "media velocità"],
-    high: ["alto", "alta", "veloce", "alta velocità"],
+    low: ["basso", "bassa", "lento", "bassa velocità", "velocità (bassa | uno)"],
+    medium: ["medio", "media", "media velocità", "velocità (media | due)"],
+    high: ["alto", "alta", "veloce", "alta velocità", "velocità (alta | tre)"],
     full: [
       "[il] massimo",
       "piena potenza",
@@ -979,6 +979,8 @@ export const italian: LanguagePack = {
       deeds: ["suonare | suoni"],
       states: ["in riproduzione"],
       patterns: [
+        "(riprendi | riprendere | continua | continuare) [la (musica | riproduzione)]",
+        "(metti | metta | mettere) [un po' di | della] musica [(in | nel | nella | su | sul | sulla) $target]",
         "(riproduci | riprendi | riprendere | continua | suona | fai partire | (fai | fare) (andare | suonare)) $target",
         "(metti | mettere | riproduci | riprendi | fai partire) la musica [in | nel | nella | su | sul | del | della] $target",
         `(${start} | riprendi) [la] (riproduzione | musica) (su | ${of} | sul | sulla | sull') $target`,
@@ -1011,6 +1013,8 @@ export const italian: LanguagePack = {
     },
     next: {
       patterns: [
+        "(passa | passi | passare | vai) (alla | al) (prossima | prossimo) (canzone | brano)",
+        "avanti",
         "(prossima | prossimo) (canzone | brano)",
         "(canzone | brano) (successiva | successivo)",
         "(prossima | prossimo | successiva | successivo) (canzone | brano | traccia) [su | sul | sulla | di | del | in | nel] $target",

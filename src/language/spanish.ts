@@ -60,7 +60,7 @@ export const spanish: LanguagePack = {
     fractions: [
       {
         value: 0.5,
-        said: ["medio", "media", "la mitad", "mitad", "a medias", "a media altura"],
+        said: ["medio", "la mitad", "mitad", "a medias", "a media altura"],
       },
       { value: 0.25, said: ["cuarto", "un cuarto"] },
       { value: 0.75, said: ["tres cuartos"] },
@@ -389,7 +389,7 @@ export const spanish: LanguagePack = {
   },
   warmths: {
     1900: ["luz de vela", "vela"],
-    2700: ["blanco cálido", "cálido", "cálida"],
+    2700: ["blanco cálido", "blanca cálida", "blancas cálidas", "cálido", "cálida"],
     3500: ["blanco neutro", "neutro", "neutra"],
     4000: ["blanco frío"],
     5500: ["luz de día", "luz del día"],
@@ -412,9 +412,9 @@ export const spanish: LanguagePack = {
       "el mínimo",
       "lo más (bajo | baja | flojo | tenue | lento | oscuro) [que] (posible | se pueda | pueda)",
     ],
-    low: ["bajo", "baja", "lento", "velocidad baja"],
-    medium: ["medio", "media", "velocidad media"],
-    high: ["alto", "alta", "rápido", "velocidad alta"],
+    low: ["bajo", "baja", "lento", "velocidad (baja | uno)"],
+    medium: ["medio", "media", "velocidad (media | dos)"],
+    high: ["alto", "alta", "rápido", "velocidad (alta | tres)"],
     full: [
       "[el] máximo",
       "[a] tope",
@@ -955,6 +955,8 @@ export const spanish: LanguagePack = {
       deeds: ["sonar | suene"],
       states: ["(sonando | reproduciendo | en marcha)"],
       patterns: [
+        "(continúa | continuar | reanuda | reanudar | sigue) [[con] la (música | reproducción)]",
+        "(pon | poner | ponme | ponga) [algo de | un poco de] música [en $target]",
         "(reproduce | reproducir | reanuda | reanudar | continúa) $target",
         "(pon | poner | reproduce | reanuda | sigue con) la música [en | de | del] $target",
         `(${start} | reanuda | ${on}) [la] (reproducción | música) (en | de | del) $target`,
@@ -986,6 +988,8 @@ export const spanish: LanguagePack = {
     },
     next: {
       patterns: [
+        "(pasa | pase | pasar | salta) a la (siguiente | próxima) (canción | pista)",
+        "siguiente",
         "(siguiente | próxima) (canción | pista)",
         "canción siguiente",
         "(siguiente | próxima) (canción | pista | tema) [en | de | del] $target",
@@ -1027,6 +1031,7 @@ export const spanish: LanguagePack = {
     mute: {
       states: ["(en silencio | silenciado | silenciada | mudo | muda | sin sonido)"],
       patterns: [
+        "(quita | quite | quitar) el sonido",
         "(silencio | silencia)",
         "(silencia | silencie | silenciar | calla | enmudece) $target",
         "(quita | quitar) el (sonido | volumen) (a | de | del | al) $target",
@@ -1036,6 +1041,7 @@ export const spanish: LanguagePack = {
     },
     unmute: {
       patterns: [
+        "(devuelve | devuelva | restaura | pon) el sonido",
         "(devuelve | devuelva | restaura) el sonido (a | de | del | al) $target",
         "$target con sonido",
       ],

@@ -5,7 +5,7 @@ import { isWish } from "../../language/vocabulary.ts";
 import type { Engine } from "../understand/engine.ts";
 import { clearReading } from "../understand/understand.ts";
 import { isCounted } from "./apart.ts";
-import type { Command, Composition } from "./compose.ts";
+import type { Command, Composition } from "./parting.ts";
 import { pausesIn } from "./joiners.ts";
 import { type Stretch, pick } from "./stretch.ts";
 
@@ -106,6 +106,8 @@ export function beside(
     ].flatMap(({ remark, rest }) => {
       // Words after a number say of what there are so many: "one notch".
       if (!remarks.is(remark) || isCounted(engine, utterance, remark.from)) return [];
+      // What begins like a question and has no pause in it is one.
+      if (remark.from === 0 && remarks.begins(remark)) return [];
       const found = told(rest);
       return found && whereOf(remark, found) !== "apart" ? found : [];
     });
@@ -128,6 +130,8 @@ function marksIn(engine: Engine, utterance: Utterance): Stretch[] {
 /** What tells remarks. */
 interface Remarks {
   is: (stretch: Stretch) => boolean;
+  /** Whether something of the home could begin like it. */
+  begins: (stretch: Stretch) => boolean;
   /** The one device that a remark begins with and says something of, and whether as a clause. */
   about: (stretch: Stretch) => { id: string; isClause: boolean } | undefined;
 }
@@ -187,6 +191,7 @@ function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefine
       const first = afterSmall(from);
       return first >= end || begins[first] !== true || isSentence(first, end);
     },
+    begins: ({ from }) => begins[afterSmall(from)] === true,
     about({ from, end }) {
       const named = engine.deviceNamed(utterance, afterSmall(from));
       if (!named || named.end >= end || end - from > longestRemark) return undefined;

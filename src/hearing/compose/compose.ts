@@ -9,37 +9,12 @@ import { planIntent } from "../../commands/plan.ts";
 import { given } from "../../source/given.ts";
 import type { Speaker } from "../../commands/targets.ts";
 import { type Understood, anyReading, clearReading, understand } from "../understand/understand.ts";
-import type { WhenReading } from "../understand/whens.ts";
-import { type Apart, apartChoices, apartIn } from "./apart.ts";
+import { apartChoices, apartIn } from "./apart.ts";
 import { beside } from "./beside.ts";
+import { asBefore, asLater, asMore } from "./leaning.ts";
+import { type Command, type Composition, type Parting, whensOf } from "./parting.ts";
 import { type Joiner, joinersIn, namesAny } from "./joiners.ts";
-import { type Stretch, joined, nameless, pick } from "./stretch.ts";
-
-/** One command of an utterance, and the words of it that say when. */
-export interface Command {
-  understood: Understood;
-  whens: readonly WhenReading[];
-  /** Whether it takes for a value what is part of a when. */
-  isDoubtful?: true;
-}
-
-/** The commands of an utterance. */
-export interface Composition {
-  commands: readonly Command[];
-  /** Whether words beside the commands mean nothing, so that these are only offered. */
-  isOffer?: true;
-  /** Whether a value in them may be part of a when, so that nothing of them is done unasked. */
-  isDoubtful?: true;
-  /** Another way to part the utterance into as many commands, if there is one. */
-  other?: readonly Command[];
-  /** What the near misses of an utterance that nothing understands are looked for in. */
-  nearest: Understood;
-  /** UTF-16 offsets of words that say when, and of those between commands. */
-  whenWords: ReadonlySet<number>;
-  joinerWords: ReadonlySet<number>;
-  /** Steps of the search, over all pieces that were looked at. */
-  steps: number;
-}
+import { type Stretch, pick } from "./stretch.ts";
 
 /** Most pieces of an utterance that are understood. */
 const mostPieces = 120;
@@ -119,25 +94,6 @@ function stepsOf({ chart, paths }: Understood): number {
   return chart.steps + paths.steps;
 }
 
-/** What an utterance is parted with. */
-interface Parting {
-  utterance: Utterance;
-  aparts: readonly Apart[];
-  joiners: readonly Joiner[];
-  /** What is said for "it", as a word. */
-  it: Utterance;
-  /**
-   * Understands words; `it` is what a command before them was about, and `aparts` what was said
-   * apart from them.
-   */
-  read: (
-    words: Utterance,
-    beside?: { it?: readonly string[] | undefined; aparts?: readonly Apart[] },
-  ) => Understood | undefined;
-  /** The reading of a command that counts as understood. */
-  readingOf: (understood: Understood) => Reading | undefined;
-}
-
 function part(parting: Parting, all: Stretch): Omit<Composition, "nearest" | "steps"> | undefined {
   const { utterance, aparts, readingOf } = parting;
   const joiners = parting.joiners.filter(({ from, end }) => from > all.from && end < all.end);
@@ -215,92 +171,6 @@ function asOne(
     if (chosen === command && isOwn(reading) && reading.path.freeWords === 0) break;
   }
   return chosen;
-}
-
-function whensOf(aparts: readonly Apart[]): WhenReading[] {
-  return aparts.flatMap(({ when }) => when ?? []);
-}
-
-/** "… and the wheel lamp": what was said before, of something else. */
-function asBefore(
-  { utterance, aparts, joiners, read, readingOf }: Parting,
-  stretch: Stretch,
-  before: Command,
-): Command | undefined {
-  const reading = readingOf(before.understood);
-  const targets = reading?.fillings.filter((filling) => filling.reading.read === "target") ?? [];
-  const [target] = targets;
-  if (!reading || !target || targets.length !== 1 || target.from < 0) return undefined;
-  const left = apartChoices(aparts, joiners, stretch)[0] ?? [];
-  const earlier = before.understood.utterance;
-  const understood = read(
-    joined([
-      pick(earlier, { from: 0, end: target.from }, []),
-      pick(utterance, stretch, left),
-      pick(earlier, { from: target.end, end: earlier.words.length }, []),
-    ]),
-    { aparts: left },
-  );
-  const isSame = understood && readingOf(understood)?.intent === reading.intent;
-  return isSame ? { understood, whens: whensOf(left) } : undefined;
-}
-
-/** "… and at ten percent": something else of what was spoken of before. */
-function asMore(
-  { utterance, it, read, readingOf }: Parting,
-  stretch: Stretch,
-  before: readonly Command[],
-): Command | undefined {
-  const last = before.at(-1);
-  const earlier = last && readingOf(last.understood);
-  if (earlier?.meaning.result !== "do" || earlier.path.freeWords > 0) return undefined;
-  const words = pick(utterance, stretch, []);
-  const understood = read(joined([nameless(it, words), words]), { it: devicesAbout(earlier) });
-  const reading = understood && readingOf(understood);
-  if (!understood || reading?.meaning.result !== "do") return undefined;
-  // One property cannot be two things at once.
-  const all = before.map((command) => readingOf(command.understood));
-  const isFree = all.every((each) => each && !shareProperty(each, reading));
-  return isFree ? { understood, whens: last?.whens ?? [] } : undefined;
-}
-
-/** "… and off at eleven": what was spoken of before in another state, at another time. */
-function asLater(
-  { utterance, aparts, joiners, it, read, readingOf }: Parting,
-  stretch: Stretch,
-  before: Command,
-): Command | undefined {
-  const earlier = readingOf(before.understood);
-  if (earlier?.meaning.result !== "do" || earlier.path.freeWords > 0) return undefined;
-  const about = { it: devicesAbout(earlier) };
-  for (const left of apartChoices(aparts, joiners, stretch)) {
-    const whens = whensOf(left);
-    if (whens.length === 0 || left.some(({ isCut }) => isCut)) continue;
-    const words = pick(utterance, stretch, left);
-    const understood = read(joined([nameless(it, words), words]), { ...about, aparts: left });
-    if (understood && readingOf(understood)?.meaning.result === "do") return { understood, whens };
-  }
-  return undefined;
-}
-
-function shareProperty(one: Reading, other: Reading): boolean {
-  const first = new Set(propertiesSet(one));
-  return propertiesSet(other).some((property) => first.has(property));
-}
-
-function propertiesSet({ meaning }: Reading): string[] {
-  if (meaning.result !== "do") return [];
-  return meaning.effects.flatMap((effect) => {
-    const written =
-      "set" in effect
-        ? effect.set
-        : "nudge" in effect
-          ? effect.nudge
-          : "scale" in effect
-            ? effect.scale
-            : {};
-    return Object.keys(written).map((property) => `${effect.device} ${property}`);
-  });
 }
 
 /** Stretches as commands, each of which may lean on the one before it. */

@@ -17,7 +17,7 @@ import type { Meaning } from "../understand/meaning.ts";
 import type { Reading } from "../understand/evaluate.ts";
 import type { Ranked } from "../understand/rank.ts";
 import { settleWhens } from "../understand/whens.ts";
-import type { Command } from "./compose.ts";
+import type { Command } from "./parting.ts";
 
 /** Things of one name that are told apart in a question: nobody chooses among more. */
 const mostChoices = 12;

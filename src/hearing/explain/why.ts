@@ -3,7 +3,7 @@ import type { Utterance } from "../../automaton/utterance.ts";
 import { type Barred, barredIn } from "../barred.ts";
 import { valueIn } from "../../commands/question.ts";
 import { listEffects } from "../../commands/describe.ts";
-import type { Composition } from "../compose/compose.ts";
+import type { Composition } from "../compose/parting.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import { printQuantity } from "../../model/property.ts";

@@ -54,10 +54,21 @@ export function evaluatePath(
   const rule = engine.rules[path.rule];
   if (!rule) return [];
   const fillings = fillingsOf(engine, utterance, path, rule.intent);
+  if (rule.pattern.origin === "vocabulary" && saysName(engine, utterance, fillings)) return [];
   const choices = speaker.said
     ? withAnswers(engine, rule.intent, fillings, speaker.said)
     : [fillings];
   return choices.map((filled) => evaluate(situation, rule, path, filled));
+}
+
+/** Whether free words are the name of a device: "passe l'aspirateur dans le salon" plays nothing of that name. */
+function saysName(engine: Engine, utterance: Utterance, fillings: readonly Filling[]): boolean {
+  return fillings.some(({ slot, from, end }) => {
+    if (slot.fills !== "words" || from < 0) return false;
+    let at = from;
+    while (at < end - 1 && utterance.small[at] === true) at++;
+    return engine.deviceNamed(utterance, at)?.end === end;
+  });
 }
 
 /** Most ways in which answers are read. */
@@ -156,6 +167,11 @@ function settleAll(
     }
     // "Make it warmer in here" means nothing that was spoken of; what is turned on is some thing.
     const isAmbient = plan.orders.every(({ order }) => order === "nudge");
+    const isOpen = isAmbient && plan.orders.length > 0 && pattern.origin === "vocabulary";
+    const isNothing = (speaker.it ?? []).length === 0;
+    if (expression.target === "it" && isOpen && isNothing && !slot.named) {
+      expression = { target: "unsaid" };
+    }
     if (reading.target.target === "it" && expression.target === "unsaid" && !isAmbient) {
       return { result: "unfit", reason: { reason: "place", words } };
     }

@@ -1,0 +1,94 @@
+import { devicesAbout } from "./about.ts";
+import type { Reading } from "../understand/evaluate.ts";
+import { apartChoices } from "./apart.ts";
+import { type Command, type Parting, whensOf } from "./parting.ts";
+import { type Stretch, joined, nameless, pick } from "./stretch.ts";
+
+/** "… and the wheel lamp": what was said before, of something else. */
+export function asBefore(
+  { utterance, aparts, joiners, read, readingOf }: Parting,
+  stretch: Stretch,
+  before: Command,
+): Command | undefined {
+  const reading = readingOf(before.understood);
+  const targets = reading?.fillings.filter((filling) => filling.reading.read === "target") ?? [];
+  const [target] = targets;
+  if (!reading || !target || targets.length !== 1 || target.from < 0) return undefined;
+  const left = apartChoices(aparts, joiners, stretch)[0] ?? [];
+  const earlier = before.understood.utterance;
+  const understood = read(
+    joined([
+      pick(earlier, { from: 0, end: target.from }, []),
+      pick(utterance, stretch, left),
+      pick(earlier, { from: target.end, end: earlier.words.length }, []),
+    ]),
+    { aparts: left },
+  );
+  const isSame = understood && readingOf(understood)?.intent === reading.intent;
+  return isSame ? { understood, whens: whensOf(left) } : undefined;
+}
+
+/** "… and at ten percent": something else of what was spoken of before. */
+export function asMore(
+  { utterance, it, read, readingOf }: Parting,
+  stretch: Stretch,
+  before: readonly Command[],
+): Command | undefined {
+  const last = before.at(-1);
+  const earlier = last && readingOf(last.understood);
+  if (earlier?.meaning.result !== "do" || earlier.path.freeWords > 0) return undefined;
+  const words = pick(utterance, stretch, []);
+  const about = devicesAbout(earlier);
+  const understood = read(joined([nameless(it, words), words]), { it: about });
+  const reading = understood && readingOf(understood);
+  if (!understood || !reading || !isOf(reading, about)) return undefined;
+  // One property cannot be two things at once.
+  const all = before.map((command) => readingOf(command.understood));
+  const isFree = all.every((each) => each && !shareProperty(each, reading));
+  return isFree ? { understood, whens: last?.whens ?? [] } : undefined;
+}
+
+/** "… and off at eleven": what was spoken of before in another state, at another time. */
+export function asLater(
+  { utterance, aparts, joiners, it, read, readingOf }: Parting,
+  stretch: Stretch,
+  before: Command,
+): Command | undefined {
+  const earlier = readingOf(before.understood);
+  if (earlier?.meaning.result !== "do" || earlier.path.freeWords > 0) return undefined;
+  const about = devicesAbout(earlier);
+  for (const left of apartChoices(aparts, joiners, stretch)) {
+    const whens = whensOf(left);
+    if (whens.length === 0 || left.some(({ isCut }) => isCut)) continue;
+    const words = pick(utterance, stretch, left);
+    const understood = read(joined([nameless(it, words), words]), { it: about, aparts: left });
+    const reading = understood && readingOf(understood);
+    if (understood && reading && isOf(reading, about)) return { understood, whens };
+  }
+  return undefined;
+}
+
+/** Whether something is done to what was spoken of, and to nothing else. */
+function isOf({ meaning }: Reading, about: readonly string[]): boolean {
+  return meaning.result === "do" && meaning.effects.every(({ device }) => about.includes(device));
+}
+
+function shareProperty(one: Reading, other: Reading): boolean {
+  const first = new Set(propertiesSet(one));
+  return propertiesSet(other).some((property) => first.has(property));
+}
+
+function propertiesSet({ meaning }: Reading): string[] {
+  if (meaning.result !== "do") return [];
+  return meaning.effects.flatMap((effect) => {
+    const written =
+      "set" in effect
+        ? effect.set
+        : "nudge" in effect
+          ? effect.nudge
+          : "scale" in effect
+            ? effect.scale
+            : {};
+    return Object.keys(written).map((property) => `${effect.device} ${property}`);
+  });
+}

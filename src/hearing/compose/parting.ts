@@ -1,0 +1,56 @@
+import type { Utterance } from "../../automaton/utterance.ts";
+import type { Reading } from "../understand/evaluate.ts";
+import type { Understood } from "../understand/understand.ts";
+import type { WhenReading } from "../understand/whens.ts";
+import type { Apart } from "./apart.ts";
+import type { Joiner } from "./joiners.ts";
+
+/** One command of an utterance, and the words of it that say when. */
+export interface Command {
+  understood: Understood;
+  whens: readonly WhenReading[];
+  /** Whether it takes for a value what is part of a when. */
+  isDoubtful?: true;
+}
+
+/** The commands of an utterance. */
+export interface Composition {
+  commands: readonly Command[];
+  /** Whether words beside the commands mean nothing, so that these are only offered. */
+  isOffer?: true;
+  /** Whether a value in them may be part of a when, so that nothing of them is done unasked. */
+  isDoubtful?: true;
+  /** Another way to part the utterance into as many commands, if there is one. */
+  other?: readonly Command[];
+  /** What the near misses of an utterance that nothing understands are looked for in. */
+  nearest: Understood;
+  /** UTF-16 offsets of words that say when, and of those between commands. */
+  whenWords: ReadonlySet<number>;
+  joinerWords: ReadonlySet<number>;
+  /** Steps of the search, over all pieces that were looked at. */
+  steps: number;
+}
+
+/** What an utterance is parted with. */
+export interface Parting {
+  utterance: Utterance;
+  aparts: readonly Apart[];
+  joiners: readonly Joiner[];
+  /** What is said for "it", as a word. */
+  it: Utterance;
+  /**
+   * Understands words; `it` is what a command before them was about, and `aparts` what was said
+   * apart from them.
+   */
+  read: (
+    words: Utterance,
+    beside?: { it?: readonly string[] | undefined; aparts?: readonly Apart[] },
+  ) => Understood | undefined;
+  /** The reading of a command that counts as understood. */
+  readingOf: (understood: Understood) => Reading | undefined;
+}
+
+/** What was said of when, among what stands apart. */
+export function whensOf(aparts: readonly Apart[]): WhenReading[] {
+  return aparts.flatMap(({ when }) => when ?? []);
+}
