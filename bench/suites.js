@@ -90,7 +90,10 @@ function homes() {
   }
 }
 
-/** From a file that is saved to the result on the screen, while watching the demo. */
+/**
+ * From a file that is saved to its result on the screen, while watching the demo: of the cases that the change is
+ * likely to touch, and of all. An alias comes and goes.
+ */
 async function watching() {
   const home = join(folder, "watched");
   cpSync(join(import.meta.dirname, "../demo/oxbow-pottery"), home, { recursive: true });
@@ -101,21 +104,31 @@ async function watching() {
   const until = async (done) => {
     while (!done()) await new Promise((resolve) => setTimeout(resolve, 2));
   };
-  await until(() => /\d+ passed, \d+ failed/.test(seen));
+  const results = () => seen.match(/\d+ passed, \d+ failed/g)?.length ?? 0;
+  await until(() => results() > 0);
   await new Promise((resolve) => setTimeout(resolve, 1500));
   for (const name of ["suites/names.suite.yaml", "home.yaml"]) {
-    const taken = [];
-    for (let round = 0; round < 7; round++) {
+    const [first, all] = [[], []];
+    const path = join(home, name);
+    const written = readFileSync(path, "utf8");
+    for (let round = 0; round < 9; round++) {
       seen = "";
-      const path = join(home, name);
+      const other = written.replace("extractor,", "extractor, smoke puller,");
       const start = performance.now();
-      writeFileSync(path, `${readFileSync(path, "utf8")}# saved\n`);
-      await until(() => /\d+ passed, \d+ failed/.test(seen));
-      taken.push(performance.now() - start);
+      writeFileSync(
+        path,
+        round % 2 === 0 ? (other === written ? `${written}# saved\n` : other) : written,
+      );
+      await until(() => results() > 0);
+      first.push(performance.now() - start);
+      if (name === "home.yaml") await until(() => results() > 1);
+      all.push(performance.now() - start);
       await new Promise((resolve) => setTimeout(resolve, 800));
     }
-    const median = taken.sort((one, other) => one - other)[3] ?? 0;
-    console.log(`watching: ${name} saved, result after ${Math.round(median)} ms (median of 7)`);
+    const median = (taken) => Math.round(taken.sort((one, other) => one - other)[4] ?? 0);
+    console.log(
+      `watching: ${name} saved, first result after ${median(first)} ms, all after ${median(all)} ms (medians of 9)`,
+    );
   }
   child.kill();
 }

@@ -121,11 +121,14 @@ test("cases are likely to be touched by the entry that they used, and by words t
   touched.keepCase(passed("turn on the neon"), []);
   const said = (after: string): string[] =>
     [...(touched.likely("home.yaml", after) ?? [])].map((key) => key.split(" en ")[1] ?? "");
-  expect(said(before.replace("kind: light", "kind: plug"))).toEqual(["till light on"]);
+  // No line of it is used by a case but that at which the lamp begins.
+  expect(said(before.replace("room: shop\n    aliases", "room: shed\n    aliases"))).toEqual([
+    "till light on",
+  ]);
   expect(said(before.replace("kind: fan", "kind: fan\n    aliases: [neon]"))).toEqual([
-    "fan off",
     "turn on the neon",
   ]);
+  expect(said(before.replace("till light", "counter light"))).toEqual(["till light on"]);
   // What is no entry of a section may touch anything.
   expect(touched.likely("home.yaml", before.replace("Kiosk", "Booth"))).toBeUndefined();
   expect(touched.likely("other.yaml", "phrasebook: X\n")).toBeUndefined();

@@ -46,12 +46,16 @@ export function createTouched(): Touched {
       const before = sources.get(resolve(path));
       const change = before && changeOf(before.text, text);
       if (!change) return undefined;
-      const places = change.lines.map((line) => `${before.path}:${line}`);
-      const keys = [...cases].flatMap(([key, known]) => {
-        const isPlace = places.some((place) => known.places.has(place));
-        return isPlace || change.words.some((word) => known.words.has(word)) ? key : [];
-      });
-      return new Set(keys);
+      const touching = (lines: readonly number[]): Set<string> => {
+        const places = lines.map((line) => `${before.path}:${line}`);
+        const keys = [...cases].flatMap(([key, known]) => {
+          const isPlace = places.some((place) => known.places.has(place));
+          return isPlace || change.words.some((word) => known.words.has(word)) ? key : [];
+        });
+        return new Set(keys);
+      };
+      const own = touching(change.lines);
+      return own.size > 0 ? own : touching(change.entry);
     },
   };
 }
@@ -59,10 +63,12 @@ export function createTouched(): Touched {
 /** The lines of what was changed, as they were numbered, and words that are in one text alone. */
 interface Change {
   lines: readonly number[];
+  /** The lines of the entry that they stand in. */
+  entry: readonly number[];
   words: readonly string[];
 }
 
-/** What differs between texts, with the whole entry that it stands in; undefined for more than one entry. */
+/** What differs between texts, and the entry that it begins in; undefined where that is no entry of a section. */
 function changeOf(before: string, after: string): Change | undefined {
   const [old, now] = [before.split("\n"), after.split("\n")];
   let first = 0;
@@ -76,10 +82,12 @@ function changeOf(before: string, after: string): Change | undefined {
   const indent = indentOf(old[begin] ?? "");
   let end = Math.max(begin + 1, old.length - same);
   while (end < old.length && (isEmpty(old[end]) || indentOf(old[end] ?? "") > indent)) end++;
-  const lines = Array.from({ length: end - begin }, (_, index) => begin + index + 1);
+  const from = (start: number, count: number): number[] =>
+    Array.from({ length: count }, (_, index) => start + index + 1);
+  const places = { lines: from(first, gone.length), entry: from(begin, end - begin) };
   const [had, has] = [gone, come].map((each) => new Set(wordsIn(each.join("\n"))));
   const words = [...(had ?? [])].filter((word) => !has?.has(word));
-  return { lines, words: [...words, ...[...(has ?? [])].filter((word) => !had?.has(word))] };
+  return { ...places, words: [...words, ...[...(has ?? [])].filter((word) => !had?.has(word))] };
 }
 
 /** The line at which an entry of a section begins that a line belongs to; none for a section itself. */
