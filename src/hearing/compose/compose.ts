@@ -104,7 +104,8 @@ function part(parting: Parting, all: Stretch): Omit<Composition, "nearest" | "st
       ),
     );
   const settled = (found: readonly Command[], at: readonly Stretch[]) => {
-    const commands = withoutRemarks(found, readingOf);
+    const isPaused = at.every(({ from, end }) => from === end);
+    const commands = withoutRemarks(found, readingOf, isPaused);
     const said = new Set(commands.flatMap((command) => command.whens));
     const told = aparts.filter(({ when }) => when && said.has(when));
     const isDoubtful = commands.some((command) => command.isDoubtful) || undefined;
@@ -133,18 +134,20 @@ function part(parting: Parting, all: Stretch): Omit<Composition, "nearest" | "st
 
 /**
  * What is said to be wrong beside an order is the reason for it, and no order of its own. What is said as a
- * question is, and cannot be asked here, is a remark: "j'ai fini ici" beside "éteins la lumière".
+ * question is, cannot be asked here, and is parted off by a pause, is a remark: "j'ai fini ici, éteins la
+ * lumière".
  */
 function withoutRemarks(
   commands: readonly Command[],
   readingOf: Parting["readingOf"],
+  isPaused: boolean,
 ): readonly Command[] {
   const orders = commands.filter(({ understood }) => {
     const reading = readingOf(understood);
     if (!reading) return true;
     const { meaning, intent } = reading;
     const plan = planIntent(intent);
-    const isAsked = plan.tells.length > 0 && plan.orders.length === 0;
+    const isAsked = isPaused && plan.tells.length > 0 && plan.orders.length === 0;
     return !isWish(intent.id) && !(isAsked && meaning.result === "unfit");
   });
   return orders.length > 0 ? orders : commands;
