@@ -124,9 +124,23 @@ class ShippedPattern implements SpokenPattern {
 
   get tree(): Pattern {
     if (!this.#tree) {
-      const parsed = parsePattern(this.text, this.#pack);
-      this.#tree = parsed.ok ? parsed.pattern : { type: "void", span: [0, 0] };
+      this.#tree = shippedTree(this.text, this.#pack);
     }
     return this.#tree;
   }
+}
+
+/** What was read of a language's own patterns: homes that speak it share them. */
+const shippedTrees = new WeakMap<LanguagePack, Map<string, Pattern>>();
+
+function shippedTree(text: string, pack: LanguagePack): Pattern {
+  let trees = shippedTrees.get(pack);
+  if (!trees) shippedTrees.set(pack, (trees = new Map<string, Pattern>()));
+  let tree = trees.get(text);
+  if (!tree) {
+    const parsed = parsePattern(text, pack);
+    tree = parsed.ok ? parsed.pattern : { type: "void", span: [0, 0] };
+    trees.set(text, tree);
+  }
+  return tree;
 }

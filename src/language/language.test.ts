@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { createNumberReader } from "./numbers.ts";
+import { numberReader } from "./numbers.ts";
 import { packFor } from "./packs.ts";
 import { shippedPacks as packs } from "./shipped.ts";
 import { longestUtterance, splitWords } from "./words.ts";
@@ -56,7 +56,7 @@ function read(text: string, language: string): number | undefined {
   const pack = packFor({ packs }, language);
   if (!pack) throw new Error(`no pack for ${language}`);
   const words = texts(text, language);
-  const found = createNumberReader(pack)(words, 0);
+  const found = numberReader(pack)(words, 0);
   return found.find(({ end }) => end === words.length)?.value;
 }
 
@@ -93,7 +93,7 @@ describe("numbers are read as digits, in words and mixed", () => {
   test.each(packs.map((pack) => [pack.name, pack] as const))(
     "every whole number: %s",
     (_, pack) => {
-      const reader = createNumberReader(pack);
+      const reader = numberReader(pack);
       fc.assert(
         fc.property(fc.integer({ min: 0, max: 999_999 }), (value) => {
           const words = texts(pack.numbers.cardinal(value), pack.language);

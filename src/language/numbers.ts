@@ -26,8 +26,17 @@ interface Part {
   value: number;
 }
 
-/** Makes the reader of a language's numbers: digits, words, and both mixed. */
-export function createNumberReader(pack: LanguagePack): NumberReader {
+/** A thousand numbers in words are spelled once for a language, and not for each home that speaks it. */
+const readers = new WeakMap<LanguagePack, NumberReader>();
+
+/** The reader of a language's numbers: digits, words, and both mixed. */
+export function numberReader(pack: LanguagePack): NumberReader {
+  let reader = readers.get(pack);
+  if (!reader) readers.set(pack, (reader = createNumberReader(pack)));
+  return reader;
+}
+
+function createNumberReader(pack: LanguagePack): NumberReader {
   const data = pack.numbers;
   const cardinals = cardinalTree(pack);
   const fractions = fractionTree(pack);

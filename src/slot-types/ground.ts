@@ -1,5 +1,5 @@
 import type { Rule } from "../automaton/network.ts";
-import { type NumberReader, createNumberReader } from "../language/numbers.ts";
+import { type NumberReader, numberReader } from "../language/numbers.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { createDateReader } from "./date.ts";
 import { createDurationReader } from "./duration.ts";
@@ -11,7 +11,7 @@ import { createClockReader } from "./time.ts";
 export function createGround(spoken: Spoken, lexicon: Lexicon, refer: Rule["refer"]): Ground {
   const { pack } = spoken;
   // A thousand number words take a while to spell out, and many homes are never told one.
-  const reader = later(() => createNumberReader(pack));
+  const reader = later(() => numberReader(pack));
   // All sorts of value ask for the numbers at one place of one utterance.
   let last: { words: readonly string[]; read: ReturnType<NumberReader>[] } | undefined;
   const numbers: NumberReader = (words, from) => {

@@ -1,5 +1,5 @@
 import type { Book } from "../book/book.ts";
-import { createNumberReader } from "../language/numbers.ts";
+import { numberReader } from "../language/numbers.ts";
 import { packOf } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import type { Pattern } from "../pattern/tree.ts";
@@ -14,7 +14,7 @@ const mostAlike = 3;
  */
 export function createSieve(book: Book, language: string): (words: readonly string[]) => boolean {
   const pack = packOf(book, language);
-  const numbers = createNumberReader(pack);
+  const numbers = numberReader(pack);
   const known = new Set<string>();
   const add = (texts: Iterable<string>): void => {
     for (const text of texts) for (const word of splitWords(text, pack)) known.add(word.text);
