@@ -50,6 +50,12 @@ describe("what a kind of one's own has and can do is understood in every frame o
     ["fire up the old kiln please", "old-kiln fire"],
     ["old kiln celadon and ramp 80", "old-kiln { glaze: celadon }, old-kiln { ramp: 80 }"],
     ["what glaze is the old kiln on", "answer: ask-value"],
+    ["a bit more ramp on the old kiln", "nudge old-kiln { ramp: 15 }"],
+    ["bring the ramp of the old kiln down a lot", "nudge old-kiln { ramp: -60 }"],
+    ["turn the damper on for the old kiln", "old-kiln { damper: true }"],
+    ["what glaze is in the old kiln", "answer: ask-value"],
+    ["how much ramp is on the old kiln", "answer: ask-value"],
+    ["is the damper of the old kiln on", "answer: ask-value"],
   ])("%s: %s", (text, expected) => {
     expect(hear(text)).toBe(expected);
   });
@@ -57,9 +63,19 @@ describe("what a kind of one's own has and can do is understood in every frame o
   test.each([
     ["stell die Aufheizrate des alten Ofens auf 120", "old-kiln { ramp: 120 }"],
     ["kannst du den alten Ofen bitte auf Seladon stellen", "old-kiln { glaze: celadon }"],
+    ["etwas mehr Aufheizrate auf dem alten Ofen", "nudge old-kiln { ramp: 15 }"],
+    ["ist der Schieber des alten Ofens an", "answer: ask-value"],
   ])("%s: %s", (text, expected) => {
     expect(hear(text, "de")).toBe(expected);
   });
+});
+
+test("what is more or less of something of one's own is told so, and what is on or off in words", () => {
+  const talk = simulate(book, { time: "2026-03-02T18:05" }).converse({ at: "shelf" });
+  const reply = (text: string): string => talk.say(text).reply;
+  expect(reply("more ramp on the old kiln")).toBe("old kiln: more ramp.");
+  expect(reply("old kiln damper on")).toBe("old kiln: damper on.");
+  expect(reply("is the damper of the old kiln on")).toBe("old kiln: damper on.");
 });
 
 describe("names and places are heard as they are said", () => {

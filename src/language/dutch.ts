@@ -371,6 +371,8 @@ export const dutch: LanguagePack = {
     6500: ["ijswit", "koud"],
   },
   amounts: {
+    more: "meer",
+    less: "minder",
     small: [
       "[een] [klein] beetje",
       "iets",
@@ -1160,6 +1162,9 @@ export const dutch: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(is | staat) $measure (van | in | op | bij) $target [nog] (aan | uit)",
+        "hoeveel $measure (is | zit) er [nog] (in | op | bij) $target",
+        "(welke | wat voor) $measure (zit | is) er (in | op | bij) $target",
         "(wat | hoe hoog) is $measure",
         "(wat | hoeveel | hoe hoog) is $measure [van | in | op | bij] $target",
         "(welke | wat voor) $measure (heeft | is het) [van | in | op | bij] $target",

@@ -484,6 +484,8 @@ export const english: LanguagePack = {
     6500: ["cold", "coldest", "icy white"],
   },
   amounts: {
+    more: "more",
+    less: "less",
     small: [
       "bit",
       "little [bit]",
@@ -557,6 +559,7 @@ export const english: LanguagePack = {
             say("power", "$target [back] on"),
             say(flick, `on $property (${of}) $target`),
             say(flick, `$property (${of}) $target on`),
+            say(flick, `$property on (${of}) $target`),
             say(flick, "on $target $property"),
             `$property on (${of}) $target`,
             say(flick, "on $property"),
@@ -576,6 +579,7 @@ export const english: LanguagePack = {
             say(`${flick} | shut | knock`, "off $target (that | which) (is | are) [still] on"),
             say(`${flick} | shut`, `off $property (${of}) $target`),
             say(`${flick} | shut`, `$property (${of}) $target off`),
+            say(`${flick} | shut`, `$property off (${of}) $target`),
             say(`${flick} | shut`, "off $target $property"),
             `$property off (${of}) $target`,
             say(flick, "off $property"),
@@ -1228,6 +1232,10 @@ export const english: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(is | are) $measure (of | on | for | in | at) $target [still] (on | off)",
+        "(is | are) $target $measure [still] (on | off)",
+        "what $measure (is | are) (in | on | at) $target",
+        "how much $measure (is | are) [there] [in | on | at | of] $target",
         "(what is | what's | tell me) $measure",
         "what $measure is it",
         `(what is | what are | what's | tell me | read | check) $measure [${of}] $target`,

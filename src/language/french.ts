@@ -401,6 +401,8 @@ export const french: LanguagePack = {
     6500: ["blanc glacé", "froid", "froide"],
   },
   amounts: {
+    more: "plus de",
+    less: "moins de",
     small: [
       "[un] [tout] [petit] peu",
       "légèrement",
@@ -1156,6 +1158,9 @@ export const french: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "[est ce que] $measure [de | du | des | d' | dans | à | au | sur] $target est [encore] (allumé | allumée | éteint | éteinte)",
+        "(quel | quelle) $measure (il y a | y a t il) (dans | à | au | sur) $target",
+        "combien de $measure (il y a | y a t il) (dans | à | au | sur) $target",
         "(quel | quelle) est $measure",
         "(quel | quelle) $measure fait il",
         "c'est quoi $measure [de | du | des | d' | dans | à | au | sur] $target",

@@ -439,6 +439,8 @@ export const german: LanguagePack = {
     6500: ["eisweiß", "kalt"],
   },
   amounts: {
+    more: "mehr",
+    less: "weniger",
     small: [
       "etwas",
       "[ein] [klein] (bisschen | wenig)",
@@ -647,6 +649,7 @@ export const german: LanguagePack = {
             "[$amount] mehr $property",
           ],
           commands: [
+            "[$amount] mehr $property (von | vom | der | des | in | im | an | am | auf | bei) $target",
             "(dreh | drehe) $target [$amount] auf",
             ...order(adjust, adjusting, `$property [[um] $amount] (${upward})`),
             ...order("erhöh | erhöhe", "erhöhen", "$property [um $amount]"),
@@ -680,6 +683,7 @@ export const german: LanguagePack = {
             "[$amount] weniger $property",
           ],
           commands: [
+            "[$amount] weniger $property (von | vom | der | des | in | im | an | am | auf | bei) $target",
             "$target [$amount] zurückdrehen",
             ...order(adjust, adjusting, `$property [[um] $amount] (${downward})`),
             ...order(
@@ -1316,6 +1320,10 @@ export const german: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "ist $measure [von | vom | der | des | im | in | am | auf | bei] $target [noch] (an | aus)",
+        "ist $target $measure [noch] (an | aus)",
+        "(welche | welcher | welches) $measure ist (in | im | auf | am | bei) $target",
+        "wie viel $measure (ist | hat) [in | im | auf | am | bei] $target",
         "(wie | was) ist $measure [von | vom | der | des | im | in | am | auf | bei] $target",
         "(wie | was) ist $measure",
         "wie hoch ist $measure",

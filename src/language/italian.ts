@@ -419,6 +419,8 @@ export const italian: LanguagePack = {
     6500: ["bianco ghiaccio", "freddo", "fredda"],
   },
   amounts: {
+    more: "più",
+    less: "meno",
     small: [
       "[un] (po' | pochino | poco | pelo | tantino)",
       "leggermente",
@@ -1151,6 +1153,8 @@ export const italian: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "è (acceso | accesa | spento | spenta) $measure [di | del | della | dell' | in | nel | nella] $target",
+        "$measure [di | del | della | dell' | in | nel | nella] $target è (acceso | accesa | spento | spenta)",
         "(qual è | quanto è) $measure",
         "che $measure c'è",
         "(dimmi | di) $measure [di | del | della | dell' | in | nel | nella] $target",

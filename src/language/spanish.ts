@@ -396,6 +396,8 @@ export const spanish: LanguagePack = {
     6500: ["blanco helado", "frío", "fría"],
   },
   amounts: {
+    more: "más",
+    less: "menos",
     small: [
       "[un] (poco | poquito)",
       "ligeramente",
@@ -1137,6 +1139,8 @@ export const spanish: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "está $measure (de | del | en) $target (encendido | encendida | apagado | apagada)",
+        "$measure (de | del | en) $target está (encendido | encendida | apagado | apagada)",
         "(cuál | qué) es $measure",
         "qué $measure (hace | hay)",
         "de qué $measure (es | está) $target",

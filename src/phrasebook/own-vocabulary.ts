@@ -33,6 +33,7 @@ const target: SlotDefinition = { type: "target" };
 export function ownIntents(
   devices: Iterable<Device>,
   isShipped: (sort: "property" | "action", id: string) => boolean,
+  packs: readonly LanguagePack[],
 ): OwnIntent[] {
   const properties = new Map<string, { schema: DataSchema; isForemost: boolean }>();
   const actions = new Set<string>();
@@ -50,7 +51,7 @@ export function ownIntents(
   }
   return [
     ...[...properties].flatMap(([id, { schema, isForemost }]) =>
-      forProperty(id, schema, isForemost),
+      forProperty(id, schema, { isForemost, packs }),
     ),
     ...[...actions].map(forAction),
   ];
@@ -78,7 +79,11 @@ function isForemostOf({ properties }: Device, id: string, schema: DataSchema): b
   );
 }
 
-function forProperty(id: string, schema: DataSchema, isForemost: boolean): OwnIntent[] {
+function forProperty(
+  id: string,
+  schema: DataSchema,
+  { isForemost, packs }: { isForemost: boolean; packs: readonly LanguagePack[] },
+): OwnIntent[] {
   const set = (value: string | boolean): OwnIntent["do"] => ({ set: { $target: { [id]: value } } });
   const word = ({ properties }: LanguagePack): string => ownOf(properties, id)?.[0] ?? id;
   const none = (): readonly string[] => [];
@@ -121,7 +126,7 @@ function forProperty(id: string, schema: DataSchema, isForemost: boolean): OwnIn
       const step = stepOf(schema);
       const slot = quantityOf(schema);
       const seconds = slot.type === "duration" ? durationUnits[slot.unit ?? "second"] : 1;
-      const amount: SlotDefinition = { ...slot, default: step * seconds };
+      const amount = withWords({ ...slot, default: step * seconds }, schema, packs);
       const nudges = (["up", "down"] as const).map((form): OwnIntent => {
         const by = form === "up" ? "$amount" : "-$amount";
         return {
@@ -129,7 +134,7 @@ function forProperty(id: string, schema: DataSchema, isForemost: boolean): OwnIn
           slots: { target, amount },
           do: { nudge: { $target: { [id]: by } } },
           framed: { sort: "level", form, ...base },
-          reply: word,
+          reply: (pack) => `${pack.amounts[form === "up" ? "more" : "less"]} ${word(pack)}`,
           states: none,
         };
       });
@@ -138,10 +143,24 @@ function forProperty(id: string, schema: DataSchema, isForemost: boolean): OwnIn
   }
 }
 
+type LevelSlot = QuantityDefinition | TemperatureDefinition | NumberDefinition | DurationDefinition;
+
+/** "A bit" is half of what more is where nobody says, and "a lot" is twice that. */
+function withWords(
+  slot: LevelSlot,
+  { multipleOf = 1 }: DataSchema,
+  packs: readonly LanguagePack[],
+): LevelSlot {
+  if (slot.type === "duration" || typeof slot.default !== "number") return slot;
+  const half = Math.max(1, Math.round(slot.default / 2 / multipleOf)) * multipleOf;
+  const words = (pick: "small" | "large"): Record<string, string[]> =>
+    Object.fromEntries(packs.map((pack) => [pack.language, [...pack.amounts[pick]]]));
+  const values = { [String(half)]: words("small"), [String(slot.default * 2)]: words("large") };
+  return { ...slot, values };
+}
+
 /** The slot for a number of a property: what it counts decides what may be said for it. */
-function quantityOf({
-  unit,
-}: DataSchema): QuantityDefinition | TemperatureDefinition | NumberDefinition | DurationDefinition {
+function quantityOf({ unit }: DataSchema): LevelSlot {
   switch (unit) {
     case "percent":
       return { type: "percent" };

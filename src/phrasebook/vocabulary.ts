@@ -26,7 +26,7 @@ export function readVocabulary(
   const shipped = shippedIntents(packs, context.units);
   const isWishing = tops.some((top) => top.value.vocabulary?.with?.includes("wishes"));
   const wishes = isWishing ? wishIntents(packs, context.units) : undefined;
-  const own = ownIntents(scope.home.devices.values(), isShipped(shipped));
+  const own = ownIntents(scope.home.devices.values(), isShipped(shipped), packs);
   const known = new Set<string>([...vocabularyIds, ...wishIds, ...own.map(({ id }) => id)]);
   for (const top of tops) {
     for (const id of top.given("vocabulary")?.given("without")?.items() ?? []) {

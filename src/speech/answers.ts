@@ -83,7 +83,9 @@ export function printValue(
   value: Value,
 ): string {
   if (typeof value !== "number") {
-    return speech.pack.values[property]?.[String(value)]?.[0] ?? String(value);
+    const said = speech.pack.values[property]?.[String(value)]?.[0];
+    if (said !== undefined || typeof value !== "boolean") return said ?? String(value);
+    return speech.pack.states[value ? "on" : "off"][0] ?? String(value);
   }
   return writtenQuantity(speech, value, device.properties.get(property)?.unit);
 }
