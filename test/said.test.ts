@@ -96,6 +96,11 @@ describe("a command beside words that mean nothing here", () => {
     expect(hear("my hands are full, turn on the tall lamp")).toBe("lamp { power: on }");
   });
 
+  test("never leaves out what is excepted, whether or not there is such a thing", () => {
+    expect(hear("turn on the lamps except the old one by the wall")).toBe("unknown");
+    expect(hear("mach alles aus außer dem Zeug", "de")).toBe("unknown");
+  });
+
   test("is offered where nothing does, and a yes does it", () => {
     const home = simulate(book, { time: "2026-03-02T18:05" });
     const talk = home.converse({ at: "shelf" });

@@ -33,7 +33,6 @@ export async function converse(
     ...(isTerminal ? { output: process.stdout, prompt: "› " } : {}),
   });
   let code: number = exit.fine;
-  let wasCode = false;
   let last: { heard: Heard; reply: string } | undefined;
   if (isTerminal) lines.prompt();
   for await (const line of lines) {
@@ -49,9 +48,9 @@ export async function converse(
     } else if (line.trim() !== "") {
       const turn = talk.say(line);
       // What may be the code is not printed, even to whoever typed it.
-      const shown = wasCode && turn.heard.text !== line ? "…" : line;
+      const { text } = turn.heard;
+      const shown = text === line ? line : text === "" ? "…" : text;
       last = turn;
-      wasCode = turn.outcome === "code";
       if (stuck.has(turn.outcome)) code = exit.failed;
       if (isJson) {
         const { heard, outcome, reply, performed } = turn;

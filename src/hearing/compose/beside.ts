@@ -150,7 +150,11 @@ function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefine
   const answers = engine.answers(utterance);
   const isBarred = texts.map(
     (text, at) =>
-      answers[at] === true || engine.hedges.has(text) || engine.numbers(texts, at).length > 0,
+      answers[at] === true ||
+      engine.hedges.has(text) ||
+      engine.numbers(texts, at).length > 0 ||
+      // What is excepted is never passed over, whether or not there is such a thing.
+      engine.exceptions(utterance, at).length > 0,
   );
   const { sets } = engine;
   const begins = numbers.map((number) => sets.start.moves.has(number));

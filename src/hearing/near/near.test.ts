@@ -134,3 +134,7 @@ test("of several commands the one that fails is explained, without what says whe
   const later = book.why(book.hear("in ten minutes trun on the kiln vent")).nearest;
   expect(later[0]).toMatchObject({ words: "trun", expected: ["turn"] });
 });
+
+test.each(["", "…", "?!", "  "])("nothing comes near to nothing: “%s”", (said) => {
+  expect(book.why(book.hear(said)).nearMisses).toEqual([]);
+});

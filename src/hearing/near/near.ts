@@ -39,6 +39,8 @@ const mostTold = 3;
  */
 export function nearMisses(book: Phrasebook, engine: Engine, understood: Understood): NearMiss[] {
   const { utterance } = understood;
+  // Everything is one word away from nothing.
+  if (utterance.words.length === 0) return [];
   const changes = singleChanges(engine, understood);
   const told = new Map<string, NearMiss>();
   const free = freeRules(engine);

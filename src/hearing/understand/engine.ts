@@ -66,6 +66,8 @@ export interface Engine extends Around {
   hasWishes: boolean;
   /** What begins a reason: "because". */
   reasons: Recognise<true>;
+  /** What begins an exception: "all but", "except for". */
+  exceptions: Recognise<true>;
   numbers: NumberReader;
   /** Where the shortest words from a place on end that name something of the home. */
   naming: (utterance: Utterance, from: number) => number | undefined;
@@ -168,6 +170,10 @@ function createEngine(book: Phrasebook, language: string): Engine {
     hasWishes: [...book.intents.keys()].some(isWish),
     reasons: recognisePhrases(
       pack.reasons.map((said) => ({ said, value: true as const })),
+      ground,
+    ),
+    exceptions: recognisePhrases(
+      pack.targets.except.map((said) => ({ said, value: true as const })),
       ground,
     ),
     numbers: ground.numbers,

@@ -86,7 +86,10 @@ function hear(held: Held, text: string) {
   const isForCode = waiting?.open === "code";
   const said = book.code === undefined ? [] : home.code.read(text, language);
   const isCode = said.length > 0 && (waiting?.open !== "slot" || home.code.is(said));
-  const heard = listen(held, isCode && isForCode ? "" : text);
+  const first = listen(held, isCode && isForCode ? "" : text);
+  // The code is nobody's to read again, whenever it is said; what is done with a number needs the number.
+  const masked = home.code.mask(text);
+  const heard = first.outcome === "unknown" && masked !== text ? listen(held, masked) : first;
   const shown = isForCode ? home.code.mask(text, "all") : text;
   home.record({
     event: "heard",

@@ -49,6 +49,19 @@ describe("the code", () => {
     expect(home.states()["siren"]).toEqual({ armed: "night" });
   });
 
+  test.each(["4711", "the code is 4711", "four seven one one", "wait I said 47-11"])(
+    "is in nothing that a turn tells where nobody asked for it: %s",
+    (said) => {
+      const home = begin();
+      home.converse({ at: "porch" }).say("disarm the siren");
+      for (const wrong of ["1", "2", "3"]) home.converse({ at: "porch" }).say(wrong);
+      const turn = home.converse({ at: "porch" }).say(said);
+      expect(turn.outcome).toBe("unknown");
+      expect(JSON.stringify(turn)).not.toMatch(/4711|47-11|seven/);
+      expect(JSON.stringify(book.why(turn.heard))).not.toMatch(/4711|47-11|seven/);
+    },
+  );
+
   test.each([
     "4711",
     "the code is 4711",
