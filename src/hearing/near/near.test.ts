@@ -136,5 +136,5 @@ test("of several commands the one that fails is explained, without what says whe
 });
 
 test.each(["", "…", "?!", "  "])("nothing comes near to nothing: “%s”", (said) => {
-  expect(book.why(book.hear(said)).near).toEqual([]);
+  expect(book.why(book.hear(said)).nearest).toEqual([]);
 });
