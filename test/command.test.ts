@@ -132,6 +132,18 @@ describe("calm-phrase hear", () => {
     expect(out.match(/galley-ceiling-light power: off → on/g)).toHaveLength(1);
   });
 
+  test("shows each line as it was said, but what says the code", () => {
+    const lines = "hold the drying cabinet\nforty\ndisarm the shop alarm\n1234\nmy code is 4711\n";
+    const { out } = run(["hear", ...demo, "--at", "till"], lines);
+    expect(out.match(/^“.*”$/gmu)).toEqual([
+      "“hold the drying cabinet”",
+      "“forty”",
+      "“disarm the shop alarm”",
+      "“…”",
+      "“my code is …”",
+    ]);
+  });
+
   test("answers questions from what was done before", () => {
     const { out } = run(["hear", ...demo], "are any spots on\nspots on\nare any spots on\n");
     expect(out.match(/says “.*”/g)).toEqual([

@@ -33,6 +33,7 @@ export async function converse(
     ...(isTerminal ? { output: process.stdout, prompt: "› " } : {}),
   });
   let code: number = exit.fine;
+  let wasCode = false;
   let last: { heard: Heard; reply: string } | undefined;
   if (isTerminal) lines.prompt();
   for await (const line of lines) {
@@ -49,8 +50,10 @@ export async function converse(
       const turn = talk.say(line);
       // What may be the code is not printed, even to whoever typed it.
       const { text } = turn.heard;
-      const shown = text === line ? line : text === "" ? "…" : text;
+      const isHidden = wasCode && text !== line;
+      const shown = isHidden ? "…" : turn.outcome === "unknown" ? text : line;
       last = turn;
+      wasCode = turn.outcome === "code";
       if (stuck.has(turn.outcome)) code = exit.failed;
       if (isJson) {
         const { heard, outcome, reply, performed } = turn;
