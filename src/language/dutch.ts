@@ -1162,15 +1162,15 @@ export const dutch: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "(is | staat) $measure (van | in | op | bij) $target [nog] (aan | uit)",
-        "hoeveel $measure (is | zit) er [nog] (in | op | bij) $target",
-        "(welke | wat voor) $measure (zit | is) er (in | op | bij) $target",
         "(wat | hoe hoog) is $measure",
         "(wat | hoeveel | hoe hoog) is $measure [van | in | op | bij] $target",
         "(welke | wat voor) $measure (heeft | is het) [van | in | op | bij] $target",
         "op welke $measure staat $target",
         "(zeg | vertel) me $measure [van | in | op | bij] $target",
         "$measure (van | in | op | bij) $target",
+        "hoeveel $measure (is | zit) er [nog] (in | op | bij) $target",
+        "(welke | wat voor) $measure (zit | is) er (in | op | bij) $target",
+        "(is | staat) $measure (van | in | op | bij) $target [nog] (aan | uit)",
       ],
       reply: "",
     },

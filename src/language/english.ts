@@ -1232,10 +1232,6 @@ export const english: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "(is | are) $measure (of | on | for | in | at) $target [still] (on | off)",
-        "(is | are) $target $measure [still] (on | off)",
-        "what $measure (is | are) (in | on | at) $target",
-        "how much $measure (is | are) [there] [in | on | at | of] $target",
         "(what is | what's | tell me) $measure",
         "what $measure is it",
         `(what is | what are | what's | tell me | read | check) $measure [${of}] $target`,
@@ -1245,6 +1241,10 @@ export const english: LanguagePack = {
         `how (much | high) is $measure [${of}] $target`,
         "$target $measure",
         `(what is | what are | what's) $measure like [${of}] $target`,
+        "what $measure (is | are) (in | on | at) $target",
+        "how much $measure (is | are) [there] [in | on | at | of] $target",
+        "(is | are) $measure (of | on | for | in | at) $target [still] (on | off)",
+        "(is | are) $target $measure [still] (on | off)",
       ],
       reply: "",
     },

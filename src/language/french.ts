@@ -1158,9 +1158,6 @@ export const french: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "[est ce que] $measure [de | du | des | d' | dans | à | au | sur] $target est [encore] (allumé | allumée | éteint | éteinte)",
-        "(quel | quelle) $measure (il y a | y a t il) (dans | à | au | sur) $target",
-        "combien de $measure (il y a | y a t il) (dans | à | au | sur) $target",
         "(quel | quelle) est $measure",
         "(quel | quelle) $measure fait il",
         "c'est quoi $measure [de | du | des | d' | dans | à | au | sur] $target",
@@ -1171,6 +1168,9 @@ export const french: LanguagePack = {
         "quelle est [le | la] $measure [de | du | des | d' | dans | à | au | sur] $target",
         "(donne | dis) moi [le | la] $measure [de | du | des | d' | dans | à | au] $target",
         "$measure (de | du | des | d' | dans | à | au) $target",
+        "(quel | quelle) $measure (il y a | y a t il) (dans | à | au | sur) $target",
+        "combien de $measure (il y a | y a t il) (dans | à | au | sur) $target",
+        "[est ce que] $measure [de | du | des | d' | dans | à | au | sur] $target est [encore] (allumé | allumée | éteint | éteinte)",
       ],
       reply: "",
     },

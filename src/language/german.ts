@@ -649,8 +649,6 @@ export const german: LanguagePack = {
             "[$amount] mehr $property",
           ],
           commands: [
-            "[$amount] mehr $property (von | vom | der | des | in | im | an | am | auf | bei) $target",
-            "(dreh | drehe) $target [$amount] auf",
             ...order(adjust, adjusting, `$property [[um] $amount] (${upward})`),
             ...order("erhöh | erhöhe", "erhöhen", "$property [um $amount]"),
             "$property (höher | hoch | rauf)",
@@ -673,6 +671,8 @@ export const german: LanguagePack = {
             "$target [[um] $amount] (hochdrehen | aufdrehen | hochstellen | raufdrehen)",
             `(dreh | drehe) $target [[um] $amount] auf`,
             `[$amount] mehr $property ${of} $target`,
+            "[$amount] mehr $property (von | vom | der | des | in | im | an | am | auf | bei) $target",
+            "(dreh | drehe) $target [$amount] auf",
           ],
         },
         down: {
@@ -683,7 +683,6 @@ export const german: LanguagePack = {
             "[$amount] weniger $property",
           ],
           commands: [
-            "[$amount] weniger $property (von | vom | der | des | in | im | an | am | auf | bei) $target",
             "$target [$amount] zurückdrehen",
             ...order(adjust, adjusting, `$property [[um] $amount] (${downward})`),
             ...order(
@@ -710,6 +709,7 @@ export const german: LanguagePack = {
             ...order(adjust, adjusting, `$property ${of} $target [[um] $amount] (${downward})`),
             "$target [[um] $amount] (runterdrehen | herunterdrehen | runterstellen | zurückdrehen)",
             `[$amount] weniger $property ${of} $target`,
+            "[$amount] weniger $property (von | vom | der | des | in | im | an | am | auf | bei) $target",
           ],
         },
       },
@@ -1320,10 +1320,6 @@ export const german: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "ist $measure [von | vom | der | des | im | in | am | auf | bei] $target [noch] (an | aus)",
-        "ist $target $measure [noch] (an | aus)",
-        "(welche | welcher | welches) $measure ist (in | im | auf | am | bei) $target",
-        "wie viel $measure (ist | hat) [in | im | auf | am | bei] $target",
         "(wie | was) ist $measure [von | vom | der | des | im | in | am | auf | bei] $target",
         "(wie | was) ist $measure",
         "wie hoch ist $measure",
@@ -1336,6 +1332,10 @@ export const german: LanguagePack = {
         "wie hoch ist $measure [von | vom | der | des | im | in | am] $target",
         "(sag | sage | nenn | nenne) mir $measure [von | vom | der | des | im | in | am] $target",
         "$measure (von | vom | der | des | im | in | am) $target",
+        "(welche | welcher | welches) $measure ist (in | im | auf | am | bei) $target",
+        "wie viel $measure (ist | hat) [in | im | auf | am | bei] $target",
+        "ist $measure [von | vom | der | des | im | in | am | auf | bei] $target [noch] (an | aus)",
+        "ist $target $measure [noch] (an | aus)",
       ],
       reply: "",
     },

@@ -1153,8 +1153,6 @@ export const italian: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "è (acceso | accesa | spento | spenta) $measure [di | del | della | dell' | in | nel | nella] $target",
-        "$measure [di | del | della | dell' | in | nel | nella] $target è (acceso | accesa | spento | spenta)",
         "(qual è | quanto è) $measure",
         "che $measure c'è",
         "(dimmi | di) $measure [di | del | della | dell' | in | nel | nella] $target",
@@ -1164,6 +1162,8 @@ export const italian: LanguagePack = {
         `che $measure (c' è | ha | fa) [${in_}] $target`,
         `$measure ${of} $target`,
         "(quanta | che) $measure (c'è | fa)",
+        "è (acceso | accesa | spento | spenta) $measure [di | del | della | dell' | in | nel | nella] $target",
+        "$measure [di | del | della | dell' | in | nel | nella] $target è (acceso | accesa | spento | spenta)",
       ],
       reply: "",
     },

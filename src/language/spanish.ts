@@ -1139,8 +1139,6 @@ export const spanish: LanguagePack = {
     },
     "ask-value": {
       patterns: [
-        "está $measure (de | del | en) $target (encendido | encendida | apagado | apagada)",
-        "$measure (de | del | en) $target está (encendido | encendida | apagado | apagada)",
         "(cuál | qué) es $measure",
         "qué $measure (hace | hay)",
         "de qué $measure (es | está) $target",
@@ -1152,6 +1150,8 @@ export const spanish: LanguagePack = {
         "qué $measure (hay en | tiene) $target",
         "$measure (de | del | en) $target",
         "cuánta $measure hay",
+        "está $measure (de | del | en) $target (encendido | encendida | apagado | apagada)",
+        "$measure (de | del | en) $target está (encendido | encendida | apagado | apagada)",
       ],
       reply: "",
     },
