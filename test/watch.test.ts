@@ -4,7 +4,7 @@ import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import { afterEach, beforeEach, expect, test } from "vitest";
 import { createTouched } from "../src/cli/touched.ts";
-import type { CaseResult } from "../src/index.ts";
+import { type CaseResult, caseKey } from "../src/index.ts";
 
 /* What runs again while files are watched, and what is told of it. */
 
@@ -82,6 +82,18 @@ test("an alias that is changed runs the cases that say it first, and the others 
   ]);
 });
 
+test("cases that a suite no longer has are no longer among the others", async () => {
+  write("home.yaml", home("till light"));
+  write("a.suite.yaml", suite);
+  await watch();
+  write("a.suite.yaml", `# moved down a line\n${suite.split("\n").slice(0, 4).join("\n")}\n`);
+  await until(/2 passed, 0 failed/);
+  seen = "";
+  write("home.yaml", home("counter light"));
+  await until(/and the other 1\n[^]*1 passed, 0 failed/);
+  expect(seen).toMatch(/first 1 cases that it is likely to touch\n[^]*0 passed, 1 failed/);
+});
+
 test("what a whole phrasebook may hang on runs all cases", async () => {
   write("home.yaml", home("till light"));
   write("a.suite.yaml", suite);
@@ -116,9 +128,14 @@ test("cases are likely to be touched by the entry that they used, and by words t
   const touched = createTouched();
   const before = home("till light");
   touched.keepSources(".", [{ path: "home.yaml", text: before }]);
-  touched.keepCase(passed("till light on"), [position(4)]);
-  touched.keepCase(passed("fan off"), [position(8)]);
-  touched.keepCase(passed("turn on the neon"), []);
+  const used: [CaseResult, number[]][] = [
+    [passed("till light on"), [4]],
+    [passed("fan off"), [8]],
+    [passed("turn on the neon"), []],
+  ];
+  const places = new Map(used.map(([each, lines]) => [caseKey(each), lines.map(position)]));
+  const suites = [{ suite: "a", file: "a.suite.yaml", cases: used.map(([each]) => each) }];
+  touched.keepCases(suites, places, "all");
   const said = (after: string): string[] =>
     [...(touched.likely("home.yaml", after) ?? [])].map((key) => key.split(" en ")[1] ?? "");
   // No line of it is used by a case but that at which the lamp begins.

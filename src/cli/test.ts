@@ -2,9 +2,10 @@ import { type Coverage, measureCoverage, percentOf } from "../coverage/coverage.
 import { type TraceWatch, traceWith } from "../coverage/trace.ts";
 import { printCoverage, printPercent } from "../reports/coverage.ts";
 import { membersOf } from "../source/border.ts";
+import type { Position } from "../source/position.ts";
 import { mergeResults } from "../suites/merge.ts";
 import { joinParts } from "../suites/parting.ts";
-import { type SuiteResults, resultsVersion } from "../suites/results.ts";
+import { type SuiteResults, caseKey, resultsVersion } from "../suites/results.ts";
 import type { RunOptions } from "../suites/run.ts";
 import { type Selection, chooseCases } from "../suites/select.ts";
 import { addOffers, choicesOf, refuseEmpty } from "./choices.ts";
@@ -176,12 +177,15 @@ async function testHome(
   if (last && chooseCases(suites.suites, run).cases.length === 0) {
     complain(`Nothing failed in the last run of ${folder}.`);
   }
-  touched?.keepSources(folder, bookSources);
-  const onTouched: TraceWatch["onTouched"] = (result, parts) =>
-    touched?.keepCase(
-      result,
-      [...parts].map(({ at }) => at),
-    );
+  const places = new Map<string, readonly Position[]>();
+  const onTouched: TraceWatch["onTouched"] =
+    touched &&
+    ((result, parts) => {
+      places.set(
+        caseKey(result),
+        [...parts].map(({ at }) => at),
+      );
+    });
   const progress = createProgress(process.stderr);
   let failures = 0;
   run.onCase = ({ passed }, done, all) => {
@@ -190,8 +194,10 @@ async function testHome(
   };
   const tested = wantsCoverage(options)
     ? measureCoverage(book, suites, run)
-    : { results: traceWith(book, suites, run, { onTouched }) };
+    : { results: traceWith(book, suites, run, given({ onTouched })) };
   progress.end();
+  touched?.keepSources(folder, bookSources);
+  touched?.keepCases(tested.results.suites, places, keys ? "some" : "all");
   await keepFailed(folder, tested.results);
   return tested;
 }

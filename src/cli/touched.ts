@@ -1,6 +1,6 @@
 import { resolve } from "node:path";
 import type { Position } from "../source/position.ts";
-import { type CaseResult, caseKey } from "../suites/results.ts";
+import { type SuiteResults, caseKey } from "../suites/results.ts";
 
 /** What cases touched when they were run last, by which a change is told that is likely to touch them. */
 export interface Touched {
@@ -10,8 +10,12 @@ export interface Touched {
   homesOf: (path: string) => readonly string[];
   /** Paths of all files of phrasebooks. */
   files: () => readonly string[];
-  /** Keeps what took part in a case. */
-  keepCase: (result: CaseResult, places: Iterable<Position>) => void;
+  /** Keeps what took part in cases of suites, in place of what was known of them; of some of them, beside it. */
+  keepCases: (
+    suites: SuiteResults["suites"],
+    places: ReadonlyMap<string, readonly Position[]>,
+    run: "all" | "some",
+  ) => void;
   /** Keys of all cases that are known. */
   all: () => readonly string[];
   /** Keys of those that a new text of a file is likely to touch; undefined where that cannot be told. */
@@ -25,7 +29,9 @@ interface Known {
 
 export function createTouched(): Touched {
   const sources = new Map<string, { path: string; text: string; homes: Set<string> }>();
-  const cases = new Map<string, Known>();
+  /** By the file of their suite and their keys. */
+  const suites = new Map<string, Map<string, Known>>();
+  const known = (): [string, Known][] => [...suites.values()].flatMap((cases) => [...cases]);
   return {
     keepSources(home, read) {
       for (const { path, text } of read) {
@@ -36,21 +42,28 @@ export function createTouched(): Touched {
     },
     homesOf: (path) => [...(sources.get(resolve(path))?.homes ?? [])],
     files: () => [...sources.keys()],
-    keepCase(result, places) {
-      const words = new Set(wordsIn(result.phrase));
-      const touched = new Set([...places].map(({ file, line }) => `${file}:${line}`));
-      cases.set(caseKey(result), { words, places: touched });
+    keepCases(results, places, run) {
+      for (const { file, cases } of results) {
+        const before = run === "some" ? suites.get(file) : undefined;
+        const all = before ?? new Map<string, Known>();
+        for (const each of cases) {
+          const key = caseKey(each);
+          const touched = (places.get(key) ?? []).map(({ file: of, line }) => `${of}:${line}`);
+          all.set(key, { words: new Set(wordsIn(each.phrase)), places: new Set(touched) });
+        }
+        suites.set(file, all);
+      }
     },
-    all: () => [...cases.keys()],
+    all: () => known().map(([key]) => key),
     likely(path, text) {
       const before = sources.get(resolve(path));
       const change = before && changeOf(before.text, text);
       if (!change) return undefined;
       const touching = (lines: readonly number[]): Set<string> => {
         const places = lines.map((line) => `${before.path}:${line}`);
-        const keys = [...cases].flatMap(([key, known]) => {
-          const isPlace = places.some((place) => known.places.has(place));
-          return isPlace || change.words.some((word) => known.words.has(word)) ? key : [];
+        const keys = known().flatMap(([key, each]) => {
+          const isPlace = places.some((place) => each.places.has(place));
+          return isPlace || change.words.some((word) => each.words.has(word)) ? key : [];
         });
         return new Set(keys);
       };

@@ -109,7 +109,6 @@ class ShippedPattern implements SpokenPattern {
   readonly origin = "vocabulary";
   readonly at: Position;
   readonly #pack: LanguagePack;
-  #tree: Pattern | undefined;
 
   constructor(
     text: string,
@@ -123,10 +122,7 @@ class ShippedPattern implements SpokenPattern {
   }
 
   get tree(): Pattern {
-    if (!this.#tree) {
-      this.#tree = shippedTree(this.text, this.#pack);
-    }
-    return this.#tree;
+    return shippedTree(this.text, this.#pack);
   }
 }
 

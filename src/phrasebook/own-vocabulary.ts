@@ -14,6 +14,7 @@ import { given } from "../source/given.ts";
 import { ownOf } from "../source/own.ts";
 import type { IntentDefinition } from "./definition/intents.ts";
 import type { Framed } from "./frames.ts";
+import { sayings } from "./shipped.ts";
 
 /** An intent for a property or an action of the phrasebook's own. */
 export interface OwnIntent {
@@ -153,9 +154,10 @@ function withWords(
 ): LevelSlot {
   if (slot.type === "duration" || typeof slot.default !== "number") return slot;
   const half = Math.max(1, Math.round(slot.default / 2 / multipleOf)) * multipleOf;
-  const words = (pick: "small" | "large"): Record<string, string[]> =>
-    Object.fromEntries(packs.map((pack) => [pack.language, [...pack.amounts[pick]]]));
-  const values = { [String(half)]: words("small"), [String(slot.default * 2)]: words("large") };
+  const values = {
+    [String(half)]: sayings(packs, (pack) => pack.amounts.small),
+    [String(slot.default * 2)]: sayings(packs, (pack) => pack.amounts.large),
+  };
   return { ...slot, values };
 }
 

@@ -130,7 +130,7 @@ const asked = (form: "whether" | "which" | "any", verbs = false): VocabularyInte
 });
 
 /** What is said for something in every language of a home. */
-function sayings(
+export function sayings(
   packs: readonly LanguagePack[],
   pick: (pack: LanguagePack) => readonly string[],
 ): Record<string, string[]> {

@@ -2,6 +2,7 @@ import type { Question } from "../../commands/outcome.ts";
 import { packOf } from "../../language/packs.ts";
 import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
 import { nameIn } from "../../model/names.ts";
+import { namesOf } from "../../speech/names.ts";
 import type { LocalTime } from "../../time/local.ts";
 import {
   type Choice,
@@ -165,17 +166,12 @@ function labelOf(concluding: Concluding, intent: Intent, meaning: Meant): string
 
 /** What a question is about: the devices, and the state or property that is asked after. */
 function askedAbout({ book, language }: Concluding, question: Question): string {
-  const names = question.devices.map((id) => {
-    const device = book.devices.get(id);
-    return (device && nameIn(book, device, language)) ?? id;
-  });
-  const list = new Intl.ListFormat(language, { type: "conjunction" }).format(names);
   const { properties } = packOf(book, language);
   const asked =
     question.form === "value"
       ? (properties[question.property]?.[0] ?? question.property)
       : question.state;
-  return `${list}: ${asked}`;
+  return `${namesOf({ book, language }, question.devices)}: ${asked}`;
 }
 
 /** Choices that are worded the same are told apart by the devices that they are about. */

@@ -168,14 +168,8 @@ function createEngine(book: Phrasebook, language: string): Engine {
       return answering;
     },
     hasWishes: [...book.intents.keys()].some(isWish),
-    reasons: recognisePhrases(
-      pack.reasons.map((said) => ({ said, value: true as const })),
-      ground,
-    ),
-    exceptions: recognisePhrases(
-      pack.targets.except.map((said) => ({ said, value: true as const })),
-      ground,
-    ),
+    reasons: recogniseAny(pack.reasons, ground),
+    exceptions: recogniseAny(pack.targets.except, ground),
     numbers: ground.numbers,
     naming(utterance, from) {
       const ends = symbols.targets
@@ -214,6 +208,13 @@ function createEngine(book: Phrasebook, language: string): Engine {
     mayLean: ({ texts }) => texts.some((text) => leaningWords.has(text)),
     speaksOfHere: ({ texts }) => texts.some((text) => hereWords.has(text)),
   };
+}
+
+function recogniseAny(said: Said, ground: Ground): Recognise<true> {
+  return recognisePhrases(
+    said.map((each) => ({ said: each, value: true })),
+    ground,
+  );
 }
 
 /** Whether something is named; "it" and "here" name nothing. */

@@ -1,4 +1,4 @@
-import { type NumberReader, numberReader } from "../../language/numbers.ts";
+import { numberReader } from "../../language/numbers.ts";
 import type { LanguagePack } from "../../language/pack.ts";
 import { packFor, packOf } from "../../language/packs.ts";
 import { splitWords } from "../../language/words.ts";
@@ -100,11 +100,8 @@ interface DigitRun {
 /** Most ways in which numbers in a row are read. */
 const mostReadings = 32;
 
-const readers = new WeakMap<LanguagePack, NumberReader>();
-
 function digitRuns(text: string, pack: LanguagePack): DigitRun[] {
-  let numbers = readers.get(pack);
-  if (!numbers) readers.set(pack, (numbers = numberReader(pack)));
+  const numbers = numberReader(pack);
   const words = splitWords(text, pack);
   const texts = words.map((word) => word.text);
   const runs: DigitRun[] = [];

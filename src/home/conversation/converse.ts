@@ -88,8 +88,8 @@ function hear(held: Held, text: string) {
   const isCode = said.length > 0 && (waiting?.open !== "slot" || home.code.is(said));
   const first = listen(held, isCode && isForCode ? "" : text);
   // The code is nobody's to read again, whenever it is said; what is done with a number needs the number.
-  const masked = home.code.mask(text);
-  const heard = first.outcome === "unknown" && masked !== text ? listen(held, masked) : first;
+  const masked = first.outcome === "unknown" ? home.code.mask(text) : text;
+  const heard = masked === text ? first : listen(held, masked);
   const shown = isForCode ? home.code.mask(text, "all") : text;
   home.record({
     event: "heard",
