@@ -11,7 +11,7 @@ import type { Finding } from "../source/finding.ts";
 import type { Witness } from "../model/witness.ts";
 import { type LanguagePack, packKeys } from "../language/pack.ts";
 import type { OwnSlotType } from "../model/own-slot-type.ts";
-import { readSources } from "../phrasebook/read.ts";
+import { type Knowledge, readSources } from "../phrasebook/read.ts";
 
 /** A phrasebook ready to listen. */
 export interface Book extends Phrasebook {
@@ -40,24 +40,42 @@ export type Reader = (sources: readonly Source[], found?: readonly Finding[]) =>
  * @throws WrongUse where there is no language, or what is passed is none.
  */
 export function createReader(options: ReaderOptions): Reader {
+  const knowledge = knowledgeOf(options);
+  return (sources, found = []) => {
+    const given = Array.isArray(found) ? found.filter(isFinding) : [];
+    return openBook(knowledge, sources, given);
+  };
+}
+
+/**
+ * What a reader of phrasebooks is to know of.
+ *
+ * @throws WrongUse where there is no language, or what is passed is none.
+ */
+export function knowledgeOf(options: ReaderOptions): Knowledge {
   const { languages, slotTypes } = membersOf(options);
   const [first, ...others] = eachOf(languages, isPack, "pass language packs: [english]");
   if (!first) throw new WrongUse("pass a language at least: { languages: [english] }");
   const wrong = "pass slot types: [{ name, recognise, samples }]";
   const own = eachOf(slotTypes ?? [], isSlotType, wrong);
-  const knowledge = { packs: [first, ...others] as const, slotTypes: own };
-  return (sources, found = []) => {
-    const given = Array.isArray(found) ? found.filter(isFinding) : [];
-    const book = readSources(knowledge, readGiven(sources), given);
-    const opened: Book = {
-      ...book,
-      hear: (text, context = {}) => hearUtterance(opened, text, context),
-      reply: (heard, states) => madeOf("outcome", () => replyToHeard(opened, heard, states)),
-      why: (heard, states) => madeOf("outcome", () => explainHeard(opened, heard, states)),
-    };
-    known.add(opened);
-    return opened;
+  return { packs: [first, ...others], slotTypes: own };
+}
+
+/** A phrasebook that can hear, with what is wrong with it. */
+export function openBook(
+  knowledge: Knowledge,
+  sources: readonly Source[],
+  found: readonly Finding[] = [],
+): Book {
+  const book = readSources(knowledge, readGiven(sources), found);
+  const opened: Book = {
+    ...book,
+    hear: (text, context = {}) => hearUtterance(opened, text, context),
+    reply: (heard, states) => madeOf("outcome", () => replyToHeard(opened, heard, states)),
+    why: (heard, states) => madeOf("outcome", () => explainHeard(opened, heard, states)),
   };
+  known.add(opened);
+  return opened;
 }
 
 /** The same phrasebook, with somebody who is told what of it comes to be used. */

@@ -4,6 +4,7 @@ import type { OwnSlotType } from "../model/own-slot-type.ts";
 import type { SpeechUnits } from "../model/units.ts";
 import type { Finding } from "../source/finding.ts";
 import { type Doubts, createDoubts } from "./doubts.ts";
+import type { Watcher } from "./sightings.ts";
 
 /** What the readers of the sections share while a phrasebook is read. */
 export interface Context {
@@ -21,6 +22,8 @@ export interface Context {
   packs: Packs;
   /** Slot types of the application's own. */
   slotTypes: readonly OwnSlotType[];
+  /** Who is told what readers come to know about places. */
+  watcher: Watcher | undefined;
 }
 
 /** What readers share that read something beside a phrasebook, against it. */
@@ -30,8 +33,12 @@ export function contextOf({
   packs,
   slotTypes,
   units,
-}: Pick<Context, "languages" | "kinds" | "packs" | "slotTypes" | "units">): Context {
+  watcher,
+}: Pick<Context, "languages" | "kinds" | "packs" | "slotTypes" | "units"> & {
+  watcher?: Watcher | undefined;
+}): Context {
   const doubts = createDoubts();
   const findings: Finding[] = [];
-  return { findings, languages, kinds, units, origin: "phrasebook", doubts, packs, slotTypes };
+  const origin = "phrasebook";
+  return { findings, languages, kinds, units, origin, doubts, packs, slotTypes, watcher };
 }

@@ -3,6 +3,7 @@ import { nearest } from "../source/nearest.ts";
 import type { Position } from "../source/position.ts";
 import type { Context } from "./context.ts";
 import type { Document, Path } from "./document.ts";
+import { type Known, idsAmong, isAmong } from "./sightings.ts";
 
 type KeyOf<T> = T extends readonly unknown[] ? number : T extends object ? keyof T : never;
 type At<T, Key> = T extends object ? (Key extends keyof T ? T[Key] : undefined) : undefined;
@@ -15,6 +16,13 @@ interface More {
   /** Where it stands, if that is not where the value does. */
   at?: Position;
   remedy?: Remedy;
+}
+
+/** An id that is not all of what is written, and where it stands. */
+interface Referring {
+  id?: string | undefined;
+  at?: Position;
+  on?: "key" | "value";
 }
 
 /**
@@ -116,9 +124,22 @@ export class Cursor<T> {
     this.context.findings.push(finding);
   }
 
+  /**
+   * Whether an id that is written here stands for something; reported where it does not. It is the value,
+   * or the key, or the id of which the text is made up.
+   */
+  refers(what: string, known: Known, { id, at, on = "value" }: Referring = {}): boolean {
+    const isKey = on === "key";
+    const written = id ?? (isKey ? this.id : String(this.value));
+    this.context.watcher?.({ sees: "reference", what, id: written, known, place: this, isKey });
+    if (isAmong(known, written)) return true;
+    this.#unknown(what, written, known, at ?? (isKey ? this.keyAt : this.at));
+    return false;
+  }
+
   /** Reports an id that stands for nothing, with the nearest one that does. */
-  unknown(what: string, id: string, known: Iterable<string>, at: Position = this.at): void {
-    const ids = [...known];
+  #unknown(what: string, id: string, known: Known, at: Position): void {
+    const ids = idsAmong(known);
     const near = nearest(id, ids);
     const list = ids.length > 8 ? `${ids.slice(0, 8).join(", ")} …` : ids.join(", ");
     const fix =
@@ -130,4 +151,10 @@ export class Cursor<T> {
   doubt(): void {
     this.context.doubts.left(this.document, this.path);
   }
+}
+
+/** One text, or each of several. */
+export function listOf(cursor: Cursor<string | string[]>): Cursor<string>[] {
+  const { value } = cursor;
+  return typeof value === "string" ? [cursor.as(value)] : cursor.as(value).items();
 }

@@ -35,9 +35,11 @@ export function readReply(
     }
     // What cannot be read is no reply, and its source is never said.
     if (problems.length > 0) continue;
-    const states = [...variables].flatMap((name) =>
-      known.includes(name) ? [] : (readState(said, name, known, devices) ?? []),
-    );
+    const states = [...variables].flatMap((name) => {
+      if (!known.includes(name)) return readState(said, name, known, devices) ?? [];
+      place.refers("slot", known, { id: name });
+      return [];
+    });
     const { origin } = place.context;
     replies.set(language, { text, states, origin, at: place.inside(0) });
   }
@@ -54,11 +56,11 @@ function readState(
   const at = cursor.inside(Math.max(0, text.indexOf(`$${variable}`)));
   const [id = "", property] = variable.split(".");
   if (property !== undefined) {
-    const device = devices.get(id);
-    if (device?.properties.has(property)) return { variable, device: id, property };
-    if (!device) cursor.unknown("device", id, devices.keys(), at);
-    else cursor.unknown(`property of ${id}`, property, device.properties.keys(), at);
-    return undefined;
+    if (!cursor.refers("device", devices, { id, at })) return undefined;
+    const properties = devices.get(id)?.properties ?? [];
+    return cursor.refers(`property of ${id}`, properties, { id: property, at })
+      ? { variable, device: id, property }
+      : undefined;
   }
   const near = nearest(variable, known);
   const list = known.map((each) => `{$${each}}`).join(", ");

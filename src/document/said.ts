@@ -77,6 +77,7 @@ export function readNames(entry: Cursor<Named>): Name[] {
 function readEach(said: Cursor<SaidDefinition> | undefined, alias: boolean): Name[] {
   return saidTexts(said).flatMap(({ text, language, cursor }): Name[] => {
     const words = splitWords(text, packOf(cursor.context, language)).map((word) => word.text);
+    cursor.context.watcher?.({ sees: "name", text, language, place: cursor });
     if (words.length > 0) return [{ text, words, language, alias, at: cursor.at }];
     cursor.report("wrong-name", `"${text}" has no word in it`, "write a name to say");
     return [];
@@ -91,12 +92,17 @@ export function readPatterns(said: Cursor<SaidDefinition> | undefined): SpokenPa
     if (origin === "vocabulary")
       return [new ShippedPattern(text, { language, pack }, cursor.inside(0))];
     const parsed = parsePattern(text, pack);
+    seePattern({ text, language, cursor }, parsed.ok ? parsed.pattern : undefined);
     if (parsed.ok) return [{ text, language, tree: parsed.pattern, origin, at: cursor.inside(0) }];
     const { message, fix, offset, mended } = parsed.error;
     const remedy = mended === undefined ? undefined : ({ remedy: "write", text: mended } as const);
     cursor.report("pattern-syntax", message, fix, given({ at: cursor.inside(offset), remedy }));
     return [];
   });
+}
+
+function seePattern({ text, language, cursor }: SaidText, tree: Pattern | undefined): void {
+  cursor.context.watcher?.({ sees: "pattern", text, language, tree, place: cursor });
 }
 
 /**

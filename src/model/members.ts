@@ -36,3 +36,13 @@ export function devicesNamed(home: Home, ids: readonly string[]): Device[] {
   });
   return [...new Set(all)];
 }
+
+/** The ids of all that steps and states can be of. */
+export function thingIds({ devices, groups, rooms, zones }: Home): string[] {
+  return [devices, groups, rooms, zones].flatMap((map) => [...map.keys()]);
+}
+
+/** The ids of devices that can be pressed. */
+export function buttonIds(devices: Home["devices"]): string[] {
+  return [...devices.values()].flatMap(({ id, actions }) => (actions.includes("press") ? id : []));
+}

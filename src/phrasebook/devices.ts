@@ -18,12 +18,10 @@ export function readDevice(
   const { id, value, context } = entry;
   const names = readNames(entry);
   const { room } = value;
-  if (room !== undefined && !rooms.has(room)) entry.key("room").unknown("room", room, rooms);
+  entry.given("room")?.refers("room", rooms);
   const kind = context.kinds.get(value.kind);
-  if (!kind) {
-    entry.key("kind").unknown("kind", value.kind, context.kinds.keys());
-    return undefined;
-  }
+  entry.key("kind").refers("kind", context.kinds);
+  if (!kind) return undefined;
   const properties = readProperties(entry, kind);
   const usual = kind.actions ?? none;
   const actions = value.actions ? [...new Set([...usual, ...value.actions])] : usual;

@@ -67,9 +67,9 @@ export function checkSafe(
   for (const cursor of entry.given("safe")?.entries() ?? []) {
     const { id: property, keyAt } = cursor;
     const schema = properties.get(property);
+    cursor.refers("property", properties, { on: "key" });
     if (!schema) {
       doubts.add(doubt, keyAt);
-      cursor.unknown("property", property, properties.keys(), keyAt);
       continue;
     }
     const values = [cursor.value].flat();
@@ -86,9 +86,7 @@ export function checkSafe(
     cursor.report("unguarded", message, fix, { severity: "warning", at: keyAt });
   }
   for (const action of entry.given("safe-actions")?.items() ?? []) {
-    if (actions.includes(action.value)) continue;
-    doubts.add(doubt, action.at);
-    action.unknown("action", action.value, actions);
+    if (!action.refers("action", actions)) doubts.add(doubt, action.at);
   }
 }
 
@@ -109,8 +107,8 @@ function readBulk(
     else if (!schema && value.bulk === undefined) return false;
     else {
       context.doubts.add({ of: "device", id }, keyAt);
-      if (!schema) cursor.unknown("property", property, properties.keys(), keyAt);
-      else {
+      cursor.refers("property", properties, { on: "key" });
+      if (schema) {
         const message = `"${written}" is no condition on ${property}`;
         cursor.report("wrong-condition", message, allowed(schema));
       }

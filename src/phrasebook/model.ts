@@ -1,3 +1,4 @@
+import type { Watcher } from "../document/sightings.ts";
 import type { Conditions } from "../model/condition.ts";
 import type {
   Device,
@@ -67,6 +68,12 @@ export interface Phrasebook {
    * @internal
    */
   witness?: Witness;
+  /**
+   * Who is told what readers of it, and of suites and days, come to know about places.
+   *
+   * @internal
+   */
+  watcher?: Watcher;
 }
 
 export interface Intent {

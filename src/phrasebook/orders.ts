@@ -102,10 +102,7 @@ export function readCalls(
       const target = readTarget(call, id, scope);
       if (!target) return [];
       const device = deviceOf(target, scope);
-      if (device && !device.actions.includes(action)) {
-        call.unknown(`action of ${device.id}`, action, device.actions);
-        return [];
-      }
+      if (device && !call.refers(`action of ${device.id}`, device.actions)) return [];
       return [{ order: "call", target, action, at, ...given({ input }) }];
     });
 }

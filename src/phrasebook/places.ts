@@ -30,7 +30,7 @@ export function readVoicepoints(tops: Tops, rooms: ReadonlySet<string>): Map<str
     section(tops, (top) => top.given("voicepoints")),
     (entry): Voicepoint => {
       const { room } = entry.value;
-      if (!rooms.has(room)) entry.key("room").unknown("room", room, rooms);
+      entry.key("room").refers("room", rooms);
       return { id: entry.id, room, at: entry.keyAt };
     },
   );
@@ -99,8 +99,7 @@ function checkIds(
   known: ReadonlySet<string>,
 ): string[] {
   return (ids?.items() ?? []).flatMap((id) => {
-    if (known.has(id.value)) return [id.value];
-    id.unknown(what, id.value, known);
+    if (id.refers(what, known)) return [id.value];
     id.doubt();
     return [];
   });

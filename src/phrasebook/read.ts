@@ -1,6 +1,7 @@
 import type { Context } from "../document/context.ts";
 import { contextOf } from "../document/context.ts";
 import { Cursor } from "../document/cursor.ts";
+import type { Watcher } from "../document/sightings.ts";
 import { type Document, type Source, readDocument } from "../document/document.ts";
 import { readPatterns, saidTexts } from "../document/said.ts";
 import { holdsGuard } from "../document/doubts.ts";
@@ -35,6 +36,8 @@ export interface Knowledge {
   packs: Packs;
   /** Slot types of the application's own. */
   slotTypes: readonly OwnSlotType[];
+  /** Who is told what readers come to know about places. */
+  watcher?: Watcher;
 }
 
 type Top = Cursor<PhrasebookDefinition>;
@@ -46,14 +49,14 @@ type Top = Cursor<PhrasebookDefinition>;
  * @param found What is wrong about files and folders that could not be read.
  */
 export function readSources(
-  { packs, slotTypes }: Knowledge,
+  { packs, slotTypes, watcher }: Knowledge,
   sources: readonly Source[],
   found: readonly Finding[] = [],
 ): Phrasebook {
   const shipped = new Map(Object.entries(kinds));
   const languages = [packs[0].language];
   const units = unitsOfRegion(packs[0].language);
-  const context = contextOf({ languages, kinds: shipped, packs, slotTypes, units });
+  const context = contextOf({ languages, kinds: shipped, packs, slotTypes, units, watcher });
   context.findings.push(...found);
   // What could not be read at all may hold any guard.
   const lost = found.filter(({ severity }) => severity === "error");
@@ -105,6 +108,7 @@ export function readSources(
     kinds: context.kinds,
     kindNouns: ownKinds.flatMap(readNouns),
     problems: problemsOf(context, isPartial || lost.length > 0, found),
+    ...given({ watcher }),
   };
 }
 
@@ -202,7 +206,7 @@ function readIntents(context: Context, tops: readonly Top[], scope: Scope): Map<
         const fix = "write replaces: true to take its place, or adds: true to add patterns to it";
         entry.report("defined-twice", message, fix, { at });
       }
-      if (adds && !shipped) entry.unknown("intent to add to", id, vocabulary.keys(), at);
+      if (adds) entry.refers("intent to add to", vocabulary, { on: "key" });
       return readIntent(entry, scope, adds ? shipped : undefined);
     },
   );

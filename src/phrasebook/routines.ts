@@ -81,8 +81,6 @@ function readReplyAt(entry: Cursor<RoutineDefinition>, { home }: Scope): string 
     ...home.rooms.keys(),
     ...home.zones.keys(),
   ];
-  if (places.includes(replyAt)) return replyAt;
-  const fix = "write voicepoint, everywhere, nowhere, or a room";
-  entry.key("reply-at").report("unknown-reference", `there is no room "${replyAt}"`, fix);
+  entry.given("reply-at")?.refers("room", places);
   return replyAt;
 }

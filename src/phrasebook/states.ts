@@ -61,10 +61,8 @@ function readEach<T>(
   for (const properties of cursor?.entries() ?? []) {
     const { id } = properties;
     const device = devices.get(id);
-    if (!device) {
-      properties.unknown("device", id, devices.keys(), properties.keyAt);
-      continue;
-    }
+    properties.refers("device", devices, { on: "key" });
+    if (!device) continue;
     const values: Record<string, T> = {};
     for (const written of properties.entries()) {
       const schema = knownProperty(written, device);

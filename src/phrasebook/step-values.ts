@@ -1,9 +1,9 @@
 import type { Cursor } from "../document/cursor.ts";
 import type { Home } from "../model/home.ts";
+import { thingIds } from "../model/members.ts";
 import type { Value } from "../model/property.ts";
 import { type TargetReference, type ValueReference, operators } from "../model/step.ts";
 import type { SlotScope } from "./scope.ts";
-import { knownProperty } from "./written.ts";
 
 /** `$glaze-sensor.humidity` is what a property is at that moment. */
 const stateForm = /^\$([\p{L}\p{N}_-]+)\.([\p{L}\p{N}_-]+)$/u;
@@ -45,18 +45,16 @@ export function readValue(cursor: Cursor<Value>, scope: SlotScope): ValueReferen
   if (state) {
     const [, id = "", property = ""] = state;
     const { devices } = scope.home;
-    const device = devices.get(id);
-    if (!device) {
-      cursor.unknown("device", id, devices.keys());
-      return undefined;
-    }
-    return knownProperty(cursor, device, property) && { refer: "state", device: id, property };
+    if (!cursor.refers("device", devices, { id })) return undefined;
+    const known = cursor.refers(`property of ${id}`, devices.get(id)?.properties ?? [], {
+      id: property,
+    });
+    return known ? { refer: "state", device: id, property } : undefined;
   }
   const slot = slotName(written);
   if (slot === undefined) return { refer: "value", value: written };
-  if (scope.slots.has(slot)) return { refer: "slot", slot };
-  if (!scope.unread.has(slot)) cursor.unknown("slot", slot, scope.slots.keys());
-  return undefined;
+  if (scope.unread.has(slot)) return undefined;
+  return cursor.refers("slot", scope.slots, { id: slot }) ? { refer: "slot", slot } : undefined;
 }
 
 /** `workshop except kiln-vent and racks`. */
@@ -71,27 +69,26 @@ export function readTarget(
   const { home, slots, unread } = scope;
   const slot = slotName(written);
   if (slot) {
-    if (slots.get(slot)?.fills === "target") return { refer: "slot", slot };
     if (unread.has(slot)) return undefined;
     const targets = [...slots.values()].filter(({ fills }) => fills === "target");
-    cursor.unknown(
-      "target slot",
-      slot,
-      targets.map(({ name }) => name),
-      cursor.keyAt,
-    );
-    return undefined;
+    const names = targets.map(({ name }) => name);
+    return cursor.refers("target slot", names, { id: slot, on: "key" })
+      ? { refer: "slot", slot }
+      : undefined;
   }
   const [, id = "", without = ""] = exceptForm.exec(written) ?? [];
   const except = without === "" ? [] : without.split(/\s*,\s*|\s+and\s+/u);
-  const [refer, ...others] = [id, ...except].map((each) => sortOf(home, each));
-  const unknown = [id, ...except].find((each) => sortOf(home, each) === undefined);
-  if (refer !== undefined && unknown === undefined) {
-    return others.length > 0 ? { refer, id, except } : { refer, id };
+  const isThere = (each: string): boolean => {
+    const known = sortOf(home, each) === undefined ? thingIds(home) : [each];
+    return cursor.refers("device or group", known, { id: each, on: "key" });
+  };
+  if (id === "") {
+    cursor.refers("device or group", thingIds(home), { id: written, on: "key" });
+    return undefined;
   }
-  const ids = [home.devices, home.groups, home.rooms, home.zones].flatMap((map) => [...map.keys()]);
-  cursor.unknown("device or group", unknown ?? written, ids, cursor.keyAt);
-  return undefined;
+  const refer = sortOf(home, id);
+  if (![id, ...except].every(isThere) || refer === undefined) return undefined;
+  return except.length > 0 ? { refer, id, except } : { refer, id };
 }
 
 function sortOf(home: Home, id: string): Exclude<TargetReference["refer"], "slot"> | undefined {

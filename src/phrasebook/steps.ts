@@ -1,4 +1,4 @@
-import type { Cursor } from "../document/cursor.ts";
+import { type Cursor, listOf } from "../document/cursor.ts";
 import { readLength } from "../document/lengths.ts";
 import { readReply } from "../document/replies.ts";
 import { readPatterns } from "../document/said.ts";
@@ -54,28 +54,22 @@ function readStep(cursor: Cursor<StepDefinition>, scope: SlotScope): Step | unde
   return readSend(cursor.as(step));
 }
 
-/** Whether an id stands for something; reported when it does not. */
-function isThere(cursor: Cursor<string>, what: string, known: ReadonlySet<string>): boolean {
-  if (known.has(cursor.value)) return true;
-  cursor.unknown(what, cursor.value, known);
-  return false;
-}
-
 function readSay(cursor: Written<"say">, scope: SlotScope): Step | undefined {
   const { home } = scope;
   const at = cursor.given("at");
   const places = new Set(["voicepoint", "everywhere", ...home.rooms.keys(), ...home.zones.keys()]);
-  if (at && !isThere(at, "room", places)) return undefined;
+  if (at && !at.refers("room", places)) return undefined;
   const text = readReply(cursor.key("say"), speakableIn(scope));
   return { step: "say", text, where: at?.value ?? "voicepoint", at: cursor.at };
 }
 
 function readNotify(cursor: Written<"notify">, scope: SlotScope): Step | undefined {
   const who = cursor.key("notify");
-  const people = [who.value].flat();
-  if (!people.every((id) => isThere(who.as(id), "person", scope.people))) return undefined;
+  const people = listOf(who);
+  if (!people.every((person) => person.refers("person", scope.people))) return undefined;
   const text = readReply(cursor.key("text"), speakableIn(scope));
-  return { step: "notify", people, text, ...given({ tag: cursor.value.tag }), at: cursor.at };
+  const ids = people.map(({ value }) => value);
+  return { step: "notify", people: ids, text, ...given({ tag: cursor.value.tag }), at: cursor.at };
 }
 
 function readWait(cursor: Written<"wait">, { slots }: SlotScope): Step | undefined {
@@ -98,14 +92,14 @@ function readRun(cursor: Written<"run">, { slots, routines }: SlotScope): Step |
   if (known?.type === "routine") {
     return { step: "run", routine: { refer: "slot", slot: known.name }, at };
   }
-  return isThere(cursor.key("run"), "routine", routines)
+  return cursor.key("run").refers("routine", routines)
     ? { step: "run", routine: { refer: "routine", id: value.run }, at }
     : undefined;
 }
 
 function readHear(cursor: Written<"hear">, { voicepoints }: SlotScope): Step {
   const voicepoint = cursor.given("at");
-  if (voicepoint) isThere(voicepoint, "voicepoint", voicepoints);
+  voicepoint?.refers("voicepoint", voicepoints);
   const at = given({ voicepoint: voicepoint?.value });
   return { step: "hear", phrase: cursor.value.hear, ...at, at: cursor.at };
 }

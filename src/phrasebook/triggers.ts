@@ -1,5 +1,6 @@
 import type { Cursor } from "../document/cursor.ts";
 import { readLength } from "../document/lengths.ts";
+import { buttonIds } from "../model/members.ts";
 import type { Days, Trigger } from "../model/trigger.ts";
 import { isDate, parseClock } from "../time/local.ts";
 import { parseSun, sunEvents } from "../time/sun.ts";
@@ -34,13 +35,9 @@ export function readTrigger(
     return { trigger: "state", states, lasting, at };
   }
   if ("presence" in written) return readPresence(cursor.as(written).key("presence"), scope);
-  const { devices } = scope.home;
-  const device = devices.get(written.press);
-  if (device?.actions.includes("press")) return { trigger: "press", device: device.id, at };
-  const buttons = [...devices.values()].filter(({ actions }) => actions.includes("press"));
-  const known = buttons.map(({ id }) => id);
-  cursor.as(written).key("press").unknown("button", written.press, known);
-  return undefined;
+  return cursor.as(written).key("press").refers("button", buttonIds(scope.home.devices))
+    ? { trigger: "press", device: written.press, at }
+    : undefined;
 }
 
 function readSun(cursor: Written<"sun">): Trigger | undefined {
@@ -55,6 +52,9 @@ function readSun(cursor: Written<"sun">): Trigger | undefined {
   return days && { trigger: "sun", ...point, days, at: cursor.at };
 }
 
+/** Those who are no single person. */
+const everybody = ["everyone", "first", "last", "nobody", "anyone"];
+
 function readPresence(cursor: Cursor<string>, { people }: Scope): Trigger | undefined {
   const [who = "", is] = cursor.value.trim().split(/\s+/);
   if (is !== "home" && is !== "away") {
@@ -62,10 +62,7 @@ function readPresence(cursor: Cursor<string>, { people }: Scope): Trigger | unde
     cursor.report("wrong-value", `"${cursor.value}" tells no presence`, fix);
     return undefined;
   }
-  if (!["everyone", "first", "last", "nobody", "anyone"].includes(who) && !people.has(who)) {
-    cursor.unknown("person", who, people);
-    return undefined;
-  }
+  if (!everybody.includes(who) && !cursor.refers("person", people, { id: who })) return undefined;
   return { trigger: "presence", who, is, at: cursor.at };
 }
 

@@ -27,12 +27,11 @@ export function readVocabulary(
   const isWishing = tops.some((top) => top.value.vocabulary?.with?.includes("wishes"));
   const wishes = isWishing ? wishIntents(packs, context.units) : undefined;
   const own = ownIntents(scope.home.devices.values(), isShipped(shipped), packs);
-  const known = new Set<string>([...vocabularyIds, ...wishIds, ...own.map(({ id }) => id)]);
+  const known = new Set<string>(["all", ...vocabularyIds, ...wishIds, ...own.map(({ id }) => id)]);
   for (const top of tops) {
     for (const id of top.given("vocabulary")?.given("without")?.items() ?? []) {
       without.add(id.value);
-      if (id.value === "all" || known.has(id.value)) continue;
-      id.unknown("intent of the vocabulary", id.value, known);
+      id.refers("intent of the vocabulary", known);
     }
   }
   // What the phrasebook has under the id is its own.
@@ -42,7 +41,7 @@ export function readVocabulary(
   const document = readDocument({ path: "vocabulary", definition }, context.findings);
   const top = new Cursor(definition, {
     document,
-    context: { ...context, origin: "vocabulary" },
+    context: { ...context, origin: "vocabulary", watcher: undefined },
   });
   const inside = { ...scope, fragments: new Map(), ...noIds };
   return mapOf(

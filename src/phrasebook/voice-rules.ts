@@ -69,9 +69,7 @@ function checkRule(cursor: Cursor<VoiceRuleDefinition>, { rooms, zones, groups }
   const known = { kind: cursor.context.kinds, room: rooms, zone: zones, group: groups };
   const checks = (["kind", "room", "zone", "group"] as const).map((key) => {
     const written = cursor.given(key);
-    if (!written || known[key].has(written.value)) return true;
-    written.unknown(key, written.value, known[key].keys());
-    return false;
+    return written?.refers(key, known[key]) ?? true;
   });
   return checks.every(Boolean);
 }

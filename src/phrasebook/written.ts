@@ -13,25 +13,36 @@ import {
 export function knownProperty(
   cursor: Cursor<unknown>,
   device: Device | undefined,
-  property: string = cursor.id,
 ): DataSchema | undefined {
+  const property = cursor.id;
   const schema = device?.properties.get(property);
-  if (device && !schema) {
-    const what = `property of ${device.id}`;
-    cursor.unknown(what, property, device.properties.keys(), cursor.keyAt);
-  }
+  if (!device) return schema;
+  cursor.refers(`property of ${device.id}`, device.properties, { on: "key" });
+  if (schema) seeValue(cursor, schema);
   return schema;
+}
+
+function seeValue(cursor: Cursor<unknown>, schema: DataSchema): void {
+  const { watcher } = cursor.context;
+  if (!watcher) return;
+  const known = schema.enum ?? (schema.type === "boolean" ? ["true", "false"] : []);
+  watcher({
+    sees: "value",
+    what: cursor.id,
+    known: known.map(String),
+    allowed: allowed(schema),
+    place: cursor,
+  });
 }
 
 /** The same for a property that is to be set. */
 export function settableProperty(
   cursor: Cursor<unknown>,
   device: Device | undefined,
-  property: string = cursor.id,
 ): DataSchema | undefined {
-  const schema = knownProperty(cursor, device, property);
+  const schema = knownProperty(cursor, device);
   if (!schema?.readOnly) return schema;
-  const message = `the ${property} of ${device?.id ?? "it"} can be read but not set`;
+  const message = `the ${cursor.id} of ${device?.id ?? "it"} can be read but not set`;
   const fix = "set a property that the device lets you set";
   cursor.report("read-only", message, fix, { at: cursor.keyAt });
   return undefined;

@@ -30,10 +30,8 @@ export const own = {
     const { of, default: start } = cursor.value;
     const { slotTypes } = cursor.context;
     const type = slotTypes.find(({ name }) => name === of);
-    if (!type) {
-      const names = slotTypes.map(({ name }) => name);
-      cursor.key("of").unknown("slot type of the application", of, names);
-    }
+    const names = slotTypes.map(({ name }) => name);
+    cursor.key("of").refers("slot type of the application", names);
     return {
       ...base,
       fills: "value",

@@ -1,5 +1,5 @@
 import * as z from "zod/mini";
-import type { Cursor } from "../document/cursor.ts";
+import { type Cursor, listOf } from "../document/cursor.ts";
 import { reference, references } from "../document/shapes.ts";
 import type { Device, Nameable } from "../model/home.ts";
 import { devicesOf } from "../model/members.ts";
@@ -39,10 +39,9 @@ export const target = {
     const { type, kind, room, named, narrows } = cursor.value;
     const { kinds: known } = cursor.context;
     const kinds = kind === undefined ? undefined : [kind].flat();
-    for (const each of kinds ?? []) {
-      if (!known.has(each)) cursor.key("kind").unknown("kind", each, known.keys());
-    }
-    if (room !== undefined && !rooms.has(room)) cursor.key("room").unknown("room", room, rooms);
+    const writtenKind = cursor.given("kind");
+    for (const each of writtenKind ? listOf(writtenKind) : []) each.refers("kind", known);
+    cursor.given("room")?.refers("room", rooms);
     const sort = type === "target" ? undefined : type;
     return { ...base, fills: "target", ...given({ sort, kinds, room, named, narrows }) };
   },

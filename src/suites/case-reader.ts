@@ -1,5 +1,5 @@
 import type { Book } from "../book/book.ts";
-import type { Cursor } from "../document/cursor.ts";
+import { type Cursor, listOf } from "../document/cursor.ts";
 import { readLength } from "../document/lengths.ts";
 import { firstLanguage, readPatterns } from "../document/said.ts";
 import { asWritten, countPhrases, phrases } from "../pattern/phrases.ts";
@@ -7,7 +7,7 @@ import { fragmentTree } from "../phrasebook/references.ts";
 import { given } from "../source/given.ts";
 import { readExpectation } from "./expectation-reader.ts";
 import { readHappening } from "./happenings.ts";
-import { checkNamed, listOf } from "./reading.ts";
+import { checkNamed } from "./reading.ts";
 import type { CaseDefinition } from "./schema.ts";
 import {
   type Setting,

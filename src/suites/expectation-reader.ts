@@ -1,14 +1,15 @@
 import type { Book } from "../book/book.ts";
 import type { When } from "../commands/outcome.ts";
-import type { Cursor } from "../document/cursor.ts";
+import { type Cursor, listOf } from "../document/cursor.ts";
 import { readLength } from "../document/lengths.ts";
 import type { Condition, Conditions } from "../model/condition.ts";
+import { thingIds } from "../model/members.ts";
 import { knownProperty } from "../phrasebook/written.ts";
 import { given } from "../source/given.ts";
 import { nearest } from "../source/nearest.ts";
 import { parseClock } from "../time/local.ts";
 import type { CommandExpectation, Expectation, LogExpectation } from "./expectation.ts";
-import { checkNamed, conditionsAt, expandPlaces, listOf } from "./reading.ts";
+import { checkNamed, conditionsAt, expandPlaces } from "./reading.ts";
 import {
   type CommandDefinition,
   type ExpectDefinition,
@@ -27,16 +28,12 @@ export function readExpectation(book: Book, cursor: Cursor<ExpectDefinition>): E
   if (Object.keys(written).length === 0) reportEmpty(cursor);
   const { outcome, also, asks, reply, reason, routine, branch, said, about, told, sent } = written;
   for (const person of inside.given("told")?.entries() ?? []) {
-    if (!book.people.has(person.id)) {
-      person.unknown("person", person.id, book.people.keys(), person.keyAt);
-    }
+    person.refers("person", book.people, { on: "key" });
   }
   checkNamed(book, "routine", inside.given("routine"));
   const things = inside.given("about");
   for (const thing of things ? listOf(things) : []) {
-    const { devices, groups, rooms, zones } = book;
-    if ([devices, groups, rooms, zones].some((all) => all.has(thing.value))) continue;
-    thing.unknown("device", thing.value, devices.keys());
+    thing.refers("device or group", thingIds(book));
   }
   const commands = inside.given("commands");
   const log = inside.given("log");
@@ -117,10 +114,7 @@ function readAmounts(
   const conditions = new Map<string, Record<string, Condition>>();
   for (const amounts of expandPlaces(book, cursor).entries()) {
     const device = devices.get(amounts.id);
-    if (!device) {
-      amounts.unknown("device", amounts.id, devices.keys(), amounts.keyAt);
-      continue;
-    }
+    if (!device) continue;
     const each: Record<string, Condition> = {};
     for (const amount of amounts.entries()) {
       knownProperty(amount, device);
@@ -137,12 +131,8 @@ function readCalls(
 ): Map<string, string> {
   const calls = expandPlaces(book, cursor).entries();
   for (const call of calls) {
-    const { id, value: action, keyAt } = call;
-    const device = book.devices.get(id);
-    if (!device) call.unknown("device", id, book.devices.keys(), keyAt);
-    else if (!device.actions.includes(action)) {
-      call.unknown(`action of ${id}`, action, device.actions, keyAt);
-    }
+    const device = book.devices.get(call.id);
+    if (device) call.refers(`action of ${call.id}`, device.actions, { at: call.keyAt });
   }
   return new Map(calls.map(({ id, value }) => [id, value]));
 }

@@ -9,8 +9,8 @@ import type { Cursor } from "../document/cursor.ts";
 import { readLength } from "../document/lengths.ts";
 import type { States } from "../phrasebook/states.ts";
 import { parseFault } from "./faults.ts";
-import { devicesOf } from "../model/members.ts";
-import { checkNamed, statesAt } from "./reading.ts";
+import { buttonIds, devicesOf } from "../model/members.ts";
+import { checkNamed, statesAt, thingAt } from "./reading.ts";
 import type { HappeningDefinition } from "./schema.ts";
 
 /** Something that happens in a home: at once, or when a time of day comes next. */
@@ -44,11 +44,7 @@ export function readHappening(book: Book, cursor: Cursor<HappeningDefinition>): 
   }
   checkNamed(book, "voicepoint", cursor.given("at"));
   checkNamed(book, "routine", cursor.given("run"));
-  if (press !== undefined && book.devices.get(press)?.actions.includes("press") !== true) {
-    const buttons = [...book.devices.values()].filter(({ actions }) => actions.includes("press"));
-    const ids = buttons.map(({ id }) => id);
-    cursor.key("press").unknown("button", press, ids);
-  }
+  cursor.given("press")?.refers("button", buttonIds(book.devices));
   const presence = cursor.given("presence");
   const wait = cursor.given("wait");
   return {
@@ -69,24 +65,20 @@ function readPresence(book: Book, cursor: Cursor<string>): Happening["presence"]
   }
   const people = [...book.people.keys()];
   if (who === "everyone") return { people, is };
-  if (!book.people.has(who)) cursor.unknown("person", who, ["everyone", ...people]);
+  cursor.refers("person", ["everyone", ...people], { id: who });
   return { people: [who], is };
 }
 
 /** Faults as written, each of a device that there is; a group or place stands for its devices. */
 export function readFaults(
-  { devices, groups, rooms, zones }: Book,
+  book: Book,
   cursor: Cursor<Record<string, string>> | undefined,
 ): Record<string, Fault | undefined> {
   const faults: Record<string, Fault | undefined> = {};
   for (const fault of cursor?.entries() ?? []) {
-    const { id, keyAt } = fault;
-    const named = devices.get(id) ?? groups.get(id) ?? rooms.get(id) ?? zones.get(id);
-    if (!named) fault.unknown("device", id, devices.keys(), keyAt);
-    else {
-      for (const device of devicesOf({ devices, groups, rooms, zones }, named)) {
-        faults[device.id] = parseFault(fault.value);
-      }
+    const named = thingAt(book, fault);
+    for (const device of named ? devicesOf(book, named) : []) {
+      faults[device.id] = parseFault(fault.value);
     }
   }
   return faults;

@@ -1,6 +1,6 @@
 import { type Book, asBook } from "../book/book.ts";
 import { contextOf } from "../document/context.ts";
-import { Cursor } from "../document/cursor.ts";
+import { Cursor, listOf } from "../document/cursor.ts";
 import {
   type Document,
   type Path,
@@ -14,7 +14,7 @@ import type { Finding } from "../source/finding.ts";
 import type { Position } from "../source/position.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { type Shared, readCase } from "./case-reader.ts";
-import { conditionsAt, listOf } from "./reading.ts";
+import { conditionsAt } from "./reading.ts";
 import type { RunPart, Share } from "./parting.ts";
 import { type SuiteDefinition, type TableDefinition, caseSchema, suiteSchema } from "./schema.ts";
 import { type Setting, readSetups, settingOf } from "./setting.ts";

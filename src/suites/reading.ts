@@ -2,7 +2,8 @@ import type { Book } from "../book/book.ts";
 import type { Cursor } from "../document/cursor.ts";
 import type { StatesDefinition } from "../document/shapes.ts";
 import type { Conditions } from "../model/condition.ts";
-import { devicesOf } from "../model/members.ts";
+import type { Nameable } from "../model/home.ts";
+import { devicesOf, entityOf, thingIds } from "../model/members.ts";
 import { type States, readConditions, readStates } from "../phrasebook/states.ts";
 
 type Properties = Readonly<Record<string, unknown>>;
@@ -20,8 +21,9 @@ export function expandPlaces<T extends string | Properties>(
   };
   for (const entry of cursor.entries()) {
     const { id, value: values } = entry;
-    const entity = book.groups.get(id) ?? book.rooms.get(id) ?? book.zones.get(id);
-    if (!entity || book.devices.has(id)) {
+    const entity = thingAt(book, entry);
+    if (!entity) continue;
+    if (entity.type === "device") {
       add(id, values);
       continue;
     }
@@ -37,6 +39,14 @@ export function expandPlaces<T extends string | Properties>(
     entry.report("unknown-property", message, "name a device that has it", { at: entry.keyAt });
   }
   return cursor.as(expanded);
+}
+
+/** What the key of an entry stands for; reported where it is nothing. */
+export function thingAt(book: Book, entry: Cursor<unknown>): Nameable | undefined {
+  const { id } = entry;
+  const found = entityOf(book, id);
+  entry.refers("device or group", found ? [id] : thingIds(book), { on: "key" });
+  return found;
 }
 
 /** States as written, each of a device that there is and can be so. */
@@ -62,12 +72,5 @@ export function checkNamed(
   what: keyof typeof sections,
   cursor: Cursor<string> | undefined,
 ): void {
-  const known = book[sections[what]];
-  if (cursor && !known.has(cursor.value)) cursor.unknown(what, cursor.value, known.keys());
-}
-
-/** One text, or each of several. */
-export function listOf(cursor: Cursor<string | string[]>): Cursor<string>[] {
-  const { value } = cursor;
-  return typeof value === "string" ? [cursor.as(value)] : cursor.as(value).items();
+  cursor?.refers(what, book[sections[what]]);
 }

@@ -1,11 +1,11 @@
 import type { Book } from "../book/book.ts";
-import type { Cursor } from "../document/cursor.ts";
+import { type Cursor, listOf } from "../document/cursor.ts";
 import type { Fault } from "../home/simulated/devices.ts";
 import type { States } from "../phrasebook/states.ts";
 import { given } from "../source/given.ts";
 import { parseLocal } from "../time/local.ts";
 import { readFaults } from "./happenings.ts";
-import { checkNamed, listOf, statesAt } from "./reading.ts";
+import { checkNamed, statesAt } from "./reading.ts";
 import type { CaseDefinition, SuiteDefinition } from "./schema.ts";
 import type { Case } from "./suite.ts";
 
@@ -43,8 +43,7 @@ export function readSetting(book: Book, cursor: Cursor<SettingDefinition>): Sett
 
 /** Reports a language that the home does not speak. */
 export function checkLanguage(book: Book, cursor: Cursor<string> | undefined): void {
-  if (!cursor || book.languages.includes(cursor.value)) return;
-  cursor.unknown("language", cursor.value, book.languages);
+  cursor?.refers("language", book.languages);
 }
 
 /** Takes up the setups of a suite; a name may stand for one alone. */
@@ -86,7 +85,7 @@ export function settingOf(
   for (const name of each) {
     const setup = setups.get(name.value);
     if (setup) setting = joinSettings(setting, setup);
-    else name.unknown("setup", name.value, setups.keys());
+    name.refers("setup", setups);
   }
   return joinSettings(setting, readSetting(book, cursor));
 }

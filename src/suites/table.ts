@@ -28,11 +28,8 @@ export function readRows(cursor: Cursor<TableDefinition>, tables: Tables): Row[]
   const path = besides(cursor.document.path, rows);
   const table = tables.get(path);
   if (table) return rowsOf(table, written.as(rows));
-  written.unknown(
-    "table",
-    rows,
-    [...tables.keys()].map((each) => each.split("/").at(-1) ?? each),
-  );
+  const beside = [...tables.keys()].map((each) => each.split("/").at(-1) ?? each);
+  written.refers("table", beside, { id: rows });
   return [];
 }
 
