@@ -24,6 +24,7 @@ const stages = [
   "comparison",
   "reports",
   "exchange",
+  "edits",
   "node",
   "vitest",
   "cli",

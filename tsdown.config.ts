@@ -7,6 +7,7 @@ const shared: UserConfig = {
     index: "src/index.ts",
     exchange: "src/exchange/index.ts",
     reports: "src/reports/index.ts",
+    edits: "src/edits/index.ts",
     node: "src/node/index.ts",
     vitest: "src/vitest/index.ts",
     cli: "src/cli/main.ts",

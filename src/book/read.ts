@@ -3,6 +3,9 @@ import type { Finding } from "../source/finding.ts";
 import type { Source } from "../document/document.ts";
 import { type Book, createReader } from "./book.ts";
 
+/** The languages in which a phrasebook is read where no others are given. */
+export const usualLanguages = shippedPacks;
+
 let reader: ReturnType<typeof createReader> | undefined;
 
 /**
@@ -13,6 +16,6 @@ let reader: ReturnType<typeof createReader> | undefined;
  * @param found Findings about the files made before, such as folders that do not exist.
  */
 export function readPhrasebook(sources: readonly Source[], found: readonly Finding[] = []): Book {
-  reader ??= createReader({ languages: shippedPacks });
+  reader ??= createReader({ languages: usualLanguages });
   return reader(sources, found);
 }

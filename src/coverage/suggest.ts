@@ -1,14 +1,13 @@
 import { dump } from "js-yaml";
 import { type Book, asBook, watched } from "../book/book.ts";
 import { createSimulated } from "../home/simulated/simulate.ts";
-import type { Value } from "../model/property.ts";
 import { textOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
-import { doneBy } from "../suites/effect.ts";
 import { type Happening, happen } from "../suites/happenings.ts";
 import { type Suites, readSuites } from "../suites/read.ts";
 import { runSuites, runObserved } from "../suites/run.ts";
 import { printDuration } from "../time/duration.ts";
+import { doneIn } from "./done.ts";
 import { type Owners, collectUses, ownersIn } from "./collect.ts";
 import type { Draft, DraftHappening } from "./draft.ts";
 import { draftsFor } from "./drafts.ts";
@@ -109,17 +108,6 @@ function asHappening(book: Book, { presence, set = {}, ...each }: DraftHappening
     text: "",
     ...(presence !== undefined && { presence: { people, is: is === "away" ? "away" : "home" } }),
   };
-}
-
-/** What devices did, as a case expects it. */
-function doneIn({ deeds, state }: ReturnType<typeof createSimulated>): Record<string, unknown> {
-  const { properties, calls } = doneBy(deeds(), state);
-  const set: Record<string, Record<string, Value>> = {};
-  for (const [device, changes] of properties) {
-    set[device] = Object.fromEntries([...changes].map(([name, { value }]) => [name, value]));
-  }
-  const call = Object.fromEntries([...calls].map(([device, [first = ""]]) => [device, first]));
-  return Object.keys(call).length === 0 ? { set } : { set, call };
 }
 
 function caseOf({ hear, after, language, at, time, given: states, faults }: Draft): Written {

@@ -131,10 +131,22 @@ export class Cursor<T> {
   refers(what: string, known: Known, { id, at, on = "value" }: Referring = {}): boolean {
     const isKey = on === "key";
     const written = id ?? (isKey ? this.id : String(this.value));
-    this.context.watcher?.({ sees: "reference", what, id: written, known, place: this, isKey });
+    this.mentions(what, known, { id: written, on });
     if (isAmong(known, written)) return true;
     this.#unknown(what, written, known, at ?? (isKey ? this.keyAt : this.at));
     return false;
+  }
+
+  /** Tells of an id that is written here, and may stand for something. */
+  mentions(what: string, known: Known, { id, on = "value" }: Referring = {}): void {
+    const isKey = on === "key";
+    const written = id ?? (isKey ? this.id : String(this.value));
+    this.context.watcher?.({ sees: "reference", what, id: written, known, place: this, isKey });
+  }
+
+  /** Tells which values are listed for what stands here, if any are, and what may be written. */
+  lists(what: string, known: readonly string[], allowed: string): void {
+    this.context.watcher?.({ sees: "value", what, known, allowed, place: this });
   }
 
   /** Reports an id that stands for nothing, with the nearest one that does. */

@@ -1,9 +1,9 @@
-import { EVENT_ID } from "js-yaml";
 import type { Finding, Remedy } from "../source/finding.ts";
 import { indexLines } from "../source/lines.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import type { SourceText } from "./document.ts";
-import { type YamlNode, childOf, readYaml, startOf } from "./yaml.ts";
+import { type Found, beginOf, endOf, findAt, nodeAt } from "./nodes.ts";
+import { type YamlNode, readYaml } from "./yaml.ts";
 
 /** A change of one stretch of a file; lines and columns count from 1, and the end is behind it. */
 export interface Edit {
@@ -56,13 +56,6 @@ export function applyEdits(text: string, edits: readonly Edit[]): string {
   });
 }
 
-/** What stands at a place: the keys that lead to it, itself, and whether it is a key. */
-interface Found {
-  path: readonly (string | number)[];
-  node: YamlNode;
-  isKey: boolean;
-}
-
 function spliceFor(text: string, offset: number, remedy: Remedy): Splice | undefined {
   const { root, value, errors } = readYaml(text);
   const found = root && findAt(root, text, offset);
@@ -86,50 +79,6 @@ function spliceFor(text: string, offset: number, remedy: Remedy): Splice | undef
     const after = readYaml(text.slice(0, splice.start) + splice.text + text.slice(splice.end));
     return after.errors.length === 0 && JSON.stringify(after.value) === told;
   });
-}
-
-function findAt(root: YamlNode, text: string, offset: number): Found | undefined {
-  const visit = (node: YamlNode, path: Found["path"]): Found | undefined => {
-    if (node.type === "list") {
-      for (const [index, item] of node.items.entries()) {
-        const found = visit(item, [...path, index]);
-        if (found) return found;
-      }
-      return undefined;
-    }
-    if (node.type === "map") {
-      for (const { key, text: name, value } of node.entries) {
-        const own = [...path, name];
-        if (holds(key, offset)) return { path: own, node: key, isKey: true };
-        const found = visit(value, own);
-        if (found) return found;
-      }
-      return undefined;
-    }
-    return holds(node, offset) ? { path, node, isKey: false } : undefined;
-  };
-  const holds = (node: YamlNode, at: number): boolean =>
-    startOf(node) >= 0 && startOf(node) <= at && at <= endOf(node, text);
-  return visit(root, []);
-}
-
-/** Where a part ends, its quotes and brackets among it. */
-function endOf(node: YamlNode, text: string): number {
-  if (node.type === EVENT_ID.SCALAR) {
-    return /["']/u.test(text.charAt(node.valueEnd)) ? node.valueEnd + 1 : node.valueEnd;
-  }
-  const open = text.charAt(node.start);
-  const parts = node.type === "list" ? node.items : node.entries.map(({ value }) => value);
-  const last = parts.reduce((end, part) => Math.max(end, endOf(part, text)), node.start);
-  if (open !== "{" && open !== "[") return last;
-  const close = text.indexOf(open === "{" ? "}" : "]", Math.max(last, node.start));
-  return close < 0 ? text.length : close + 1;
-}
-
-function beginOf(node: YamlNode, text: string): number {
-  const start = startOf(node);
-  const isQuoted = node.type === EVENT_ID.SCALAR && /["']/u.test(text.charAt(start - 1));
-  return isQuoted ? start - 1 : start;
 }
 
 /** A scalar in other words: quoted as it was, or as it has to be. */
@@ -174,14 +123,6 @@ function partsOf(node: YamlNode | undefined): { first: YamlNode; last: YamlNode 
 
 function indexOf(node: YamlNode | undefined, key: unknown): number {
   return node?.type === "map" ? node.entries.findIndex(({ text }) => text === key) : -1;
-}
-
-function nodeAt(root: YamlNode, path: Found["path"]): YamlNode | undefined {
-  let node: YamlNode | undefined = root;
-  for (const key of path) {
-    node = node && childOf(node, key)?.value;
-  }
-  return node;
 }
 
 /** A copy of data in which what is at a path is otherwise: `change` makes the parent anew. */

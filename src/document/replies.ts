@@ -37,7 +37,7 @@ export function readReply(
     if (problems.length > 0) continue;
     const states = [...variables].flatMap((name) => {
       if (!known.includes(name)) return readState(said, name, known, devices) ?? [];
-      place.refers("slot", known, { id: name });
+      if (!resultVariables.includes(name)) place.refers("slot", known, { id: name });
       return [];
     });
     const { origin } = place.context;

@@ -54,14 +54,10 @@ export type Sighting =
 export type Watcher = (sighting: Sighting) => void;
 
 export function isAmong(known: Known, id: string): boolean {
-  return Array.isArray(known) ? known.includes(id) : asKeyed(known).has(id);
+  return "has" in known ? known.has(id) : known.includes(id);
 }
 
 /** Their ids, in the order written. */
 export function idsAmong(known: Known): string[] {
-  return Array.isArray(known) ? [...known] : [...asKeyed(known).keys()];
-}
-
-function asKeyed(known: Known): ReadonlyMap<string, unknown> | ReadonlySet<string> {
-  return known instanceof Map || known instanceof Set ? known : new Set<string>();
+  return "has" in known ? [...known.keys()] : [...known];
 }

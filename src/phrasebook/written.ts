@@ -23,16 +23,9 @@ export function knownProperty(
 }
 
 function seeValue(cursor: Cursor<unknown>, schema: DataSchema): void {
-  const { watcher } = cursor.context;
-  if (!watcher) return;
+  if (!cursor.context.watcher) return;
   const known = schema.enum ?? (schema.type === "boolean" ? ["true", "false"] : []);
-  watcher({
-    sees: "value",
-    what: cursor.id,
-    known: known.map(String),
-    allowed: allowed(schema),
-    place: cursor,
-  });
+  cursor.lists(cursor.id, known.map(String), allowed(schema));
 }
 
 /** The same for a property that is to be set. */

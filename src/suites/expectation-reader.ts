@@ -45,7 +45,7 @@ export function readExpectation(book: Book, cursor: Cursor<ExpectDefinition>): E
       about: about === undefined ? undefined : [about].flat(),
       commands: commands && readCommands(book, commands),
       branches: branch === undefined ? undefined : [branch].flat(),
-      log: log && readLog(log),
+      log: log && readLog(book, log),
       home: home && conditionsAt(book, home),
     }),
   };
@@ -53,6 +53,7 @@ export function readExpectation(book: Book, cursor: Cursor<ExpectDefinition>): E
 
 function readWord(cursor: Cursor<unknown>, written: string): Expectation {
   const phrase = sameAs.exec(written)?.[1];
+  cursor.lists("expect", outcomes, `write one of ${outcomes.join(", ")}`);
   if (phrase !== undefined) return { sameAs: phrase };
   const outcome = outcomes.find((each) => each === written);
   if (outcome) return { outcome };
@@ -67,11 +68,13 @@ function reportEmpty(cursor: Cursor<unknown>): void {
   cursor.report("wrong-value", "nothing is expected, so nothing is tested", fix);
 }
 
-function readLog(cursor: Cursor<LogDefinition | LogDefinition[]>): LogExpectation[] {
+function readLog(book: Book, cursor: Cursor<LogDefinition | LogDefinition[]>): LogExpectation[] {
   const { value } = cursor;
   const lines = Array.isArray(value) ? cursor.as(value).items() : [cursor.as(value)];
   return lines.map((entry): LogExpectation => {
     const { value: line } = entry;
+    const text = typeof line === "string" ? entry.as(line) : entry.as(line).key("line");
+    seeIds(book, text);
     if (typeof line === "string") return { line, within: 0 };
     const within = entry.as(line).given("within");
     return {
@@ -80,6 +83,19 @@ function readLog(cursor: Cursor<LogDefinition | LogDefinition[]>): LogExpectatio
       ...given({ clock: line.time === undefined ? undefined : parseClock(line.time) }),
     };
   });
+}
+
+/** Tells of the words of a line of a log, which may be ids; what is said stands in quotes, and has none. */
+function seeIds(book: Book, cursor: Cursor<string>): void {
+  if (!cursor.context.watcher) return;
+  const { routines, people, voicepoints } = book;
+  const things = thingIds(book);
+  for (const [id] of cursor.value.replace(/“[^”]*”/gu, "").matchAll(/[\p{L}\p{N}-]+/gu)) {
+    cursor.mentions("routine", routines, { id });
+    cursor.mentions("person", people, { id });
+    cursor.mentions("voicepoint", voicepoints, { id });
+    cursor.mentions("device or group", things, { id });
+  }
 }
 
 function readCommands(book: Book, cursor: Cursor<CommandDefinition[]>): CommandExpectation[] {
@@ -132,7 +148,7 @@ function readCalls(
   const calls = expandPlaces(book, cursor).entries();
   for (const call of calls) {
     const device = book.devices.get(call.id);
-    if (device) call.refers(`action of ${call.id}`, device.actions, { at: call.keyAt });
+    if (device) call.refers(`action of ${call.id}`, device.actions);
   }
   return new Map(calls.map(({ id, value }) => [id, value]));
 }

@@ -2,7 +2,7 @@ import type { Book } from "../book/book.ts";
 import type { Cursor } from "../document/cursor.ts";
 import type { StatesDefinition } from "../document/shapes.ts";
 import type { Conditions } from "../model/condition.ts";
-import type { Nameable } from "../model/home.ts";
+import type { Device, Nameable } from "../model/home.ts";
 import { devicesOf, entityOf, thingIds } from "../model/members.ts";
 import { type States, readConditions, readStates } from "../phrasebook/states.ts";
 
@@ -27,7 +27,9 @@ export function expandPlaces<T extends string | Properties>(
       add(id, values);
       continue;
     }
-    const able = devicesOf(book, entity).filter(({ properties, actions }) =>
+    const members = devicesOf(book, entity);
+    if (!areThere(entry, values, members)) continue;
+    const able = members.filter(({ properties, actions }) =>
       typeof values === "string"
         ? actions.includes(values)
         : Object.keys(values).every((name) => properties.has(name)),
@@ -39,6 +41,22 @@ export function expandPlaces<T extends string | Properties>(
     entry.report("unknown-property", message, "name a device that has it", { at: entry.keyAt });
   }
   return cursor.as(expanded);
+}
+
+/** Whether each property, or the action, is one that some device of a place has. */
+function areThere(
+  entry: Cursor<string | Properties>,
+  values: string | Properties,
+  members: readonly Device[],
+): boolean {
+  if (typeof values === "string") {
+    const actions = new Set(members.flatMap((device) => device.actions));
+    return entry.refers(`action of ${entry.id}`, actions);
+  }
+  const properties = new Set(members.flatMap((device) => [...device.properties.keys()]));
+  const each = entry.as(values).entries();
+  const what = `property of ${entry.id}`;
+  return each.every((written) => written.refers(what, properties, { on: "key" }));
 }
 
 /** What the key of an entry stands for; reported where it is nothing. */

@@ -1,0 +1,64 @@
+import { EVENT_ID } from "js-yaml";
+import { type YamlNode, childOf, startOf } from "./yaml.ts";
+
+/** What stands at a place: the keys that lead to it, itself, and whether it is a key. */
+export interface Found {
+  path: readonly (string | number)[];
+  node: YamlNode;
+  isKey: boolean;
+}
+
+/** The scalar, or the key, that stands at an offset. */
+export function findAt(root: YamlNode, text: string, offset: number): Found | undefined {
+  const visit = (node: YamlNode, path: Found["path"]): Found | undefined => {
+    if (node.type === "list") {
+      for (const [index, item] of node.items.entries()) {
+        const found = visit(item, [...path, index]);
+        if (found) return found;
+      }
+      return undefined;
+    }
+    if (node.type === "map") {
+      for (const { key, text: name, value } of node.entries) {
+        const own = [...path, name];
+        if (holds(key, offset)) return { path: own, node: key, isKey: true };
+        const found = visit(value, own);
+        if (found) return found;
+      }
+      return undefined;
+    }
+    return holds(node, offset) ? { path, node, isKey: false } : undefined;
+  };
+  const holds = (node: YamlNode, at: number): boolean =>
+    startOf(node) >= 0 && beginOf(node, text) <= at && at <= endOf(node, text);
+  return visit(root, []);
+}
+
+/** Where a part ends, its quotes and brackets among it. */
+export function endOf(node: YamlNode, text: string): number {
+  if (node.type === EVENT_ID.SCALAR) {
+    return /["']/u.test(text.charAt(node.valueEnd)) ? node.valueEnd + 1 : node.valueEnd;
+  }
+  const open = text.charAt(node.start);
+  const parts = node.type === "list" ? node.items : node.entries.map(({ value }) => value);
+  const last = parts.reduce((end, part) => Math.max(end, endOf(part, text)), node.start);
+  if (open !== "{" && open !== "[") return last;
+  const close = text.indexOf(open === "{" ? "}" : "]", Math.max(last, node.start));
+  return close < 0 ? text.length : close + 1;
+}
+
+/** Where a part begins, its quotes among it. */
+export function beginOf(node: YamlNode, text: string): number {
+  const start = startOf(node);
+  const isQuoted = node.type === EVENT_ID.SCALAR && /["']/u.test(text.charAt(start - 1));
+  return isQuoted ? start - 1 : start;
+}
+
+/** What the keys and indexes of a path lead to. */
+export function nodeAt(root: YamlNode, path: Found["path"]): YamlNode | undefined {
+  let node: YamlNode | undefined = root;
+  for (const key of path) {
+    node = node && childOf(node, key)?.value;
+  }
+  return node;
+}

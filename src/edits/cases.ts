@@ -1,0 +1,49 @@
+import { doneIn } from "../coverage/done.ts";
+import type { Edit } from "../document/mending.ts";
+import { createSimulated } from "../home/simulated/simulate.ts";
+import type { State } from "../model/property.ts";
+import { given } from "../source/given.ts";
+import { itemAdded } from "./adding.ts";
+import { parseText } from "./texts.ts";
+import type { Workspace } from "./workspace.ts";
+
+/** What was said, and in what setting. */
+export interface SaidCase {
+  hear: string;
+  at?: string;
+  language?: string;
+  /** `2026-03-02T18:05`. */
+  time?: string;
+  given?: Readonly<Record<string, State>>;
+}
+
+/** A case of a suite, as it is written. */
+export type WrittenCase = Readonly<Record<string, unknown>>;
+
+/** A case for what was said: what comes of it in a home that is as the case tells is what is expected. */
+export function caseOf({ book }: Workspace, said: SaidCase): WrittenCase {
+  const { hear, at, language, time, given: states = {} } = said;
+  const home = createSimulated(book, { states, ...given({ time }) });
+  const { outcome, reply } = home.converse(given({ language, at })).say(hear);
+  home.settle();
+  const done = outcome === "act" ? doneIn(home) : {};
+  const isPlain = reply !== "" && !reply.includes("*");
+  const setting = {
+    at,
+    language: language === book.languages[0] ? undefined : language,
+    time,
+    given: Object.keys(states).length > 0 ? states : undefined,
+  };
+  const expect = { outcome, ...done, ...(isPlain && { reply }) };
+  return { hear, ...given(setting), expect };
+}
+
+/** The edit that adds a case at the end of a suite; undefined where the file has no list of cases. */
+export function caseAdded(
+  workspace: Workspace,
+  path: string,
+  written: WrittenCase,
+): Edit | undefined {
+  const source = workspace.files.find((file) => file.path === path);
+  return source && itemAdded(parseText(source), ["cases"], written);
+}

@@ -1,0 +1,213 @@
+import type { Path, SourceText } from "../document/document.ts";
+import { type Sighting, idsAmong } from "../document/sightings.ts";
+import { findAt } from "../document/nodes.ts";
+import { valueAt } from "../document/value-at.ts";
+import { readYaml } from "../document/yaml.ts";
+import { given } from "../source/given.ts";
+import type { Position } from "../source/position.ts";
+import { listSayable } from "../survey/sayable.ts";
+import { describeEntity } from "./describe.ts";
+import { entityNamed, ownerAt } from "./entities.ts";
+import { schemaOf } from "./kinds-of-files.ts";
+import { keysAt, valuesAt } from "./schema.ts";
+import {
+  type Parsed,
+  type Stretch,
+  insideOf,
+  offsetOf,
+  parseText,
+  scalarAt,
+  stretchOf,
+} from "./texts.ts";
+import { type Workspace, sightingsWith } from "./workspace.ts";
+
+/** Something that may be written at a place. */
+export interface Completion {
+  text: string;
+  /** What it is: `room`, `key`, `value`, `slot`, `fragment`, `phrase`. */
+  sort: string;
+  /** More of it, in a few words. */
+  detail?: string;
+}
+
+/** What may be written at a place, in the stead of what of it is written already. */
+export interface Completions {
+  at: Stretch;
+  items: readonly Completion[];
+}
+
+/** Stands for what is not written yet; no file has it. */
+const blank = "zzblankzz";
+
+/**
+ * What may be written at a place: keys and listed values, ids of what there is, slots and fragments
+ * in patterns, and phrases that the home understands. All of them are told, whatever begins there.
+ */
+export function completionsAt(workspace: Workspace, place: Position): Completions | undefined {
+  const source = workspace.files.find(({ path }) => path === place.file);
+  if (!source) return undefined;
+  const file = parseText(source);
+  const offset = offsetOf(file, place);
+  const phrase = phraseAt(workspace, file, offset);
+  if (phrase) return phrase;
+  const [start, end] = wordAround(file.text, offset);
+  const isName = file.text.charAt(start) === "$";
+  const items = isName
+    ? namesIn(workspace, source, start)
+    : triesAt(file, [start, end]).flatMap((each) => itemsOf(workspace, each));
+  const distinct = new Map(items.map((item) => [item.text, item]));
+  return { at: stretchOf(file, start, end), items: [...distinct.values()] };
+}
+
+/** The word that a place is in or behind. */
+function wordAround(text: string, offset: number): readonly [start: number, end: number] {
+  const before = /\$?[\p{L}\p{N}_-]*$/u.exec(text.slice(0, offset))?.[0] ?? "";
+  const after = /^[\p{L}\p{N}_-]*/u.exec(text.slice(offset))?.[0] ?? "";
+  return [offset - before.length, offset + after.length];
+}
+
+/** A text with the blank in the place of a word, and where in its value the blank stands. */
+interface Try {
+  source: SourceText;
+  value: unknown;
+  path: Path;
+  isKey: boolean;
+  /** Whether it is all of what stands there. */
+  isAlone: boolean;
+}
+
+/** Ways in which a word could go on: as a value, and as a key with something of some form behind it. */
+const ways = [blank, `${blank}: `, `${blank}: {}`, `${blank}: x`, `${blank}: 1`, `${blank}: []`];
+
+function triesAt(file: Parsed, [start, end]: readonly [number, number]): Try[] {
+  const [before, after] = [file.text.slice(0, start), file.text.slice(end)];
+  const isKeyAlready = /^\s*:(?:\s|$)/u.test(after);
+  return (isKeyAlready ? [blank] : ways).flatMap((way): Try[] => {
+    const text = before + way + after;
+    const made = tryText(file.path, text, start);
+    // A bracket that is open still closes behind what is being written.
+    const closed = made ? undefined : before + way + closers(before) + after;
+    return made ?? (closed === undefined ? [] : (tryText(file.path, closed, start) ?? []));
+  });
+}
+
+function tryText(path: string, text: string, offset: number): Try[] | undefined {
+  const { root, value, errors } = readYaml(text);
+  if (errors.length > 0 || !root) return undefined;
+  const found = findAt(root, text, offset);
+  if (!found) return [];
+  const { path: keys, isKey } = found;
+  // A word that goes on a text before it is no word of its own.
+  const isAlone = (isKey ? keys.at(-1) : valueAt(value, keys)) === blank;
+  return [{ source: { path, text }, value, path: keys, isKey, isAlone }];
+}
+
+/** The brackets that are open at the end of a line of a text, as they would be closed. */
+function closers(before: string): string {
+  const line = before.slice(before.lastIndexOf("\n") + 1);
+  const open: string[] = [];
+  for (const letter of line.replace(/"(?:[^"\\]|\\.)*"|'[^']*'/gu, "")) {
+    if (letter === "{") open.push("}");
+    else if (letter === "[") open.push("]");
+    else if (letter === "}" || letter === "]") open.pop();
+  }
+  return open.reverse().join("");
+}
+
+function itemsOf(workspace: Workspace, { source, value, path, isKey, isAlone }: Try): Completion[] {
+  const root = isAlone ? schemaOf(workspace, source.path) : undefined;
+  const parent = path.slice(0, -1);
+  const written = root
+    ? (isKey ? keysAt(root, value, parent, blank) : valuesAt(root, value, path)).map(
+        ({ text, description }): Completion => ({
+          text,
+          sort: isKey ? "key" : "value",
+          ...(description === undefined ? {} : { detail: firstSentence(description) }),
+        }),
+      )
+    : [];
+  return [...written, ...seenAt(workspace, source, path)];
+}
+
+function firstSentence(text: string): string {
+  return /^.*?[.:](?=\s|$)/su.exec(text)?.[0].replace(/[.:]$/u, "") ?? text;
+}
+
+/** What readers look for where the blank stands. */
+function seenAt(workspace: Workspace, source: SourceText, path: Path): Completion[] {
+  const here = JSON.stringify(path.map(String));
+  return sightingsWith(workspace, source).flatMap((sighting) => {
+    if (sighting.sees === "reference" && sighting.id === blank) {
+      return referencesFor(workspace, sighting);
+    }
+    const isHere =
+      sighting.sees === "value" && JSON.stringify(sighting.place.path.map(String)) === here;
+    return isHere
+      ? sighting.known.map((text) => ({ text, sort: "value", detail: `of ${sighting.what}` }))
+      : [];
+  });
+}
+
+function referencesFor(
+  workspace: Workspace,
+  { what, known, place }: Extract<Sighting, { sees: "reference" }>,
+): Completion[] {
+  return idsAmong(known)
+    .filter((id) => id !== blank)
+    .map((text): Completion => {
+      const entity = entityNamed(workspace.book, { what, id: text, path: place.path });
+      const detail = entity && describeEntity(workspace.book, entity).title;
+      return { text, sort: entity?.sort ?? what, ...(detail === undefined ? {} : { detail }) };
+    });
+}
+
+/** Slots and fragments that a pattern may name, and slots that a step or a reply may. */
+function namesIn(workspace: Workspace, source: SourceText, start: number): Completion[] {
+  const file = parseText(source);
+  const found = file.root && findAt(file.root, file.text, start);
+  if (!found) return [];
+  const owner = ownerAt(found.path);
+  const { intents, routines, fragments } = workspace.book;
+  const named = owner && (intents.get(owner.id) ?? routines.get(owner.id));
+  const slots = [...(named?.slots.values() ?? [])].map(({ name, type }): Completion => {
+    return { text: `$${name}`, sort: "slot", detail: type };
+  });
+  const isPattern = ["patterns", "phrase", "hear", "address", "fragments"].some((key) =>
+    found.path.includes(key),
+  );
+  if (!isPattern) return [...slots, ...statesOf(workspace)];
+  return [
+    ...slots,
+    ...[...fragments.values()].map(({ name, patterns }): Completion => {
+      const [first] = patterns;
+      return { text: `$${name}`, sort: "fragment", ...given({ detail: first?.text }) };
+    }),
+  ];
+}
+
+/** Devices, of which steps and replies may tell a property: `$glaze-sensor.humidity`. */
+function statesOf({ book }: Workspace): Completion[] {
+  return [...book.devices.keys()].map((id) => {
+    const { title: detail } = describeEntity(book, { sort: "device", id });
+    return { text: `$${id}`, sort: "device", detail };
+  });
+}
+
+/** Phrases that the home understands, where one is heard in a suite or a day. */
+function phraseAt(workspace: Workspace, file: Parsed, offset: number): Completions | undefined {
+  if (!/\.(?:suite|day)\.ya?ml$/iu.test(file.path)) return undefined;
+  const text = file.text.slice(0, offset) + blank + file.text.slice(offset);
+  const tried = parseText({ path: file.path, text });
+  const found = scalarAt(tried, offset);
+  if (!found || found.isKey || !found.path.includes("hear")) return undefined;
+  const [start, end] = insideOf(tried, found.node);
+  const typed = file.text.slice(start, offset).toLowerCase();
+  const { book } = workspace;
+  const items = listSayable(book).flatMap(({ id, phrases, questions }) =>
+    [...phrases, ...questions].map((each): Completion => {
+      return { text: each, sort: "phrase", detail: id };
+    }),
+  );
+  const beginning = items.filter((item) => item.text.toLowerCase().startsWith(typed));
+  return { at: stretchOf(file, start, end - blank.length), items: beginning };
+}

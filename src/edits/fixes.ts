@@ -1,0 +1,87 @@
+import { distance } from "fastest-levenshtein";
+import { type Edit, editFor } from "../document/mending.ts";
+import { idsAmong, isAmong } from "../document/sightings.ts";
+import type { Finding } from "../source/finding.ts";
+import { printPosition } from "../source/position.ts";
+import { schemaOf } from "./kinds-of-files.ts";
+import { valuesAt } from "./schema.ts";
+import { type Parsed, idIn, insideOf, offsetOf, parseText, scalarAt, stretchOf } from "./texts.ts";
+import { type Workspace, keptOf } from "./workspace.ts";
+
+/** A way to mend a finding, for somebody to choose. */
+export interface Fix {
+  title: string;
+  edits: readonly Edit[];
+}
+
+/** Ways that are told of one finding. */
+const mostFixes = 3;
+
+/**
+ * Ways to mend a finding of a workspace, the likeliest first: what is known to mend it, and for what stands
+ * for nothing the nearest of what there is. Empty where only the person can know.
+ */
+export function fixesFor(workspace: Workspace, finding: Finding): Fix[] {
+  const source = workspace.files.find(({ path }) => path === finding.at.file);
+  if (!source || finding.at.line < 1) return [];
+  const file = parseText(source);
+  const certain = editFor(finding, source);
+  const title = finding.remedy?.remedy === "take out" ? "take it out" : (finding.fix ?? "mend it");
+  const fixes = certain ? [{ title, edits: [certain] }] : [];
+  const others = [
+    ...referencesInstead(workspace, file, finding),
+    ...valuesInstead(workspace, file, finding),
+  ];
+  const known = new Set(certain ? [certain.text] : []);
+  const added = others.filter(({ edits }) => edits.every(({ text }) => !known.has(text)));
+  return [...fixes, ...added].slice(0, mostFixes);
+}
+
+/** The nearest of what there is, in the place of an id that stands for nothing. */
+function referencesInstead(workspace: Workspace, file: Parsed, finding: Finding): Fix[] {
+  if (finding.rule !== "unknown-reference") return [];
+  const found = scalarAt(file, offsetOf(file, finding.at));
+  if (!found) return [];
+  return keptOf(workspace).sightings.flatMap((sighting) => {
+    if (sighting.sees !== "reference" || isAmong(sighting.known, sighting.id)) return [];
+    const { place, isKey, id, known } = sighting;
+    if (!finding.message.includes(`"${id}"`)) return [];
+    const written = isKey ? place.keyAt : place.at;
+    if (written.file !== file.path) return [];
+    if (scalarAt(file, offsetOf(file, written))?.node !== found.node) return [];
+    const [stretch] = idIn(file, id, insideOf(file, found.node));
+    return stretch ? nearestOf(file, { id, known: idsAmong(known) }, stretch) : [];
+  });
+}
+
+/** The nearest of the values that are listed, in the place of one that cannot be. */
+function valuesInstead(workspace: Workspace, file: Parsed, finding: Finding): Fix[] {
+  if (finding.rule !== "wrong-value") return [];
+  const offset = offsetOf(file, finding.at);
+  const found = scalarAt(file, offset);
+  if (!found || found.isKey) return [];
+  const inside = insideOf(file, found.node);
+  const id = file.text.slice(...inside);
+  const root = schemaOf(workspace, file.path);
+  const listed = root ? valuesAt(root, file.value, found.path).map(({ text }) => text) : [];
+  const seen = keptOf(workspace).sightings.flatMap((sighting) => {
+    const isHere =
+      sighting.sees === "value" && printPosition(sighting.place.at) === printPosition(finding.at);
+    return isHere ? sighting.known : [];
+  });
+  return nearestOf(file, { id, known: [...new Set([...listed, ...seen])] }, inside);
+}
+
+function nearestOf(
+  file: Parsed,
+  { id, known }: { id: string; known: readonly string[] },
+  [start, end]: readonly [start: number, end: number],
+): Fix[] {
+  return known
+    .map((text) => ({ text, far: distance(text, id) }))
+    .sort((one, other) => one.far - other.far)
+    .slice(0, mostFixes)
+    .map(({ text }) => {
+      return { title: `write ${text}`, edits: [{ ...stretchOf(file, start, end), text }] };
+    });
+}
