@@ -17,6 +17,7 @@ export { traceSuites } from "./coverage/trace.ts";
 export { measureCoverage, coverageVersion, percentOf } from "./coverage/coverage.ts";
 export { partSources, type Parted } from "./suites/sources.ts";
 export { type Day, readDays, runDay } from "./suites/day.ts";
+export { type Daylight, daylightOf } from "./home/schedule.ts";
 export { describeOutcome } from "./commands/describe.ts";
 export { checkPhrasebook } from "./survey/check.ts";
 export { type SayableDevice, listSayable } from "./survey/sayable.ts";

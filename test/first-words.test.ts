@@ -1,41 +1,18 @@
-import { join } from "node:path";
-import { type Browser, type Page, chromium } from "playwright-core";
-import { type PreviewServer, preview } from "vite";
+import type { Page } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
+import { type Shown, showExample } from "./support/browser.ts";
 
-let server: PreviewServer;
-let browser: Browser;
+let shown: Shown;
 let page: Page;
-const mishaps: string[] = [];
 
 beforeAll(async () => {
-  const root = join(import.meta.dirname, "../examples/first-words");
-  server = await preview({ root, preview: { host: "127.0.0.1", port: 0 }, logLevel: "silent" });
-  browser = await chromium.launch({
-    executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
-    args: [
-      "--no-sandbox",
-      "--disable-gpu",
-      "--disable-background-networking",
-      "--disable-component-update",
-      "--disable-sync",
-      "--no-first-run",
-    ],
-  });
-  page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  page.on("pageerror", (error) => mishaps.push(error.message));
-  page.on("console", (message) => {
-    if (message.type() === "error") mishaps.push(message.text());
-  });
-  const address = server.httpServer.address();
-  if (typeof address !== "object" || !address) throw new Error("the page is not served");
-  await page.goto(`http://127.0.0.1:${address.port}/`);
+  shown = await showExample("first-words");
+  ({ page } = shown);
 });
 
 afterAll(async () => {
-  await browser.close();
-  await server.close();
-  expect(mishaps).toEqual([]);
+  await shown.close();
+  expect(shown.mishaps).toEqual([]);
 });
 
 async function say(phrase: string): Promise<void> {

@@ -19,6 +19,8 @@ export interface Suggested {
   text: string;
   /** How many cases are in it. */
   cases: number;
+  /** The same cases one by one, as they are written. */
+  each: readonly Readonly<Record<string, unknown>>[];
 }
 
 /**
@@ -40,13 +42,14 @@ export function suggestSuite(of: Book, suites: Suites, name = "suggested"): Sugg
     return touched ? [touched] : [];
   });
   const chosen = fewest(tried, open).filter(({ written }) => passes(book, [written]));
-  if (chosen.length === 0) return { text: "", cases: 0 };
+  if (chosen.length === 0) return { text: "", cases: 0, each: [] };
   return {
     text: suiteText(
       textOf(name) ?? "suggested",
       chosen.map(({ written }) => written),
     ),
     cases: chosen.length,
+    each: chosen.map(({ written }) => written),
   };
 }
 

@@ -1,9 +1,9 @@
 import { dump } from "js-yaml";
 import { type Edit, applyEdits } from "../document/mending.ts";
 import type { Path } from "../document/document.ts";
-import { endOf, nodeAt } from "../document/nodes.ts";
+import { beginOf, endOf, nodeAt } from "../document/nodes.ts";
 import { valueAt } from "../document/value-at.ts";
-import { readYaml, startOf } from "../document/yaml.ts";
+import { type YamlNode, readYaml, startOf } from "../document/yaml.ts";
 import { type Parsed, stretchOf } from "./texts.ts";
 
 type Added = Readonly<Record<string, unknown>>;
@@ -45,37 +45,65 @@ export function entryAdded(file: Parsed, path: Path, added: Added): Edit | undef
 }
 
 /**
- * The edit that adds an item at the end of the list at a path of keys; undefined where there is no such
- * list, or the file is laid out in a way in which it cannot be done.
+ * The edit that adds an item to the list at a path of keys, before one that it has or at its end; undefined
+ * where there is no such list, or the file is laid out in a way in which it cannot be done.
  */
-export function itemAdded(file: Parsed, path: Path, item: unknown): Edit | undefined {
+export function itemAdded(
+  file: Parsed,
+  path: Path,
+  item: unknown,
+  before = Infinity,
+): Edit | undefined {
   const { root, text, value } = file;
   const node = root && nodeAt(root, path.map(String));
-  const before = valueAt(value, path);
-  if (node?.type !== "list" || !Array.isArray(before)) return undefined;
+  const there = valueAt(value, path);
+  if (node?.type !== "list" || !Array.isArray(there)) return undefined;
   const [first] = node.items;
-  const ways: { at: number; text: string }[] = [];
-  const end = endOf(node, text);
-  if (text.charAt(node.start) === "[") {
-    const flow = dump(item, { flowLevel: 0, lineWidth: -1 }).trim();
-    ways.push({ at: end - 1, text: first ? `, ${flow}` : flow });
-  } else if (first) {
-    const dash = text.lastIndexOf("-", startOf(first));
-    const indent = " ".repeat(file.lines.at(dash).column - 1);
-    const dumped = dump([item], { flowLevel: 3, lineWidth: 100 }).trimEnd();
-    const lines = dumped.split("\n").map((line) => indent + line);
-    const next = text.indexOf("\n", end);
-    const isLast = next < 0;
-    const at = isLast ? text.length : next + 1;
-    ways.push({ at, text: `${isLast ? "\n" : ""}${lines.join("\n")}\n` });
-  }
-  const wanted = replaced(value, path, [...before.map((each: unknown) => each), item]);
-  return ways
-    .map((way) => ({ ...stretchOf(file, way.at, way.at), text: way.text }))
-    .find((edit) => {
-      const after = readYaml(applyEdits(text, [edit]));
-      return after.errors.length === 0 && sameData(after.value, wanted);
-    });
+  const next = node.items[before];
+  const isFlow = text.charAt(node.start) === "[";
+  const way = isFlow
+    ? inBrackets(file, node, item, next)
+    : first && onLines(file, { first, next, end: endOf(node, text) }, item);
+  if (!way) return undefined;
+  const wanted = replaced(value, path, there.toSpliced(before, 0, item));
+  const edit = { ...stretchOf(file, way.at, way.at), text: way.text };
+  const after = readYaml(applyEdits(text, [edit]));
+  return after.errors.length === 0 && sameData(after.value, wanted) ? edit : undefined;
+}
+
+interface Way {
+  at: number;
+  text: string;
+}
+
+function inBrackets(
+  { text }: Parsed,
+  node: YamlNode,
+  item: unknown,
+  next: YamlNode | undefined,
+): Way {
+  const flow = dump(item, { flowLevel: 0, lineWidth: -1 }).trim();
+  if (next) return { at: beginOf(next, text), text: `${flow}, ` };
+  const isEmpty = node.type === "list" && node.items.length === 0;
+  return { at: endOf(node, text) - 1, text: isEmpty ? flow : `, ${flow}` };
+}
+
+function onLines(
+  file: Parsed,
+  { first, next, end }: { first: YamlNode; next: YamlNode | undefined; end: number },
+  item: unknown,
+): Way {
+  const { text, lines } = file;
+  const dash = text.lastIndexOf("-", startOf(first));
+  const indent = " ".repeat(lines.at(dash).column - 1);
+  const dumped = dump([item], { flowLevel: 3, lineWidth: 100 }).trimEnd();
+  const written = dumped.split("\n").map((line) => indent + line);
+  const line = next && lines.start(lines.at(text.lastIndexOf("-", startOf(next))).line);
+  if (line !== undefined) return { at: line, text: `${written.join("\n")}\n` };
+  const after = text.indexOf("\n", end);
+  return after < 0
+    ? { at: text.length, text: `\n${written.join("\n")}\n` }
+    : { at: after + 1, text: `${written.join("\n")}\n` };
 }
 
 function withAdded(value: unknown, path: Path, added: Added): unknown {

@@ -2,6 +2,7 @@ import { doneIn } from "../coverage/done.ts";
 import type { Edit } from "../document/mending.ts";
 import { createSimulated } from "../home/simulated/simulate.ts";
 import type { State } from "../model/property.ts";
+import { textOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
 import { itemAdded } from "./adding.ts";
 import { parseText } from "./texts.ts";
@@ -40,10 +41,27 @@ export function caseOf({ book }: Workspace, said: SaidCase): WrittenCase {
 
 /** The edit that adds a case at the end of a suite; undefined where the file has no list of cases. */
 export function caseAdded(
-  workspace: Workspace,
+  { files }: Workspace,
   path: string,
   written: WrittenCase,
 ): Edit | undefined {
-  const source = workspace.files.find((file) => file.path === path);
+  const source = files.find((file) => file.path === path);
   return source && itemAdded(parseText(source), ["cases"], written);
+}
+
+/**
+ * The edit that adds something that happens to a day, before what happens later than `time` says; undefined
+ * where the file has no list of happenings.
+ */
+export function happeningAdded(
+  { files, days }: Workspace,
+  path: string,
+  written: Readonly<Record<string, unknown>>,
+): Edit | undefined {
+  const source = files.find((file) => file.path === path);
+  if (!source) return undefined;
+  const time = textOf(written["time"]);
+  const happenings = days.find(({ file }) => file === path)?.happenings ?? [];
+  const later = happenings.findIndex((each) => time !== undefined && (each.time ?? "") > time);
+  return itemAdded(parseText(source), ["happenings"], written, later < 0 ? Infinity : later);
 }

@@ -1,7 +1,7 @@
 import { membersOf, textOf } from "../source/border.ts";
 import { madeOf } from "../source/wrong-use.ts";
-import { parse } from "csv-parse/sync";
-import { stringify } from "csv-stringify/sync";
+import { parse } from "csv-parse/browser/esm/sync";
+import { stringify } from "csv-stringify/browser/esm/sync";
 import { deviceSchema } from "../phrasebook/schema/home.ts";
 import type { DeviceDefinition } from "../phrasebook/definition/home.ts";
 import type { SaidDefinition } from "../document/shapes.ts";

@@ -3,7 +3,8 @@ import type { Days, Trigger } from "../model/trigger.ts";
 import type { Location } from "../model/home.ts";
 import { parseUntil, partsOf } from "../phrasebook/recurrence.ts";
 import type { SunPoint } from "../time/sun.ts";
-import { laterDate, printClock, weekdayOf } from "../time/local.ts";
+import { given } from "../source/given.ts";
+import { isDate, laterDate, printClock, weekdayOf } from "../time/local.ts";
 import { datesOf } from "./recurrence.ts";
 import { instantOf, localOf } from "./zone.ts";
 
@@ -47,6 +48,25 @@ export function nextOfSun(
   place: Location | undefined,
 ): number | undefined {
   return nextFiring({ trigger: "sun", ...point, days: { days: "every" } }, after, zone, place);
+}
+
+/** When the sun rises and sets in a day, as local times; left out where it does not. */
+export interface Daylight {
+  /** `06:32`. */
+  sunrise?: string;
+  sunset?: string;
+}
+
+/** The light of a day in a home, `2026-03-02`; nothing where nobody wrote where the home is. */
+export function daylightOf({ place }: { place?: Location | undefined }, date: string): Daylight {
+  const clockOf = (event: "sunrise" | "sunset"): string | undefined => {
+    if (!place || !isDate(date)) return undefined;
+    const days: Days = { days: "every" };
+    const trigger = { trigger: "sun", event, offset: 0, days } as const;
+    const instant = instantOn(trigger, date, place.timezone, place);
+    return instant === undefined ? undefined : localOf(instant, place.timezone).slice(11, 16);
+  };
+  return given({ sunrise: clockOf("sunrise"), sunset: clockOf("sunset") });
 }
 
 function instantOn(

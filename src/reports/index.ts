@@ -7,6 +7,7 @@ import type { Comparison } from "../comparison/compare.ts";
 import type { Heard } from "../commands/outcome.ts";
 import type { Turn } from "../home/conversation/turns.ts";
 import type { LogEntry } from "../home/log.ts";
+import type { Pattern } from "../pattern/tree.ts";
 import type { Finding } from "../source/finding.ts";
 import { shown, textOf } from "../source/border.ts";
 import { WrongUse, madeOf } from "../source/wrong-use.ts";
@@ -21,6 +22,7 @@ import type { Painted } from "./painted.ts";
 import { type Mendable, sarifReport } from "./sarif.ts";
 import { tapReport } from "./tap.ts";
 import * as heardReport from "./heard.ts";
+import { railroadOf } from "./railroad.ts";
 import { type Paint, plain } from "./paint.ts";
 import * as resultsReport from "./results.ts";
 import type { ResultsTelling } from "./failure.ts";
@@ -101,6 +103,15 @@ export type ResultsForm = keyof typeof reports;
  */
 export function reportFindings(findings: readonly Mendable[], version: string): string {
   return madeOf("list of findings", () => sarifReport(findings, version));
+}
+
+/**
+ * A pattern as a railroad diagram: an SVG image that stands alone, in the colour of the text around it.
+ *
+ * @param title What it is a picture of, for those who do not see it.
+ */
+export function drawPattern(pattern: Pattern, title: string): string {
+  return madeOf("pattern", () => railroadOf(pattern, textOf(title) ?? ""));
 }
 
 /** A sheet of what can be said, room by room; in the first language of the home when left out. */

@@ -1,4 +1,4 @@
-import { parse } from "csv-parse/sync";
+import { parse } from "csv-parse/browser/esm/sync";
 import type { Cursor } from "../document/cursor.ts";
 import type { Document, Path, SourceText } from "../document/document.ts";
 import { membersOf } from "../source/border.ts";

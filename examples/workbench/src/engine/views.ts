@@ -1,0 +1,138 @@
+import type {
+  CaseChange,
+  Finding,
+  LogEntry,
+  NearMiss,
+  Position,
+  Reason,
+  ReadingWhy,
+  State,
+  WordRole,
+} from "calm-phrase";
+
+/** One file of a home. */
+export interface HomeFile {
+  path: string;
+  text: string;
+}
+
+/** Something that was said at the desk, and in what setting. */
+export interface Said {
+  text: string;
+  at: string;
+  language: string;
+}
+
+/** A device as a panel shows it. */
+export interface DeviceView {
+  id: string;
+  name: string;
+  kind: string;
+  voice: "free" | "confirm" | "code" | "barred";
+  state: State;
+}
+
+export interface RoomView {
+  id: string;
+  name: string;
+  devices: readonly DeviceView[];
+}
+
+/** What a home consists of, as far as panels show it. */
+export interface HomeView {
+  name: string;
+  languages: readonly string[];
+  voicepoints: readonly { id: string; room: string }[];
+  rooms: readonly RoomView[];
+}
+
+/** A turn of a conversation with all that led to it. */
+export interface TurnView {
+  said: Said;
+  outcome: string;
+  told: string;
+  reply: string;
+  words: readonly WordRole[];
+  readings: readonly ReadingWhy[];
+  nearest: readonly NearMiss[];
+  barred: readonly { device: string; why: Reason; told: string; at: Position }[];
+  changed: readonly string[];
+  failed: readonly string[];
+}
+
+/** The desk after some turns. */
+export interface DeskView {
+  home: HomeView;
+  turns: readonly TurnView[];
+  time: string;
+  /** Milliseconds that the last phrase took, from its text to its explanation. */
+  took: number;
+}
+
+/** A failed case, as the terminal tells it. */
+export interface FailedView {
+  phrase: string;
+  suite: string;
+  at: Position;
+  text: string;
+}
+
+export interface SuiteView {
+  suite: string;
+  file: string;
+  passed: number;
+  all: number;
+  cases: readonly {
+    phrase: string;
+    language: string;
+    at: string;
+    verdict: string;
+    position: Position;
+  }[];
+}
+
+/** What a run of all suites came to. */
+export interface RunView {
+  passed: number;
+  failed: number;
+  skipped: number;
+  took: number;
+  suites: readonly SuiteView[];
+  failures: readonly FailedView[];
+  shares: readonly { of: string; touched: number; all: number }[];
+  percent: number;
+  untouched: readonly { of: string; what: string; sort: string; language: string; at: Position }[];
+  /** What is otherwise than in the run that was kept. */
+  changes: readonly CaseChange[] | undefined;
+}
+
+/** A case that nobody wrote yet, with what it would touch. */
+export interface SuggestionView {
+  text: string;
+  written: Readonly<Record<string, unknown>>;
+}
+
+/** Something that happens in a day, as a file has it. */
+export interface Happens {
+  /** `18:30`. */
+  time: string;
+  set?: Readonly<Record<string, State>>;
+  faults?: Readonly<Record<string, string>>;
+  presence?: string;
+  hear?: string;
+}
+
+/** What happened in a day. */
+export interface DayView {
+  date: string;
+  name: string;
+  file: string;
+  sunrise: string | undefined;
+  sunset: string | undefined;
+  log: readonly (LogEntry & { text: string })[];
+  rooms: readonly RoomView[];
+  /** States as the day begins. */
+  start: Readonly<Record<string, State>>;
+  people: readonly { id: string; name: string; isHome: boolean }[];
+  problems: readonly Finding[];
+}

@@ -1,0 +1,37 @@
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { filesInLink } from "./files/link.ts";
+import { keptWork } from "./files/kept.ts";
+import { type WorkState, WorkProvider, changedFiles, demoWork } from "./work.tsx";
+import { Workbench } from "./workbench.tsx";
+
+/** What the page begins with: what its link carries, else what was worked on, else the demo. */
+async function begin(): Promise<WorkState> {
+  const linked = await filesInLink();
+  if (linked && linked.length > 0) {
+    const saved = Object.fromEntries(linked.map(({ path, text }) => [path, text]));
+    const goal = { file: linked[0]?.path ?? "", line: 1, column: 1 };
+    return { ...demoWork, files: linked, saved, goal, news: "Opened from its link." };
+  }
+  const kept = await keptWork();
+  if (!kept || kept.files.length === 0) return demoWork;
+  const goal = { file: kept.files[0]?.path ?? "", line: 1, column: 1 };
+  const state: WorkState = { ...demoWork, ...kept, goal };
+  const unsaved = changedFiles(state).length;
+  return unsaved > 0 ? { ...state, news: "Your unsaved work is here again." } : state;
+}
+
+const root = document.getElementById("root");
+if (root) {
+  const start = await begin();
+  createRoot(root).render(
+    <StrictMode>
+      <WorkProvider start={start}>
+        <Workbench />
+      </WorkProvider>
+    </StrictMode>,
+  );
+}
+if (import.meta.env.PROD && "serviceWorker" in navigator) {
+  void navigator.serviceWorker.register("./offline.js").catch(() => undefined);
+}

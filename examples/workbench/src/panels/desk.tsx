@@ -1,0 +1,242 @@
+import { type FormEvent, useState } from "react";
+import { Button } from "react-aria-components";
+import { desk, engine, useAnswer } from "../engine/engine.ts";
+import type { DeskView, TurnView } from "../engine/views.ts";
+import { Choice } from "../parts/choice.tsx";
+import { House } from "../parts/house.tsx";
+import { Listen } from "../parts/listen.tsx";
+import { Sayable } from "../parts/sayable.tsx";
+import { Why } from "../parts/why.tsx";
+import { Words } from "../parts/words.tsx";
+import { useBench } from "../work.tsx";
+
+/** A Monday evening. */
+const usualTime = "2026-03-02T18:05";
+
+/** Where phrases are tried: what each comes to, why, and what the house does. */
+export function Desk() {
+  const { work, act } = useBench();
+  const [phrase, setPhrase] = useState("");
+  const [at, setAt] = useState("");
+  const [language, setLanguage] = useState("");
+  const [time, setTime] = useState(usualTime);
+  const [chosen, setChosen] = useState<number>();
+  const [back, setBack] = useState(0);
+  const view = useAnswer(
+    () => desk.atDesk([...work.files], [...work.turns], time),
+    [work.files, work.turns, time],
+  );
+  const turn = view?.turns[chosen ?? view.turns.length - 1];
+  const voicepoint = at === "" ? (view?.home.voicepoints[0]?.id ?? "") : at;
+  const spoken = language === "" ? (view?.home.languages[0] ?? "en") : language;
+
+  const say = (text: string): void => {
+    if (text.trim() === "") return;
+    act({ deed: "say", said: { text, at: voicepoint, language: spoken } });
+    setPhrase(text);
+    setChosen(undefined);
+    setBack(0);
+  };
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    say(phrase);
+  };
+  /** Goes through what was said before. */
+  const recall = (by: number): void => {
+    const next = Math.min(Math.max(back + by, 0), work.turns.length);
+    setBack(next);
+    setPhrase(next === 0 ? "" : (work.turns.at(-next)?.text ?? ""));
+  };
+  const room = view?.home.voicepoints.find(({ id }) => id === voicepoint)?.room;
+  return (
+    <div className="desk">
+      <section className="talk" aria-label="Conversation">
+        <form className="say" onSubmit={submit}>
+          <label htmlFor="phrase">Say</label>
+          <input
+            id="phrase"
+            value={phrase}
+            placeholder="extractor to sixty percent"
+            autoComplete="off"
+            spellCheck={false}
+            onChange={(event) => {
+              setPhrase(event.target.value);
+            }}
+            onKeyDown={(event) => {
+              if (event.key !== "ArrowUp" && event.key !== "ArrowDown") return;
+              event.preventDefault();
+              recall(event.key === "ArrowUp" ? 1 : -1);
+            }}
+          />
+          <Button type="submit" className="button main">
+            Say it
+          </Button>
+          <Sayable language={spoken} onPick={say} />
+          <Listen language={spoken} onHeard={say} />
+        </form>
+        <div className="setting">
+          <Choice
+            label="at"
+            value={voicepoint}
+            options={(view?.home.voicepoints ?? []).map(({ id, room: where }) => {
+              return { id, name: `${id} (${where})` };
+            })}
+            onChoose={setAt}
+          />
+          <Choice
+            label="in"
+            value={spoken}
+            options={(view?.home.languages ?? []).map((id) => ({ id, name: id }))}
+            onChoose={setLanguage}
+          />
+          <label>
+            from
+            <input
+              type="datetime-local"
+              value={time}
+              onChange={(event) => {
+                if (event.target.value !== "") setTime(event.target.value);
+              }}
+            />
+          </label>
+        </div>
+        {turn ? (
+          <TurnShown turn={turn} />
+        ) : (
+          <p className="empty">
+            Say something to this home. Every word shows what it was taken for, and the house on the
+            right does what was asked.
+          </p>
+        )}
+        {view && view.turns.length > 0 && (
+          <Turns
+            view={view}
+            shown={chosen ?? view.turns.length - 1}
+            onShow={setChosen}
+            time={time}
+          />
+        )}
+      </section>
+      <section className="home" aria-label="The house">
+        {view && (
+          <House
+            rooms={view.home.rooms}
+            changed={new Set(turn?.changed)}
+            failed={new Set(turn?.failed)}
+            speaker={room}
+          />
+        )}
+      </section>
+    </div>
+  );
+}
+
+const signs: Readonly<Record<string, string>> = {
+  act: "✓",
+  answer: "✓",
+  confirm: "?",
+  code: "#",
+  offer: "?",
+  ask: "?",
+  unsure: "≟",
+  refuse: "✗",
+  unknown: "✗",
+  cancelled: "–",
+  locked: "⊘",
+};
+
+function TurnShown({ turn }: { turn: TurnView }) {
+  return (
+    <article className="turn" aria-live="polite">
+      <Words turn={turn} />
+      <p className={`outcome ${turn.outcome}`}>
+        <span aria-hidden="true">{signs[turn.outcome] ?? "·"}</span> <b>{turn.outcome}</b>{" "}
+        <span className="told">{turn.told === turn.outcome ? "" : turn.told}</span>
+      </p>
+      {turn.reply !== "" && <p className="reply">“{turn.reply}”</p>}
+      <Why turn={turn} />
+    </article>
+  );
+}
+
+/** The conversation so far, what can be taken back, and what can be kept as a case. */
+function Turns({
+  view,
+  shown,
+  onShow,
+  time,
+}: {
+  view: DeskView;
+  shown: number;
+  onShow: (index: number) => void;
+  time: string;
+}) {
+  const bench = useBench();
+  const { work, act } = bench;
+  const suites = work.files.filter(({ path }) => /\.suite\.ya?ml$/u.test(path));
+  const [suite, setSuite] = useState("");
+  const target = suites.some(({ path }) => path === suite) ? suite : (suites[0]?.path ?? "");
+  const turn = view.turns[shown];
+  const keep = async (): Promise<void> => {
+    if (!turn) return;
+    const { text: hear, at, language } = turn.said;
+    const said = { hear, language, ...(at === "" ? {} : { at }), time };
+    const edit = await engine().addCase([...work.files], target, said);
+    if (edit) await bench.edit([edit], `Added to ${target}: ${hear}`);
+    else act({ deed: "tell", news: `${target} has no list of cases to add to.` });
+  };
+  return (
+    <div className="turns">
+      <h2>So far</h2>
+      <ol>
+        {view.turns.map((each, index) => (
+          <li key={index}>
+            <button
+              type="button"
+              aria-current={index === shown}
+              onClick={() => {
+                onShow(index);
+              }}
+            >
+              <span className="said">{each.said.text}</span>
+              <span className={`outcome ${each.outcome}`}>
+                <span aria-hidden="true">{signs[each.outcome] ?? "·"}</span> {each.outcome}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ol>
+      <div className="row">
+        <Button
+          className="button"
+          onPress={() => {
+            act({ deed: "undo" });
+          }}
+        >
+          Undo
+        </Button>
+        <Button
+          className="button"
+          onPress={() => {
+            act({ deed: "start over" });
+          }}
+        >
+          Start over
+        </Button>
+        {suites.length > 0 && (
+          <span className="keep">
+            <Button className="button" onPress={() => void keep()}>
+              Add as a case
+            </Button>
+            <Choice
+              label="to"
+              value={target}
+              options={suites.map(({ path }) => ({ id: path, name: path }))}
+              onChoose={setSuite}
+            />
+          </span>
+        )}
+      </div>
+    </div>
+  );
+}

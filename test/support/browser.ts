@@ -1,0 +1,52 @@
+import { join } from "node:path";
+import { type Browser, type Page, chromium } from "playwright-core";
+import { type PreviewServer, preview } from "vite";
+
+/** A built example, served, and a page that shows it. */
+export interface Shown {
+  browser: Browser;
+  page: Page;
+  address: string;
+  /** What went wrong on its pages. */
+  mishaps: readonly string[];
+  close: () => Promise<void>;
+}
+
+/** Serves a built example on loopback and opens it in the system's Chromium. */
+export async function showExample(name: string): Promise<Shown> {
+  const root = join(import.meta.dirname, "../../examples", name);
+  const server: PreviewServer = await preview({
+    root,
+    preview: { host: "127.0.0.1", port: 0 },
+    logLevel: "silent",
+  });
+  const browser = await chromium.launch({
+    executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
+    args: [
+      "--no-sandbox",
+      "--disable-gpu",
+      "--disable-background-networking",
+      "--disable-component-update",
+      "--disable-sync",
+      "--no-first-run",
+    ],
+  });
+  const mishaps: string[] = [];
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  context.on("page", (page) => {
+    page.on("pageerror", (error) => mishaps.push(error.message));
+    page.on("console", (message) => {
+      if (message.type() === "error") mishaps.push(message.text());
+    });
+  });
+  const page = await context.newPage();
+  const bound = server.httpServer.address();
+  if (typeof bound !== "object" || !bound) throw new Error("the page is not served");
+  const address = `http://127.0.0.1:${bound.port}/`;
+  await page.goto(address);
+  const close = async (): Promise<void> => {
+    await browser.close();
+    await server.close();
+  };
+  return { browser, page, address, mishaps, close };
+}

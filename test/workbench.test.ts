@@ -1,0 +1,353 @@
+import { readFileSync } from "node:fs";
+import { createRequire } from "node:module";
+import type { Page } from "playwright-core";
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from "vitest";
+import { type Shown, showExample } from "./support/browser.ts";
+
+const axe = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
+
+let shown: Shown;
+let page: Page;
+
+beforeAll(async () => {
+  shown = await showExample("workbench");
+  ({ page } = shown);
+});
+
+afterAll(async () => {
+  await shown.close();
+  expect(shown.mishaps).toEqual([]);
+});
+
+/** Begins with the demo, whatever was done before. */
+beforeEach(async () => {
+  await page.evaluate(async () => {
+    const names = await indexedDB.databases();
+    for (const { name } of names) if (name) indexedDB.deleteDatabase(name);
+  });
+  await page.goto(shown.address);
+  await page.waitForSelector(".room");
+});
+
+async function say(phrase: string): Promise<void> {
+  await page.fill("#phrase", phrase);
+  await page.press("#phrase", "Enter");
+  const words = JSON.stringify(phrase);
+  await page.waitForFunction(
+    `[...document.querySelectorAll(".turn .word .text")].map((word) => word.textContent).join(" ") === ${words}`,
+  );
+}
+
+/** Opens a panel by its key. */
+async function open(panel: "Desk" | "Phrasebook" | "Suites" | "Day"): Promise<void> {
+  const place = ["Desk", "Phrasebook", "Suites", "Day"].indexOf(panel) + 1;
+  await page.keyboard.press(`Alt+${place}`);
+  const waits = { Desk: "#phrase", Phrasebook: ".cm-content", Suites: ".counts", Day: ".axis" };
+  await page.waitForSelector(waits[panel]);
+}
+
+async function showFile(name: string): Promise<void> {
+  await page.locator(".files button", { hasText: name }).click();
+  await page.waitForSelector(`[aria-label="Text of ${name}"], [aria-label$="/${name}"]`);
+}
+
+/** Puts the cursor behind a text of the file that is shown, by finding it as one does by keys. */
+async function goBehind(text: string): Promise<void> {
+  await page.click(".cm-content");
+  await page.keyboard.press("Control+f");
+  await page.fill(".cm-search input[name=search]", text);
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Escape");
+  await page.focus(".cm-content");
+  await page.keyboard.press("ArrowRight");
+}
+
+async function violations(): Promise<string[]> {
+  await page.evaluate(axe);
+  const found: unknown = await page.evaluate(
+    `axe.run(document, { resultTypes: ["violations"] }).then(({ violations }) =>
+       violations.map(({ id, nodes }) => id + ": " + nodes.map(({ html }) => html.slice(0, 160)).join(" | ")))`,
+  );
+  return Array.isArray(found) ? found.map(String) : ["axe told nothing"];
+}
+
+describe("the desk", () => {
+  test("shows which word took which part, what is done, what is said and why", async () => {
+    await say("extractor to sixty percent");
+    expect(await page.locator(".turn .word.slot .text").allTextContents()).toEqual([
+      "extractor",
+      "sixty",
+      "percent",
+    ]);
+    expect(await page.textContent(".turn .outcome")).toContain("kiln-vent { speed: 60 }");
+    expect(await page.textContent(".turn .reply")).toBe("“extractor at 60 percent.”");
+    expect(await page.textContent("#device-kiln-vent.changed")).toContain("speed 60");
+    expect(await page.textContent(".reading.kept")).toContain("fan-speed");
+    await page.click(".why summary");
+    expect(await page.locator(".reading.lost").first().textContent()).toContain(
+      "where the phrasebook has its own",
+    );
+  });
+
+  test("keeps a conversation, and takes back what was said last", async () => {
+    await say("open the gate");
+    expect(await page.textContent(".turn .outcome")).toContain("confirm");
+    await say("yes");
+    expect(await page.textContent("#device-courtyard-gate.changed")).toContain("position 100");
+    await page.click("text=Undo");
+    await page.waitForSelector("#device-courtyard-gate:not(.changed)");
+    expect(await page.locator(".turns li").count()).toBe(1);
+  });
+
+  test("a phrase that is not understood shows what stopped it and what to paste", async () => {
+    await say("extractr to sixty");
+    expect(await page.locator(".word.stopped .text").allTextContents()).toEqual(["extractr"]);
+    expect(await page.textContent(".near pre")).toContain("aliases: [extractr]");
+  });
+
+  test("a phrase can be picked from all that can be said", async () => {
+    await page.click('[aria-label="Pick a phrase"]');
+    await page.locator(".sayable button", { hasText: "turn on kiln light" }).first().click();
+    await page.waitForSelector("#device-kiln-light.on");
+  });
+
+  test("what was said becomes a case, and the suites run with it", async () => {
+    await open("Suites");
+    const before = Number(
+      /^\S+ (\d+) passed/u.exec((await page.textContent(".counts")) ?? "")?.[1],
+    );
+    await open("Desk");
+    await say("turn on the wheel lamp");
+    await page.click("text=Add as a case");
+    await page.waitForSelector(".unsaved");
+    await open("Suites");
+    await page.waitForFunction(
+      `document.querySelector(".counts b").textContent.includes("${before + 1} passed")`,
+    );
+  });
+});
+
+describe("the phrasebook", () => {
+  test("completes an id, and tells what it is", async () => {
+    await open("Phrasebook");
+    await showFile("home.yaml");
+    await goBehind("wheel-lamp: { kind: light, room: wheel-");
+    await page.keyboard.press("Control+Space");
+    await page.waitForSelector(".cm-tooltip-autocomplete");
+    const offered = await page.locator(".cm-completionLabel").allTextContents();
+    expect(offered).toContain("wheel-room");
+    expect(offered).not.toContain("wheel-lamp");
+    await page.keyboard.press("Escape");
+  });
+
+  test("a finding is mended by a key", async () => {
+    await open("Phrasebook");
+    await showFile("home.yaml");
+    await goBehind("slab-roller: { kind: plu");
+    await page.keyboard.type("x");
+    await page.waitForSelector(".findings li.error");
+    expect(await page.textContent(".findings li.error")).toContain('there is no kind "plux');
+    await page.keyboard.press("Control+.");
+    await page.waitForSelector(".findings li.error", { state: "detached" });
+    expect(await page.textContent(".cm-content")).toContain("slab-roller: { kind: plug");
+  });
+
+  test("goes to where a thing is defined, lists its uses, and gives it another id", async () => {
+    await open("Phrasebook");
+    await showFile("intents.yaml");
+    await goBehind("kiln-ve");
+    await page.keyboard.press("F12");
+    await page.waitForSelector('[aria-label="Text of home.yaml"]');
+    await page.waitForFunction(
+      `document.querySelector('[aria-label=Here]')?.textContent.includes("fan in kiln-room")`,
+    );
+    await page.keyboard.press("Shift+F12");
+    await page.waitForSelector('[aria-label="Uses"]');
+    expect(await page.locator('[aria-label="Uses"] li').count()).toBeGreaterThan(5);
+    await page.keyboard.press("F2");
+    await page.waitForSelector(".dialog input");
+    await page.keyboard.type("extractor");
+    await page.keyboard.press("Enter");
+    await page.waitForSelector(".dialog", { state: "detached" });
+    expect(await page.textContent(".cm-content")).toContain("extractor:");
+    await open("Suites");
+    await page.waitForSelector(".counts b.good");
+  });
+
+  test("a pattern is drawn, and told in phrases", async () => {
+    await open("Phrasebook");
+    await showFile("intents.yaml");
+    await goBehind("bank [down] the dry");
+    await page.waitForSelector(".drawn svg");
+    expect(await page.locator(".drawn text.word").allTextContents()).toContain("down");
+    expect(await page.locator(".pattern-slot").count()).toBeGreaterThan(0);
+  });
+});
+
+describe("suites", () => {
+  test("a failure is told as in the terminal, and cases are filtered", async () => {
+    await open("Phrasebook");
+    await showFile("home.yaml");
+    await goBehind("aliases: { en: [extractor");
+    await page.keyboard.type("x");
+    await open("Suites");
+    await page.waitForSelector(".failure pre");
+    expect(await page.locator(".failure pre").first().textContent()).toContain("expected");
+    await page.fill(".search input", "deutsch");
+    expect(await page.locator(".suite summary").allTextContents()).toHaveLength(1);
+  });
+
+  test("a run is kept, and told what is otherwise since", async () => {
+    await open("Suites");
+    await page.click("text=Keep this run");
+    await page.waitForSelector("text=Nothing is otherwise");
+    await open("Phrasebook");
+    await showFile("intents.yaml");
+    await goBehind("Fire watch. The vent is at full ");
+    await page.keyboard.type("er ");
+    await open("Suites");
+    await page.waitForSelector(".changes .tag");
+    expect(await page.textContent(".changes")).toContain("full er speed");
+  });
+
+  test("what no case touches is painted, suggested, and accepted", async () => {
+    await open("Phrasebook");
+    await showFile("home.yaml");
+    await goBehind("aliases: { en: [extractor");
+    await page.keyboard.type(", updraught");
+    await page.click("text=Show what no case touches");
+    await page.waitForSelector(".untouched");
+    await open("Suites");
+    await page.waitForSelector(".untouched-list li");
+    await page.click("text=Suggest cases");
+    await page.waitForSelector(".suggestions li");
+    await page.locator(".suggestions button").first().click();
+    await page.waitForSelector(".untouched-list li", { state: "detached" });
+  });
+});
+
+describe("a day", () => {
+  test("is scrubbed by keys, and the house follows", async () => {
+    await open("Day");
+    const spots = page.locator("#device-plinth-spots");
+    await page.locator(".scrub input").focus();
+    await page.keyboard.press("Home");
+    expect(await spots.textContent()).toContain("off");
+    for (let press = 0; press < 10; press++) await page.keyboard.press("PageUp");
+    await page.waitForFunction(
+      `document.querySelector("#device-plinth-spots").textContent.includes("on")`,
+    );
+    await page.keyboard.press("End");
+    await page.waitForFunction(
+      `document.querySelector("#device-plinth-spots").textContent.includes("off")`,
+    );
+  });
+
+  test("tells what would have happened if", async () => {
+    await open("Day");
+    await page.locator(".log button", { hasText: "joss is home" }).click();
+    const [device, property] = [".what-if .choice >> nth=0", ".what-if .choice >> nth=1"];
+    await page.locator(device).locator("button").click();
+    await page.locator('[role="option"]', { hasText: "glaze-sensor" }).click();
+    await page.locator(property).locator("button").click();
+    await page.locator('[role="option"]', { hasText: "humidity" }).click();
+    await page.fill(".what-if .value", "95");
+    await page.click("text=See");
+    await page.waitForSelector(".otherwise li");
+    expect(await page.textContent(".otherwise")).toContain("glaze-sensor humidity");
+  });
+});
+
+describe("files", () => {
+  test("a folder that is dropped is opened", async () => {
+    await page.evaluate(() => {
+      const data = new DataTransfer();
+      const text =
+        "phrasebook: Dropped\nrooms: { shed: {} }\ndevices: { lamp: { kind: light, room: shed } }\n";
+      data.items.add(new File([text], "home.yaml"));
+      data.items.add(new File(["nothing of ours"], "notes.txt"));
+      const drop = new DragEvent("drop", { dataTransfer: data, bubbles: true, cancelable: true });
+      document.querySelector(".inside")?.dispatchEvent(drop);
+    });
+    await page.waitForSelector("h1:has-text('Dropped')");
+    await page.waitForSelector("#device-lamp");
+    await say("lamp on");
+    await page.waitForSelector("#device-lamp.on");
+  });
+
+  test("unsaved work survives a reload", async () => {
+    await open("Phrasebook");
+    await showFile("home.yaml");
+    await goBehind("phrasebook: Oxbow Pottery");
+    await page.keyboard.type(" Two");
+    await page.waitForSelector(".unsaved");
+    await page.waitForTimeout(400);
+    await page.reload();
+    await page.waitForSelector("h1:has-text('Oxbow Pottery Two')");
+    expect(await page.textContent(".standing")).toContain("1 unsaved");
+  });
+
+  test("a link carries a small home in itself, and a zip brings it back", async () => {
+    await page.click("text=Home ▾");
+    await page.locator('[role="menuitem"]', { hasText: "link" }).click();
+    await page.waitForFunction(`location.hash.startsWith("#home=")`);
+    const link = page.url();
+    const other = await page.context().newPage();
+    await other.goto(link);
+    await other.waitForSelector("h1:has-text('Oxbow Pottery')");
+    await other.waitForSelector("#device-kiln-vent");
+    await other.close();
+    await page.click("text=Home ▾");
+    const [zip] = await Promise.all([
+      page.waitForEvent("download"),
+      page.locator('[role="menuitem"]', { hasText: "zip" }).last().click(),
+    ]);
+    const path = await zip.path();
+    await page.setInputFiles('input[type="file"]', {
+      name: "home.zip",
+      mimeType: "application/zip",
+      buffer: readFileSync(path),
+    });
+    await page.waitForSelector("text=Opened 15 files.");
+  });
+
+  test("works without a network once it is loaded", async () => {
+    await page.evaluate("navigator.serviceWorker.ready");
+    await page.reload();
+    await page.context().setOffline(true);
+    await page.reload();
+    await page.waitForSelector("#device-kiln-vent");
+    await open("Suites");
+    await page.context().setOffline(false);
+  });
+});
+
+describe.each([
+  ["light", 1280, 800],
+  ["dark", 1280, 800],
+  ["light", 1024, 768],
+] as const)("%s at %i by %i", (scheme, width, height) => {
+  test.each(["Desk", "Phrasebook", "Suites", "Day"] as const)(
+    "%s is open to everybody, and nothing is wider than the page",
+    async (panel) => {
+      await page.setViewportSize({ width, height });
+      await page.emulateMedia({ colorScheme: scheme });
+      if (panel === "Desk") await say("open the gate");
+      await open(panel);
+      await page.waitForTimeout(300);
+      expect(await violations()).toEqual([]);
+      const wide = await page.evaluate("document.documentElement.scrollWidth > innerWidth");
+      expect(wide).toBe(false);
+      await page.setViewportSize({ width: 1280, height: 800 });
+      await page.emulateMedia({ colorScheme: "light" });
+    },
+  );
+});
+
+test("every key that does something is listed", async () => {
+  await page.click("h1");
+  await page.keyboard.press("?");
+  await page.waitForSelector(".dialog");
+  expect(await page.locator(".keys dt").count()).toBeGreaterThan(8);
+  await page.keyboard.press("Escape");
+});
