@@ -20,7 +20,7 @@ self.addEventListener("activate", (event) => {
 });
 self.addEventListener("fetch", (event) => {
   if (event.request.method !== "GET") return;
-  event.respondWith(caches.match(event.request, { ignoreSearch: true }).then((kept) => kept ?? fetch(event.request)));
+  event.respondWith(caches.match(event.request, { ignoreSearch: true, ignoreVary: true }).then((kept) => kept ?? fetch(event.request)));
 });
 `;
       this.emitFile({ type: "asset", fileName: "offline.js", source });

@@ -32,6 +32,8 @@ export async function showExample(name: string): Promise<Shown> {
     ],
   });
   const mishaps: string[] = [];
+  /** Longest that anything on a page takes on a busy machine, in milliseconds. */
+  const patience = 10_000;
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   context.on("page", (page) => {
     page.on("pageerror", (error) => mishaps.push(error.message));
@@ -39,6 +41,7 @@ export async function showExample(name: string): Promise<Shown> {
       if (message.type() === "error") mishaps.push(message.text());
     });
   });
+  context.setDefaultTimeout(patience);
   const page = await context.newPage();
   const bound = server.httpServer.address();
   if (typeof bound !== "object" || !bound) throw new Error("the page is not served");

@@ -124,7 +124,7 @@ export function Editor({
           yaml(),
           marksField,
           ...look,
-          EditorView.contentAttributes.of({ "aria-label": `Text of ${path}` }),
+          EditorView.contentAttributes.of({ "aria-label": `Text of ${path}`, tabindex: "0" }),
           keymap.of([
             { key: "F12", run: ask("definition") },
             { key: "Shift-F12", run: ask("uses") },

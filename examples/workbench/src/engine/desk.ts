@@ -2,7 +2,9 @@ import {
   type Book,
   type Reader,
   createReader,
+  type SimulatedHome,
   describeOutcome,
+  printEvent,
   simulate,
   tellReason,
 } from "calm-phrase";
@@ -33,6 +35,7 @@ export async function atDesk(
   const home = simulate(book, { time });
   let took = 0;
   const told = turns.map((said): TurnView => {
+    if (said.wait !== undefined) return passing(home, said, said.wait);
     const start = performance.now();
     const at = book.voicepoints.has(said.at) ? { at: said.at } : {};
     const language = book.languages.includes(said.language) ? { language: said.language } : {};
@@ -40,6 +43,7 @@ export async function atDesk(
     const { words, readings, nearest, barred } = book.why(turn.heard);
     const view = {
       said,
+      understood: turn.heard.text,
       outcome: turn.outcome,
       told: describeOutcome(turn.heard),
       reply: turn.reply,
@@ -54,6 +58,26 @@ export async function atDesk(
     return view;
   });
   return { home: homeView(book, home.states()), turns: told, time: home.time(), took };
+}
+
+/** Time that passes, with what changes in it. */
+function passing(home: SimulatedHome, said: Said, seconds: number): TurnView {
+  const before = home.log().length;
+  home.wait(seconds);
+  const events = home.log().slice(before);
+  return {
+    said,
+    understood: said.text,
+    outcome: "passed",
+    told: events.map(({ event }) => printEvent(event)).join("; "),
+    reply: "",
+    words: [],
+    readings: [],
+    nearest: [],
+    barred: [],
+    changed: events.flatMap(({ event }) => (event.event === "changed" ? event.device : [])),
+    failed: [],
+  };
 }
 
 function isSame(

@@ -16,11 +16,13 @@ export interface HomeFile {
   text: string;
 }
 
-/** Something that was said at the desk, and in what setting. */
+/** Something that was said at the desk, and in what setting; or time that passes there. */
 export interface Said {
   text: string;
   at: string;
   language: string;
+  /** Seconds that pass instead. */
+  wait?: number;
 }
 
 /** A device as a panel shows it. */
@@ -49,6 +51,8 @@ export interface HomeView {
 /** A turn of a conversation with all that led to it. */
 export interface TurnView {
   said: Said;
+  /** The words that were understood: after a question those that it was about. */
+  understood: string;
   outcome: string;
   told: string;
   reply: string;

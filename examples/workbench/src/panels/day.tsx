@@ -125,7 +125,7 @@ export default function Day() {
           )}
           <Log day={day} minute={minute} onPick={setMinute} />
         </section>
-        <section className="home" aria-label="The house at that time">
+        <section className="home" aria-label="The house at that time" tabIndex={0}>
           <House rooms={roomsAt(day, minute)} changed={changedAt(day, minute)} />
         </section>
       </div>

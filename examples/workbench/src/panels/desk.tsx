@@ -117,7 +117,7 @@ export function Desk() {
           />
         )}
       </section>
-      <section className="home" aria-label="The house">
+      <section className="home" aria-label="The house" tabIndex={0}>
         {view && (
           <House
             rooms={view.home.rooms}
@@ -141,6 +141,7 @@ const signs: Readonly<Record<string, string>> = {
   unsure: "≟",
   refuse: "✗",
   unknown: "✗",
+  passed: "⋯",
   cancelled: "–",
   locked: "⊘",
 };
@@ -148,7 +149,8 @@ const signs: Readonly<Record<string, string>> = {
 function TurnShown({ turn }: { turn: TurnView }) {
   return (
     <article className="turn" aria-live="polite">
-      <Words turn={turn} />
+      {turn.understood !== turn.said.text && <p className="quiet">“{turn.said.text}”, to:</p>}
+      {turn.words.length > 0 && <Words turn={turn} />}
       <p className={`outcome ${turn.outcome}`}>
         <span aria-hidden="true">{signs[turn.outcome] ?? "·"}</span> <b>{turn.outcome}</b>{" "}
         <span className="told">{turn.told === turn.outcome ? "" : turn.told}</span>
@@ -223,7 +225,16 @@ function Turns({
         >
           Start over
         </Button>
-        {suites.length > 0 && (
+        <Button
+          className="button"
+          onPress={() => {
+            const said = { text: "a minute passes", at: "", language: "", wait: 60 };
+            act({ deed: "say", said });
+          }}
+        >
+          A minute passes
+        </Button>
+        {suites.length > 0 && turn?.said.wait === undefined && (
           <span className="keep">
             <Button className="button" onPress={() => void keep()}>
               Add as a case
