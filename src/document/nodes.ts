@@ -34,6 +34,41 @@ export function findAt(root: YamlNode, text: string, offset: number): Found | un
   return visit(root, []);
 }
 
+/** A scalar or a key, and the stretch that it takes up, its quotes among it. */
+export interface Placed {
+  start: number;
+  end: number;
+  found: Found;
+}
+
+/** Every scalar and key of a text, in the order written. */
+export function scalarsOf(root: YamlNode, text: string): Placed[] {
+  const all: Placed[] = [];
+  const seen = new Set<YamlNode>();
+  const add = (node: YamlNode, path: Found["path"], isKey: boolean): void => {
+    if (startOf(node) < 0) return;
+    all.push({ start: beginOf(node, text), end: endOf(node, text), found: { path, node, isKey } });
+  };
+  const visit = (node: YamlNode, path: Found["path"]): void => {
+    // What stands for another part is written where that stands.
+    if (seen.has(node)) return;
+    seen.add(node);
+    if (node.type === "list") {
+      node.items.forEach((item, index) => {
+        visit(item, [...path, index]);
+      });
+    } else if (node.type === "map") {
+      for (const { key, text: name, value } of node.entries) {
+        const own = [...path, name];
+        add(key, own, true);
+        visit(value, own);
+      }
+    } else add(node, path, false);
+  };
+  visit(root, []);
+  return all.sort((one, other) => one.start - other.start);
+}
+
 /** Where a part ends, its quotes and brackets among it. */
 export function endOf(node: YamlNode, text: string): number {
   if (node.type === EVENT_ID.SCALAR) {

@@ -54,7 +54,7 @@ export function completionsAt(workspace: Workspace, place: Position): Completion
   const isName = file.text.charAt(start) === "$";
   const items = isName
     ? namesIn(workspace, source, start)
-    : triesAt(file, [start, end]).flatMap((each) => itemsOf(workspace, each));
+    : firstOffered(workspace, file, [start, end]);
   const distinct = new Map(items.map((item) => [item.text, item]));
   return { at: stretchOf(file, start, end), items: [...distinct.values()] };
 }
@@ -76,30 +76,44 @@ interface Try {
   isAlone: boolean;
 }
 
-/** Ways in which a word could go on: as a value, and as a key with something of some form behind it. */
-const ways = [blank, `${blank}: `, `${blank}: {}`, `${blank}: x`, `${blank}: 1`, `${blank}: []`];
+/** What may stand behind a word that is a key, in the order in which it is tried. */
+const behind = [": ", ": {}", ": x", ": 1", ": []"];
 
-function triesAt(file: Parsed, [start, end]: readonly [number, number]): Try[] {
+/**
+ * What may be written in the place of a word: what readers look for there, if they do, and else what the
+ * shape of the file allows. As a value first, and then as a key, with something of some form behind it.
+ */
+function firstOffered(
+  workspace: Workspace,
+  file: Parsed,
+  [start, end]: readonly [start: number, end: number],
+): Completion[] {
   const [before, after] = [file.text.slice(0, start), file.text.slice(end)];
   const isKeyAlready = /^\s*:(?:\s|$)/u.test(after);
-  return (isKeyAlready ? [blank] : ways).flatMap((way): Try[] => {
-    const text = before + way + after;
-    const made = tryText(file.path, text, start);
+  const ways = isKeyAlready ? [""] : ["", ...behind];
+  const offered: Completion[] = [];
+  for (const way of ways) {
+    const plain = tryText(file.path, before + blank + way + after, start);
     // A bracket that is open still closes behind what is being written.
-    const closed = made ? undefined : before + way + closers(before) + after;
-    return made ?? (closed === undefined ? [] : (tryText(file.path, closed, start) ?? []));
-  });
+    const made = plain ?? tryText(file.path, before + blank + way + closers(before) + after, start);
+    if (!made) continue;
+    offered.push(...allowedAt(workspace, made));
+    const seen = seenAt(workspace, made.source, made.path);
+    if (seen.length > 0) return [...offered, ...seen];
+    // What stands under a key is no key.
+    if (!made.isKey && typeof made.path.at(-1) === "string") break;
+  }
+  return offered;
 }
 
-function tryText(path: string, text: string, offset: number): Try[] | undefined {
+function tryText(path: string, text: string, offset: number): Try | undefined {
   const { root, value, errors } = readYaml(text);
-  if (errors.length > 0 || !root) return undefined;
-  const found = findAt(root, text, offset);
-  if (!found) return [];
+  const found = errors.length === 0 && root && findAt(root, text, offset);
+  if (!found) return undefined;
   const { path: keys, isKey } = found;
   // A word that goes on a text before it is no word of its own.
   const isAlone = (isKey ? keys.at(-1) : valueAt(value, keys)) === blank;
-  return [{ source: { path, text }, value, path: keys, isKey, isAlone }];
+  return { source: { path, text }, value, path: keys, isKey, isAlone };
 }
 
 /** The brackets that are open at the end of a line of a text, as they would be closed. */
@@ -114,19 +128,20 @@ function closers(before: string): string {
   return open.reverse().join("");
 }
 
-function itemsOf(workspace: Workspace, { source, value, path, isKey, isAlone }: Try): Completion[] {
+/** Keys and listed values that the shape of the file allows. */
+function allowedAt(
+  workspace: Workspace,
+  { source, value, path, isKey, isAlone }: Try,
+): Completion[] {
   const root = isAlone ? schemaOf(workspace, source.path) : undefined;
-  const parent = path.slice(0, -1);
-  const written = root
-    ? (isKey ? keysAt(root, value, parent, blank) : valuesAt(root, value, path)).map(
-        ({ text, description }): Completion => ({
-          text,
-          sort: isKey ? "key" : "value",
-          ...(description === undefined ? {} : { detail: firstSentence(description) }),
-        }),
-      )
-    : [];
-  return [...written, ...seenAt(workspace, source, path)];
+  if (!root) return [];
+  const allowed = isKey
+    ? keysAt(root, value, path.slice(0, -1), blank)
+    : valuesAt(root, value, path);
+  return allowed.map(({ text, description }): Completion => {
+    const sort = isKey ? "key" : "value";
+    return { text, sort, ...given({ detail: description && firstSentence(description) }) };
+  });
 }
 
 function firstSentence(text: string): string {

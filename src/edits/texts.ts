@@ -1,5 +1,5 @@
 import type { SourceText } from "../document/document.ts";
-import { type Found, beginOf, endOf, findAt } from "../document/nodes.ts";
+import { type Found, type Placed, beginOf, endOf, scalarsOf } from "../document/nodes.ts";
 import { type YamlNode, readYaml, startOf } from "../document/yaml.ts";
 import { type LineIndex, indexLines } from "../source/lines.ts";
 import type { Position } from "../source/position.ts";
@@ -53,9 +53,22 @@ export function stretchOf({ path, lines }: Parsed, start: number, end: number): 
   return { file: path, start: lines.at(start), end: lines.at(end) };
 }
 
+const scalars = new WeakMap<Parsed, readonly Placed[]>();
+
 /** What stands at an offset, if it is a scalar or a key. */
-export function scalarAt({ root, text }: Parsed, offset: number): Found | undefined {
-  return root && findAt(root, text, offset);
+export function scalarAt(file: Parsed, offset: number): Found | undefined {
+  let all = scalars.get(file);
+  if (!all) scalars.set(file, (all = file.root ? scalarsOf(file.root, file.text) : []));
+  let [low, high] = [0, all.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((all[middle]?.start ?? 0) <= offset) low = middle + 1;
+    else high = middle;
+  }
+  // Of two that touch, the first is meant.
+  const [before, last] = [all[low - 2], all[low - 1]];
+  if (before && before.end >= offset) return before.found;
+  return last && last.end >= offset ? last.found : undefined;
 }
 
 /** Where the text of a scalar stands, its quotes left out. */

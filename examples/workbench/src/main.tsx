@@ -3,6 +3,7 @@ import { createRoot } from "react-dom/client";
 import { filesInLink } from "./files/link.ts";
 import { keptWork } from "./files/kept.ts";
 import { type WorkState, WorkProvider, changedFiles, demoWork } from "./work.tsx";
+import { FindingsProvider } from "./findings.tsx";
 import { Workbench } from "./workbench.tsx";
 
 /** What the page begins with: what its link carries, else what was worked on, else the demo. */
@@ -27,7 +28,9 @@ if (root) {
   createRoot(root).render(
     <StrictMode>
       <WorkProvider start={start}>
-        <Workbench />
+        <FindingsProvider>
+          <Workbench />
+        </FindingsProvider>
       </WorkProvider>
     </StrictMode>,
   );

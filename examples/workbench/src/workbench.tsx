@@ -1,7 +1,6 @@
 import { Suspense, lazy, useEffect, useState } from "react";
 import { DropZone, Tab, TabList, TabPanel, Tabs } from "react-aria-components";
-import { useAnswer } from "./engine/engine.ts";
-import { engine } from "./engine/engine.ts";
+import { useFindings } from "./findings.tsx";
 import { readDropped } from "./files/opening.ts";
 import { Desk } from "./panels/desk.tsx";
 import { HomeMenu } from "./parts/home-menu.tsx";
@@ -121,7 +120,7 @@ export function Workbench() {
 /** How the home stands: what is wrong with it, and what is not saved. */
 function Standing() {
   const { work, act } = useBench();
-  const found = useAnswer(() => engine().findings([...work.files]), [work.files]);
+  const found = useFindings();
   const count = (sort: string) => found?.filter(({ severity }) => severity === sort).length ?? 0;
   const [errors, warnings] = [count("error"), count("warning")];
   const unsaved = changedFiles(work).length;

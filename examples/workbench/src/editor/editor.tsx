@@ -28,6 +28,7 @@ import type { FindingView } from "../engine/workshop.ts";
 import { look } from "./look.ts";
 import { type Untouched, marksField, setMarks } from "./marks.ts";
 import { type Point, offsetAt, pointAt } from "./places.ts";
+import { useSettled } from "../settled.ts";
 import { useLatest } from "./use-latest.ts";
 
 /** What keys and the pointer ask for at a place. */
@@ -67,7 +68,7 @@ export function Editor({
       });
     const complete = async (context: CompletionContext): Promise<CompletionResult | null> => {
       const { state, pos, explicit } = context;
-      const isBegun = context.matchBefore(/[\p{L}\p{N}_$-]$/u) !== null;
+      const isBegun = context.matchBefore(/(?:^|[\s{[,:"'$])[\p{L}\p{N}_-]{1,2}$/u) !== null;
       const isPlace = context.matchBefore(/[:[{,]\s$|\$$/u) !== null;
       if (!explicit && !isBegun && !isPlace) return null;
       const place = { file: path, ...pointAt(state.doc, pos) };
@@ -181,19 +182,22 @@ export function Editor({
     here.dispatch(setDiagnostics(here.state, diagnostics));
   }, [found, file.path]);
 
+  const { path } = file;
+  const calmFiles = useSettled(files);
   useEffect(() => {
     let isWanted = true;
     void engine()
-      .marks([...files], file.path)
+      .marks([...calmFiles], path)
       .then((marks) => {
         const here = view.current;
-        if (!isWanted || !here || here.state.doc.toString() !== file.text) return;
+        const text = calmFiles.find((each) => each.path === path)?.text;
+        if (!isWanted || !here || here.state.doc.toString() !== text) return;
         here.dispatch({ effects: setMarks.of({ marks, untouched }) });
       });
     return () => {
       isWanted = false;
     };
-  }, [files, file, untouched]);
+  }, [calmFiles, path, untouched]);
 
   useEffect(() => {
     const here = view.current;

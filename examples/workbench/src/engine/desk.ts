@@ -22,7 +22,26 @@ export async function bookOf(files: readonly HomeFile[]): Promise<Book> {
   return reader(files.filter(({ path }) => /(?<!\.suite|\.day)\.ya?ml$/iu.test(path)));
 }
 
-let known: { files: readonly HomeFile[]; book: Book } | undefined;
+/** A home in which some things were said, kept so that the next thing is said in it. */
+interface Kept {
+  files: readonly HomeFile[];
+  book: Book;
+  time: string;
+  home: SimulatedHome;
+  turns: TurnView[];
+}
+
+let kept: Kept | undefined;
+
+/** The phrasebook among some files; read once for the same texts. */
+async function bookHere(files: readonly HomeFile[]): Promise<Book> {
+  return kept && isSame(kept.files, files) ? kept.book : bookOf(files);
+}
+
+/** What a home consists of. */
+export async function atHome(files: readonly HomeFile[]): Promise<HomeView> {
+  return homeView(await bookHere(files));
+}
 
 /** A home in which some things were said, one after another. */
 export async function atDesk(
@@ -30,34 +49,55 @@ export async function atDesk(
   turns: readonly Said[],
   time: string,
 ): Promise<DeskView> {
-  if (!isSame(known?.files, files)) known = { files, book: await bookOf(files) };
-  const { book } = known;
-  const home = simulate(book, { time });
-  let took = 0;
-  const told = turns.map((said): TurnView => {
-    if (said.wait !== undefined) return passing(home, said, said.wait);
-    const start = performance.now();
-    const at = book.voicepoints.has(said.at) ? { at: said.at } : {};
-    const language = book.languages.includes(said.language) ? { language: said.language } : {};
-    const turn = home.converse({ ...at, ...language }).say(said.text);
-    const { words, readings, nearest, barred } = book.why(turn.heard);
-    const view = {
-      said,
-      understood: turn.heard.text,
-      outcome: turn.outcome,
-      told: describeOutcome(turn.heard),
-      reply: turn.reply,
-      words,
-      readings,
-      nearest,
-      barred: barred.map((each) => ({ ...each, told: tellReason(each.why) })),
-      changed: turn.performed.changes.map(({ device }) => device),
-      failed: turn.performed.failed,
-    };
-    took = performance.now() - start;
-    return view;
-  });
-  return { home: homeView(book, home.states()), turns: told, time: home.time(), took };
+  const book = await bookHere(files);
+  const goesOn =
+    kept?.book === book &&
+    kept.time === time &&
+    kept.turns.length <= turns.length &&
+    kept.turns.every(({ said }, index) => isSameSaid(said, turns[index]));
+  const now: Kept =
+    kept && goesOn ? kept : { files, book, time, home: simulate(book, { time }), turns: [] };
+  kept = now;
+  for (const said of turns.slice(now.turns.length))
+    now.turns.push(
+      said.wait === undefined ? spoken(now, said) : passing(now.home, said, said.wait),
+    );
+  const { home } = now;
+  return {
+    states: home.states(),
+    turns: now.turns,
+    time: home.time(),
+  };
+}
+
+function isSameSaid(one: Said, other: Said | undefined): boolean {
+  return (
+    one.text === other?.text &&
+    one.at === other.at &&
+    one.language === other.language &&
+    one.wait === other.wait
+  );
+}
+
+/** What was said, with all that led to what came of it. */
+function spoken({ book, home }: Kept, said: Said): TurnView {
+  const at = book.voicepoints.has(said.at) ? { at: said.at } : {};
+  const language = book.languages.includes(said.language) ? { language: said.language } : {};
+  const turn = home.converse({ ...at, ...language }).say(said.text);
+  const { words, readings, nearest, barred } = book.why(turn.heard);
+  return {
+    said,
+    understood: turn.heard.text,
+    outcome: turn.outcome,
+    told: describeOutcome(turn.heard),
+    reply: turn.reply,
+    words,
+    readings,
+    nearest,
+    barred: barred.map((each) => ({ ...each, told: tellReason(each.why) })),
+    changed: turn.performed.changes.map(({ device }) => device),
+    failed: turn.performed.failed,
+  };
 }
 
 /** Time that passes, with what changes in it. */
@@ -92,27 +132,30 @@ function isSame(
   );
 }
 
-/** What a home consists of, with the states of its devices. */
-export function homeView(
-  book: Book,
-  states: Readonly<Record<string, DeviceView["state"]>>,
-): HomeView {
+const views = new WeakMap<Book, HomeView>();
+
+/** What a home consists of. */
+export function homeView(book: Book): HomeView {
+  const made = views.get(book);
+  if (made) return made;
   const devices = [...book.devices.values()];
   const viewOf = (inRoom: (room: string | undefined) => boolean): DeviceView[] =>
     devices
       .filter(({ room }) => inRoom(room))
       .map(({ id, names, kind, voice }) => {
-        return { id, name: names[0]?.text ?? id, kind, voice, state: states[id] ?? {} };
+        return { id, name: names[0]?.text ?? id, kind, voice };
       });
   const rooms = [...book.rooms.values()].map(({ id, names }) => {
     return { id, name: names[0]?.text ?? id, devices: viewOf((room) => room === id) };
   });
   const nowhere = viewOf((room) => room === undefined || !book.rooms.has(room));
-  return {
+  const view = {
     name: book.name,
     languages: book.languages,
     voicepoints: [...book.voicepoints.values()].map(({ id, room }) => ({ id, room })),
     rooms:
       nowhere.length > 0 ? [...rooms, { id: "", name: "in no room", devices: nowhere }] : rooms,
   };
+  views.set(book, view);
+  return view;
 }

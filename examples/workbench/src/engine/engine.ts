@@ -1,5 +1,5 @@
 import { type Remote, wrap } from "comlink";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Engine } from "./worker.ts";
 
 function start(): Remote<Engine> {
@@ -17,18 +17,38 @@ export function engine(): Remote<Engine> {
 
 /**
  * What a call comes to, anew whenever one of the values that it depends on changes; what it came to before
- * until then.
+ * until then. While one call is under way the next waits, and only the last that was asked for is made.
+ *
+ * @param name How long each took, from the change to its answer, is measured under this name.
  */
-export function useAnswer<T>(ask: () => Promise<T>, depends: readonly unknown[]): T | undefined {
+export function useAnswer<T>(
+  ask: () => Promise<T>,
+  depends: readonly unknown[],
+  name?: string,
+): T | undefined {
   const [answer, setAnswer] = useState<T>();
+  const queue = useRef<{ isBusy: boolean; next: (() => void) | undefined }>({
+    isBusy: false,
+    next: undefined,
+  });
   useEffect(() => {
-    let isWanted = true;
-    void ask().then((made) => {
-      if (isWanted) setAnswer(() => made);
-    });
-    return () => {
-      isWanted = false;
+    const { current } = queue;
+    const since = performance.now();
+    const make = (): void => {
+      current.isBusy = true;
+      current.next = undefined;
+      void ask()
+        .then((made) => {
+          setAnswer(() => made);
+          if (name !== undefined) performance.measure(name, { start: since });
+        })
+        .finally(() => {
+          current.isBusy = false;
+          current.next?.();
+        });
     };
+    if (current.isBusy) current.next = make;
+    else make();
     // eslint-disable-next-line -- the caller names what its question depends on
   }, depends);
   return answer;

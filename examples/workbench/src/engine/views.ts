@@ -31,8 +31,10 @@ export interface DeviceView {
   name: string;
   kind: string;
   voice: "free" | "confirm" | "code" | "barred";
-  state: State;
 }
+
+/** The states of devices, by their ids. */
+export type States = Readonly<Record<string, State>>;
 
 export interface RoomView {
   id: string;
@@ -66,11 +68,9 @@ export interface TurnView {
 
 /** The desk after some turns. */
 export interface DeskView {
-  home: HomeView;
+  states: States;
   turns: readonly TurnView[];
   time: string;
-  /** Milliseconds that the last phrase took, from its text to its explanation. */
-  took: number;
 }
 
 /** A failed case, as the terminal tells it. */
@@ -136,7 +136,7 @@ export interface DayView {
   log: readonly (LogEntry & { text: string })[];
   rooms: readonly RoomView[];
   /** States as the day begins. */
-  start: Readonly<Record<string, State>>;
+  start: States;
   people: readonly { id: string; name: string; isHome: boolean }[];
   problems: readonly Finding[];
 }

@@ -1,5 +1,5 @@
 import { expose } from "comlink";
-import { atDesk } from "./desk.ts";
+import { atDesk, atHome } from "./desk.ts";
 
 /** What is not needed to say a first phrase is loaded when it is first asked for. */
 const workshop = () => import("./workshop.ts");
@@ -15,7 +15,9 @@ function later<Name extends keyof Workshop>(name: Name): Workshop[Name] {
 }
 
 const engine = {
+  atHome,
   atDesk,
+  problems: later("problems"),
   findings: later("findings"),
   complete: later("complete"),
   explain: later("explain"),

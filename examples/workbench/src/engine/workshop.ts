@@ -48,6 +48,7 @@ import type { DayView, Happens, HomeFile, RunView, SuggestionView } from "./view
 const schemas = { phrasebook: phrasebookSchema, suite: suiteSchema, day: daySchema };
 
 let known: { files: readonly HomeFile[]; workspace: Workspace } | undefined;
+const found = new WeakMap<Workspace, FindingView[]>();
 let kept: RunRecord | undefined;
 
 /** The files of a home, read together; read once for the same texts. */
@@ -71,11 +72,21 @@ export interface FindingView extends Finding {
   fixes: readonly Fix[];
 }
 
-/** What is wrong with some files, those that reading them finds first. */
+/** What reading some files finds wrong with them. */
+export async function problems(files: readonly HomeFile[]): Promise<FindingView[]> {
+  const workspace = await workspaceOf(files);
+  return workspace.problems.map((each) => ({ ...each, fixes: fixesFor(workspace, each) }));
+}
+
+/** All that is wrong with some files, what checks over all of them find included; looked for once. */
 export async function findings(files: readonly HomeFile[]): Promise<FindingView[]> {
   const workspace = await workspaceOf(files);
+  const before = found.get(workspace);
+  if (before) return before;
   const all = [...workspace.problems, ...checkPhrasebook(workspace.book)];
-  return all.map((each) => ({ ...each, fixes: fixesFor(workspace, each) }));
+  const made = all.map((each) => ({ ...each, fixes: fixesFor(workspace, each) }));
+  found.set(workspace, made);
+  return made;
 }
 
 export async function complete(
@@ -276,7 +287,7 @@ export async function day(
     people: [...book.people].map(([id, { name }]) => {
       return { id, name, isHome: script?.away.includes(id) !== true };
     }),
-    rooms: homeView(book, start).rooms,
+    rooms: homeView(book).rooms,
     problems: workspace.problems.filter(({ at }) => at.file === path),
   };
 }

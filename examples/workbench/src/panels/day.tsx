@@ -8,7 +8,7 @@ import {
   SliderTrack,
 } from "react-aria-components";
 import { engine, useAnswer } from "../engine/engine.ts";
-import type { DayView, DeviceView, Happens } from "../engine/views.ts";
+import type { DayView, Happens } from "../engine/views.ts";
 import { Axis } from "../parts/axis.tsx";
 import { House } from "../parts/house.tsx";
 import { WhatIf } from "../parts/what-if.tsx";
@@ -126,21 +126,15 @@ export default function Day() {
           <Log day={day} minute={minute} onPick={setMinute} />
         </section>
         <section className="home" aria-label="The house at that time" tabIndex={0}>
-          <House rooms={roomsAt(day, minute)} changed={changedAt(day, minute)} />
+          <House
+            rooms={day.rooms}
+            states={statesAt(day, minute)}
+            changed={changedAt(day, minute)}
+          />
         </section>
       </div>
     </div>
   );
-}
-
-function roomsAt(day: DayView, minute: number): DayView["rooms"] {
-  const states = statesAt(day, minute);
-  return day.rooms.map((room) => ({
-    ...room,
-    devices: room.devices.map((device): DeviceView => {
-      return { ...device, state: states[device.id] ?? {} };
-    }),
-  }));
 }
 
 /** Minutes for which a device counts as just changed. */

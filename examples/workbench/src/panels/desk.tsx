@@ -22,13 +22,15 @@ export function Desk() {
   const [time, setTime] = useState(usualTime);
   const [chosen, setChosen] = useState<number>();
   const [back, setBack] = useState(0);
+  const house = useAnswer(() => desk.atHome([...work.files]), [work.files]);
   const view = useAnswer(
     () => desk.atDesk([...work.files], [...work.turns], time),
     [work.files, work.turns, time],
+    "phrase",
   );
   const turn = view?.turns[chosen ?? view.turns.length - 1];
-  const voicepoint = at === "" ? (view?.home.voicepoints[0]?.id ?? "") : at;
-  const spoken = language === "" ? (view?.home.languages[0] ?? "en") : language;
+  const voicepoint = at === "" ? (house?.voicepoints[0]?.id ?? "") : at;
+  const spoken = language === "" ? (house?.languages[0] ?? "en") : language;
 
   const say = (text: string): void => {
     if (text.trim() === "") return;
@@ -47,7 +49,7 @@ export function Desk() {
     setBack(next);
     setPhrase(next === 0 ? "" : (work.turns.at(-next)?.text ?? ""));
   };
-  const room = view?.home.voicepoints.find(({ id }) => id === voicepoint)?.room;
+  const room = house?.voicepoints.find(({ id }) => id === voicepoint)?.room;
   return (
     <div className="desk">
       <section className="talk" aria-label="Conversation">
@@ -78,7 +80,7 @@ export function Desk() {
           <Choice
             label="at"
             value={voicepoint}
-            options={(view?.home.voicepoints ?? []).map(({ id, room: where }) => {
+            options={(house?.voicepoints ?? []).map(({ id, room: where }) => {
               return { id, name: `${id} (${where})` };
             })}
             onChoose={setAt}
@@ -86,7 +88,7 @@ export function Desk() {
           <Choice
             label="in"
             value={spoken}
-            options={(view?.home.languages ?? []).map((id) => ({ id, name: id }))}
+            options={(house?.languages ?? []).map((id) => ({ id, name: id }))}
             onChoose={setLanguage}
           />
           <label>
@@ -118,9 +120,10 @@ export function Desk() {
         )}
       </section>
       <section className="home" aria-label="The house" tabIndex={0}>
-        {view && (
+        {view && house && (
           <House
-            rooms={view.home.rooms}
+            rooms={house.rooms}
+            states={view.states}
             changed={new Set(turn?.changed)}
             failed={new Set(turn?.failed)}
             speaker={room}

@@ -17,6 +17,8 @@ import type { Point } from "../editor/places.ts";
 import { engine, useAnswer } from "../engine/engine.ts";
 import type { HomeFile, RunView } from "../engine/views.ts";
 import type { FindingView } from "../engine/workshop.ts";
+import { useFindings } from "../findings.tsx";
+import { useSettled } from "../settled.ts";
 import { changedFiles, useBench } from "../work.tsx";
 
 const nothingFound: readonly FindingView[] = [];
@@ -30,15 +32,16 @@ export default function Phrasebook() {
   const [uses, setUses] = useState<readonly Stretch[]>();
   const [renaming, setRenaming] = useState<Point>();
   const file = files.find(({ path }) => path === goal.file) ?? files[0];
-  const found = useAnswer(() => engine().findings([...files]), [files]) ?? nothingFound;
+  const found = useFindings() ?? nothingFound;
+  const [calmFiles, calmHere] = [useSettled(files), useSettled(here)];
   const [isPainted, setPainted] = useState(false);
   const run = useAnswer(
-    () => (isPainted ? engine().run([...files]) : Promise.resolve(undefined)),
-    [files, isPainted],
+    () => (isPainted ? engine().run([...calmFiles]) : Promise.resolve(undefined)),
+    [calmFiles, isPainted],
   );
   const told = useAnswer(
-    () => engine().explain([...files], { file: file?.path ?? "", ...here }),
-    [files, file?.path, here],
+    () => engine().explain([...calmFiles], { file: file?.path ?? "", ...calmHere }),
+    [calmFiles, file?.path, calmHere],
   );
   if (!file)
     return <p className="empty">There are no files. Open the demo, or drop a folder here.</p>;

@@ -1,5 +1,6 @@
-import type { Value } from "calm-phrase";
-import type { DeviceView, RoomView } from "../engine/views.ts";
+import { memo } from "react";
+import type { State, Value } from "calm-phrase";
+import type { DeviceView, RoomView, States } from "../engine/views.ts";
 
 const guards = {
   confirm: { sign: "?", told: "asks before it acts" },
@@ -10,11 +11,13 @@ const guards = {
 /** The house by rooms, with what each device is at. */
 export function House({
   rooms,
+  states,
   changed,
   failed = noDevices,
   speaker,
 }: {
   rooms: readonly RoomView[];
+  states: States;
   changed: ReadonlySet<string>;
   failed?: ReadonlySet<string>;
   speaker?: string | undefined;
@@ -32,6 +35,7 @@ export function House({
               <Device
                 key={device.id}
                 device={device}
+                state={states[device.id] ?? nothing}
                 isChanged={changed.has(device.id)}
                 isFailed={failed.has(device.id)}
               />
@@ -45,15 +49,15 @@ export function House({
 
 const noDevices: ReadonlySet<string> = new Set();
 
-function Device({
-  device: { id, name, voice, state },
+const nothing: State = {};
+
+/** Drawn anew only when its state is another. */
+const Device = memo(function Device({
+  device: { id, name, voice },
+  state,
   isChanged,
   isFailed,
-}: {
-  device: DeviceView;
-  isChanged: boolean;
-  isFailed: boolean;
-}) {
+}: Drawn) {
   const guard = voice === "free" ? undefined : guards[voice];
   const isOn = state["power"] === "on" || state["power"] === true;
   const values = Object.entries(state)
@@ -83,6 +87,26 @@ function Device({
       </span>
       <span className="values">{values.join(" · ")}</span>
     </li>
+  );
+}, isAlike);
+
+interface Drawn {
+  device: DeviceView;
+  state: State;
+  isChanged: boolean;
+  isFailed: boolean;
+}
+
+function isAlike(one: Drawn, other: Drawn): boolean {
+  const properties = Object.keys(other.state);
+  return (
+    one.device.id === other.device.id &&
+    one.device.name === other.device.name &&
+    one.device.voice === other.device.voice &&
+    one.isChanged === other.isChanged &&
+    one.isFailed === other.isFailed &&
+    properties.length === Object.keys(one.state).length &&
+    properties.every((name) => one.state[name] === other.state[name])
   );
 }
 

@@ -23,7 +23,7 @@ export function WhatIf({
   const devices = day.rooms.flatMap((room) => room.devices);
   const [chosen, setChosen] = useState("");
   const device = devices.find(({ id }) => id === chosen) ?? devices[0];
-  const properties = Object.keys(device?.state ?? {});
+  const properties = Object.keys(day.start[device?.id ?? ""] ?? {});
   const [what, setWhat] = useState("");
   const [value, setValue] = useState("");
   const options = [
