@@ -5,7 +5,7 @@ import { build } from "vite";
 const packs = /\/language\/(?:dutch|english|french|german|italian|spanish)\.ts$|^n2words/;
 const yaml = /^js-yaml$/;
 /** The most that all of the core may weigh, and what only reads and hears, in kB gzipped. */
-const budget = 210;
+const budget = 216;
 const hearingBudget = 113;
 
 async function size(external, input = "src/index.ts") {

@@ -49,7 +49,7 @@ export function useAnswer<T>(
     };
     if (current.isBusy) current.next = make;
     else make();
-    // eslint-disable-next-line -- the caller names what its question depends on
+    // The caller names what its question depends on.
   }, depends);
   return answer;
 }

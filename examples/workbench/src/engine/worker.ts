@@ -6,34 +6,32 @@ const workshop = () => import("./workshop.ts");
 type Workshop = Awaited<ReturnType<typeof workshop>>;
 
 /** The same call, once its module is there. */
-function later<Name extends keyof Workshop>(name: Name): Workshop[Name] {
-  const call = async (...given: Parameters<Workshop[Name]>) => {
-    const { [name]: made } = await workshop();
-    return Reflect.apply(made, undefined, given);
-  };
-  return call as Workshop[Name];
+function later<Given extends unknown[], Made>(
+  pick: (from: Workshop) => (...given: Given) => Made | Promise<Made>,
+): (...given: Given) => Promise<Made> {
+  return async (...given) => pick(await workshop())(...given);
 }
 
 const engine = {
   atHome,
   atDesk,
-  problems: later("problems"),
-  findings: later("findings"),
-  complete: later("complete"),
-  explain: later("explain"),
-  definitions: later("definitions"),
-  uses: later("uses"),
-  rename: later("rename"),
-  marks: later("marks"),
-  edited: later("edited"),
-  run: later("run"),
-  keepRun: later("keepRun"),
-  suggestions: later("suggestions"),
-  addCase: later("addCase"),
-  addWritten: later("addWritten"),
-  dayText: later("dayText"),
-  day: later("day"),
-  sayable: later("sayable"),
+  problems: later((from) => from.problems),
+  findings: later((from) => from.findings),
+  complete: later((from) => from.complete),
+  explain: later((from) => from.explain),
+  definitions: later((from) => from.definitions),
+  uses: later((from) => from.uses),
+  rename: later((from) => from.rename),
+  marks: later((from) => from.marks),
+  edited: later((from) => from.edited),
+  run: later((from) => from.run),
+  keepRun: later((from) => from.keepRun),
+  suggestions: later((from) => from.suggestions),
+  addCase: later((from) => from.addCase),
+  addWritten: later((from) => from.addWritten),
+  dayText: later((from) => from.dayText),
+  day: later((from) => from.day),
+  sayable: later((from) => from.sayable),
 };
 
 export type Engine = typeof engine;
