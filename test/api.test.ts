@@ -3,6 +3,7 @@ import { readFileSync } from "node:fs";
 import { promisify } from "node:util";
 import { describe, expect, test } from "vitest";
 import * as core from "../src/index.ts";
+import * as edits from "../src/edits/index.ts";
 import * as exchange from "../src/exchange/index.ts";
 import * as node from "../src/node/index.ts";
 import * as reports from "../src/reports/index.ts";
@@ -22,7 +23,7 @@ describe("every example of docs/api.md runs as it stands", () => {
 });
 
 test("and every function of the library is told of there", () => {
-  const exported = [core, exchange, node, reports].flatMap((of) =>
+  const exported = [core, exchange, edits, node, reports].flatMap((of) =>
     Object.entries(of).flatMap(([name, value]) => (typeof value === "function" ? [name] : [])),
   );
   expect(exported.filter((name) => !text.includes(name))).toEqual([]);

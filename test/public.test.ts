@@ -1,6 +1,7 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import * as core from "../src/index.ts";
+import * as edits from "../src/edits/index.ts";
 import * as exchange from "../src/exchange/index.ts";
 import * as reports from "../src/reports/index.ts";
 import { jsonSchemas, openPhrasebook } from "../src/node/index.ts";
@@ -72,6 +73,8 @@ cases:
   - { hear: turn on constructor, expect: { set: { __proto__: { power: on } } } }
 `;
 const book = readPhrasebook([{ path: "home.yaml", text: named }]);
+const workspace = edits.openWorkspace([{ path: "home.yaml", text: named }]);
+const place = { file: "home.yaml", line: 8, column: 6 };
 const suites = core.readSuites(book, [{ path: "a.suite.yaml", text: suite }]);
 
 /** Fails for any error that was not made for people. */
@@ -91,7 +94,7 @@ const call = (of: object, name: string, ...given: readonly unknown[]): unknown =
 };
 
 describe("every export takes anything", () => {
-  const exported = [core, exchange, reports].flatMap((of) =>
+  const exported = [core, exchange, edits, reports].flatMap((of) =>
     Object.entries(of).flatMap(([name, value]) =>
       typeof value === "function" && name !== "WrongUse" ? [[name, of] as const] : [],
     ),
@@ -103,6 +106,8 @@ describe("every export takes anything", () => {
         await told(() => call(of, name, book, a, b));
         await told(() => call(of, name, [a], b));
         await told(() => call(of, name, book, suites, a));
+        await told(() => call(of, name, workspace, a, b));
+        await told(() => call(of, name, workspace, place, a));
       }),
       { numRuns: 60 },
     );

@@ -6,7 +6,7 @@ import { textOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
 import { itemAdded } from "./adding.ts";
 import { parseText } from "./texts.ts";
-import type { Workspace } from "./workspace.ts";
+import { type Workspace, asked } from "./workspace.ts";
 
 /** What was said, and in what setting. */
 export interface SaidCase {
@@ -22,31 +22,37 @@ export interface SaidCase {
 export type WrittenCase = Readonly<Record<string, unknown>>;
 
 /** A case for what was said: what comes of it in a home that is as the case tells is what is expected. */
-export function caseOf({ book }: Workspace, said: SaidCase): WrittenCase {
-  const { hear, at, language, time, given: states = {} } = said;
-  const home = createSimulated(book, { states, ...given({ time }) });
-  const { outcome, reply } = home.converse(given({ language, at })).say(hear);
-  home.settle();
-  const done = outcome === "act" ? doneIn(home) : {};
-  const isPlain = reply !== "" && !reply.includes("*");
-  const setting = {
-    at,
-    language: language === book.languages[0] ? undefined : language,
-    time,
-    given: Object.keys(states).length > 0 ? states : undefined,
-  };
-  const expect = { outcome, ...done, ...(isPlain && { reply }) };
-  return { hear, ...given(setting), expect };
+export function caseOf(workspace: Workspace, said: SaidCase): WrittenCase {
+  return asked(workspace, "phrase", () => {
+    const { book } = workspace;
+    const { hear, at, language, time, given: states = {} } = said;
+    const home = createSimulated(book, { states, ...given({ time }) });
+    const { outcome, reply } = home.converse(given({ language, at })).say(hear);
+    home.settle();
+    const done = outcome === "act" ? doneIn(home) : {};
+    const isPlain = reply !== "" && !reply.includes("*");
+    const setting = {
+      at,
+      language: language === book.languages[0] ? undefined : language,
+      time,
+      given: Object.keys(states).length > 0 ? states : undefined,
+    };
+    const expect = { outcome, ...done, ...(isPlain && { reply }) };
+    return { hear, ...given(setting), expect };
+  });
 }
 
 /** The edit that adds a case at the end of a suite; undefined where the file has no list of cases. */
 export function caseAdded(
-  { files }: Workspace,
+  workspace: Workspace,
   path: string,
   written: WrittenCase,
 ): Edit | undefined {
-  const source = files.find((file) => file.path === path);
-  return source && itemAdded(parseText(source), ["cases"], written);
+  return asked(workspace, "case", () => {
+    const { files } = workspace;
+    const source = files.find((file) => file.path === path);
+    return source && itemAdded(parseText(source), ["cases"], written);
+  });
 }
 
 /**
@@ -54,14 +60,17 @@ export function caseAdded(
  * where the file has no list of happenings.
  */
 export function happeningAdded(
-  { files, days }: Workspace,
+  workspace: Workspace,
   path: string,
   written: Readonly<Record<string, unknown>>,
 ): Edit | undefined {
-  const source = files.find((file) => file.path === path);
-  if (!source) return undefined;
-  const time = textOf(written["time"]);
-  const happenings = days.find(({ file }) => file === path)?.happenings ?? [];
-  const later = happenings.findIndex((each) => time !== undefined && (each.time ?? "") > time);
-  return itemAdded(parseText(source), ["happenings"], written, later < 0 ? Infinity : later);
+  return asked(workspace, "happening", () => {
+    const { files, days } = workspace;
+    const source = files.find((file) => file.path === path);
+    if (!source) return undefined;
+    const time = textOf(written["time"]);
+    const happenings = days.find(({ file }) => file === path)?.happenings ?? [];
+    const later = happenings.findIndex((each) => time !== undefined && (each.time ?? "") > time);
+    return itemAdded(parseText(source), ["happenings"], written, later < 0 ? Infinity : later);
+  });
 }

@@ -19,7 +19,7 @@ import {
   scalarAt,
   stretchOf,
 } from "./texts.ts";
-import { type Workspace, sightingsWith } from "./workspace.ts";
+import { type Workspace, sightingsWith, asked } from "./workspace.ts";
 
 /** Something that may be written at a place. */
 export interface Completion {
@@ -44,19 +44,21 @@ const blank = "zzblankzz";
  * in patterns, and phrases that the home understands. All of them are told, whatever begins there.
  */
 export function completionsAt(workspace: Workspace, place: Position): Completions | undefined {
-  const source = workspace.files.find(({ path }) => path === place.file);
-  if (!source) return undefined;
-  const file = parseText(source);
-  const offset = offsetOf(file, place);
-  const phrase = phraseAt(workspace, file, offset);
-  if (phrase) return phrase;
-  const [start, end] = wordAround(file.text, offset);
-  const isName = file.text.charAt(start) === "$";
-  const items = isName
-    ? namesIn(workspace, source, start)
-    : firstOffered(workspace, file, [start, end]);
-  const distinct = new Map(items.map((item) => [item.text, item]));
-  return { at: stretchOf(file, start, end), items: [...distinct.values()] };
+  return asked(workspace, "place", () => {
+    const source = workspace.files.find(({ path }) => path === place.file);
+    if (!source) return undefined;
+    const file = parseText(source);
+    const offset = offsetOf(file, place);
+    const phrase = phraseAt(workspace, file, offset);
+    if (phrase) return phrase;
+    const [start, end] = wordAround(file.text, offset);
+    const isName = file.text.charAt(start) === "$";
+    const items = isName
+      ? namesIn(workspace, source, start)
+      : firstOffered(workspace, file, [start, end]);
+    const distinct = new Map(items.map((item) => [item.text, item]));
+    return { at: stretchOf(file, start, end), items: [...distinct.values()] };
+  });
 }
 
 /** The word that a place is in or behind. */

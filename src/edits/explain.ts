@@ -20,7 +20,7 @@ import {
   stretchOf,
 } from "./texts.ts";
 import { meantAt } from "./uses.ts";
-import { type Workspace, keptOf } from "./workspace.ts";
+import { type Workspace, keptOf, asked } from "./workspace.ts";
 
 /** What stands at a place, for somebody who points at it. */
 export interface Explanation {
@@ -38,32 +38,34 @@ export interface Explanation {
  * what a key is for.
  */
 export function explainAt(workspace: Workspace, place: Position): Explanation | undefined {
-  const source = workspace.files.find(({ path }) => path === place.file);
-  if (!source) return undefined;
-  const meant = meantAt(workspace, place);
-  if (meant) {
-    const { entity, at } = meant;
-    const { title, lines } = describeEntity(workspace.book, entity);
-    return { at, title: `${entity.id}: ${title}`, lines, entity };
-  }
-  const file = parseText(source);
-  const found = scalarAt(file, offsetOf(file, place));
-  if (!found) return undefined;
-  const inside = insideOf(file, found.node);
-  const at = stretchOf(file, ...inside);
-  if (!found.isKey) {
-    const seen = sightingsAt(workspace, file, inside);
-    const pattern = seen.find((each) => each.sees === "pattern");
-    if (pattern) return { at, ...explainPattern(workspace, source, pattern) };
-    const name = seen.find((each) => each.sees === "name");
-    if (name) return { at, ...explainName(workspace.book, name) };
-    const value = seen.find((each) => each.sees === "value");
-    if (value) return { at, title: value.what, lines: [value.allowed] };
-  }
-  const root = schemaOf(workspace, source.path);
-  const description = root && descriptionAt(root, file.value, found.path);
-  if (description === undefined || !found.isKey) return undefined;
-  return { at, title: String(found.path.at(-1)), lines: [description] };
+  return asked(workspace, "place", () => {
+    const source = workspace.files.find(({ path }) => path === place.file);
+    if (!source) return undefined;
+    const meant = meantAt(workspace, place);
+    if (meant) {
+      const { entity, at } = meant;
+      const { title, lines } = describeEntity(workspace.book, entity);
+      return { at, title: `${entity.id}: ${title}`, lines, entity };
+    }
+    const file = parseText(source);
+    const found = scalarAt(file, offsetOf(file, place));
+    if (!found) return undefined;
+    const inside = insideOf(file, found.node);
+    const at = stretchOf(file, ...inside);
+    if (!found.isKey) {
+      const seen = sightingsAt(workspace, file, inside);
+      const pattern = seen.find((each) => each.sees === "pattern");
+      if (pattern) return { at, ...explainPattern(workspace, source, pattern) };
+      const name = seen.find((each) => each.sees === "name");
+      if (name) return { at, ...explainName(workspace.book, name) };
+      const value = seen.find((each) => each.sees === "value");
+      if (value) return { at, title: value.what, lines: [value.allowed] };
+    }
+    const root = schemaOf(workspace, source.path);
+    const description = root && descriptionAt(root, file.value, found.path);
+    if (description === undefined || !found.isKey) return undefined;
+    return { at, title: String(found.path.at(-1)), lines: [description] };
+  });
 }
 
 function sightingsAt(

@@ -6,7 +6,7 @@ import { printPosition } from "../source/position.ts";
 import { schemaOf } from "./kinds-of-files.ts";
 import { valuesAt } from "./schema.ts";
 import { type Parsed, idIn, insideOf, offsetOf, parseText, scalarAt, stretchOf } from "./texts.ts";
-import { type Workspace, keptOf } from "./workspace.ts";
+import { type Workspace, keptOf, asked } from "./workspace.ts";
 
 /** A way to mend a finding, for somebody to choose. */
 export interface Fix {
@@ -22,19 +22,22 @@ const mostFixes = 3;
  * for nothing the nearest of what there is. Empty where only the person can know.
  */
 export function fixesFor(workspace: Workspace, finding: Finding): Fix[] {
-  const source = workspace.files.find(({ path }) => path === finding.at.file);
-  if (!source || finding.at.line < 1) return [];
-  const file = parseText(source);
-  const certain = editFor(finding, source);
-  const title = finding.remedy?.remedy === "take out" ? "take it out" : (finding.fix ?? "mend it");
-  const fixes = certain ? [{ title, edits: [certain] }] : [];
-  const others = [
-    ...referencesInstead(workspace, file, finding),
-    ...valuesInstead(workspace, file, finding),
-  ];
-  const known = new Set(certain ? [certain.text] : []);
-  const added = others.filter(({ edits }) => edits.every(({ text }) => !known.has(text)));
-  return [...fixes, ...added].slice(0, mostFixes);
+  return asked(workspace, "finding", () => {
+    const source = workspace.files.find(({ path }) => path === finding.at.file);
+    if (!source || finding.at.line < 1) return [];
+    const file = parseText(source);
+    const certain = editFor(finding, source);
+    const title =
+      finding.remedy?.remedy === "take out" ? "take it out" : (finding.fix ?? "mend it");
+    const fixes = certain ? [{ title, edits: [certain] }] : [];
+    const others = [
+      ...referencesInstead(workspace, file, finding),
+      ...valuesInstead(workspace, file, finding),
+    ];
+    const known = new Set(certain ? [certain.text] : []);
+    const added = others.filter(({ edits }) => edits.every(({ text }) => !known.has(text)));
+    return [...fixes, ...added].slice(0, mostFixes);
+  });
 }
 
 /** The nearest of what there is, in the place of an id that stands for nothing. */

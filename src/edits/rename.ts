@@ -8,7 +8,7 @@ import { type Entity, definitionsOf } from "./entities.ts";
 import { entryAdded } from "./adding.ts";
 import { parseText } from "./texts.ts";
 import { meantAt, placesOf } from "./uses.ts";
-import { type Workspace, withTexts } from "./workspace.ts";
+import { type Workspace, withTexts, asked } from "./workspace.ts";
 
 /** Edits in several files, or why they cannot be made. */
 export type Renaming = { ok: true; edits: readonly Edit[] } | { ok: false; reason: string };
@@ -22,31 +22,36 @@ const idForm = /^[\p{Ll}\p{Lo}\p{N}]+(?:-[\p{Ll}\p{Lo}\p{N}]+)*$/u;
  * is wrong with it and in what voice may do.
  */
 export function renameAt(workspace: Workspace, place: Position, to: string): Renaming {
-  const meant = meantAt(workspace, place);
-  if (!meant) return { ok: false, reason: "nothing with an id stands here" };
-  const { entity } = meant;
-  if (!idForm.test(to)) {
-    return { ok: false, reason: "an id is small letters and digits, joined by hyphens: kiln-vent" };
-  }
-  const [definition] = definitionsOf(workspace, entity);
-  if (!definition || entity.sort === "property" || entity.sort === "action") {
-    return { ok: false, reason: `${entity.id} is not this phrasebook's own` };
-  }
-  if (isTaken(workspace, { ...entity, id: to })) {
-    return { ok: false, reason: `there is a ${entity.sort} "${to}" already` };
-  }
-  const edits = placesOf(workspace, entity).map(({ file, start, end }): Edit => {
-    return { file, start, end, text: to };
+  return asked(workspace, "place", () => {
+    const meant = meantAt(workspace, place);
+    if (!meant) return { ok: false, reason: "nothing with an id stands here" };
+    const { entity } = meant;
+    if (!idForm.test(to)) {
+      return {
+        ok: false,
+        reason: "an id is small letters and digits, joined by hyphens: kiln-vent",
+      };
+    }
+    const [definition] = definitionsOf(workspace, entity);
+    if (!definition || entity.sort === "property" || entity.sort === "action") {
+      return { ok: false, reason: `${entity.id} is not this phrasebook's own` };
+    }
+    if (isTaken(workspace, { ...entity, id: to })) {
+      return { ok: false, reason: `there is a ${entity.sort} "${to}" already` };
+    }
+    const edits = placesOf(workspace, entity).map(({ file, start, end }): Edit => {
+      return { file, start, end, text: to };
+    });
+    const all = [...edits, ...namesKept(workspace, entity)];
+    const after = withTexts(workspace, ({ path, text }) =>
+      applyEdits(
+        text,
+        all.filter(({ file }) => file === path),
+      ),
+    );
+    const reason = difference(workspace, after, entity.id, to);
+    return reason === undefined ? { ok: true, edits: all } : { ok: false, reason };
   });
-  const all = [...edits, ...namesKept(workspace, entity)];
-  const after = withTexts(workspace, ({ path, text }) =>
-    applyEdits(
-      text,
-      all.filter(({ file }) => file === path),
-    ),
-  );
-  const reason = difference(workspace, after, entity.id, to);
-  return reason === undefined ? { ok: true, edits: all } : { ok: false, reason };
 }
 
 function isTaken(workspace: Workspace, entity: Entity): boolean {

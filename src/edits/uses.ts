@@ -20,7 +20,7 @@ import {
   stretchOf,
   writtenAt,
 } from "./texts.ts";
-import { type Workspace, keptOf } from "./workspace.ts";
+import { type Workspace, keptOf, asked } from "./workspace.ts";
 
 /** A place where something is spoken of. */
 export interface Use {
@@ -99,14 +99,18 @@ export function meantAt(workspace: Workspace, place: Position): Meant | undefine
  * with an id stands.
  */
 export function definitionsAt(workspace: Workspace, place: Position): Stretch[] {
-  const meant = meantAt(workspace, place);
-  return meant ? definitionsOf(workspace, meant.entity) : [];
+  return asked(workspace, "place", () => {
+    const meant = meantAt(workspace, place);
+    return meant ? definitionsOf(workspace, meant.entity) : [];
+  });
 }
 
 /** Every place where what stands at a place is defined or spoken of, by file and place. */
 export function usesAt(workspace: Workspace, place: Position): Stretch[] {
-  const meant = meantAt(workspace, place);
-  return meant ? placesOf(workspace, meant.entity) : [];
+  return asked(workspace, "place", () => {
+    const meant = meantAt(workspace, place);
+    return meant ? placesOf(workspace, meant.entity) : [];
+  });
 }
 
 /** Every place of something: where it is defined, and where it is spoken of. */

@@ -3,7 +3,7 @@ import { usualLanguages } from "../book/read.ts";
 import { type SourceText, readTexts } from "../document/document.ts";
 import type { Sighting } from "../document/sightings.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
-import { WrongUse } from "../source/wrong-use.ts";
+import { WrongUse, madeOf } from "../source/wrong-use.ts";
 import { type Day, readDays } from "../suites/day.ts";
 import { type Suites, readSuites } from "../suites/read.ts";
 import { partSources } from "../suites/sources.ts";
@@ -52,7 +52,10 @@ export function openWorkspace(
   sources: readonly SourceText[],
   options: WorkspaceOptions = {},
 ): Workspace {
-  const files = readTexts(sources);
+  return madeOf("list of options", () => opening(readTexts(sources), options));
+}
+
+function opening(files: readonly SourceText[], options: WorkspaceOptions): Workspace {
   const listener: Listener = { see: undefined };
   const { phrasebook, suites: suiteTexts, days: dayTexts } = partSources(files);
   let workspace: Workspace | undefined;
@@ -77,6 +80,16 @@ export function keptOf(workspace: Workspace): Kept {
   const kept = opened.get(workspace);
   if (kept) return kept;
   throw new WrongUse("pass a workspace: what openWorkspace returned");
+}
+
+/**
+ * What is made of a workspace and something else that was passed.
+ *
+ * @throws WrongUse for what is no workspace, or not what is meant.
+ */
+export function asked<T>(workspace: Workspace, what: string, make: () => T): T {
+  keptOf(workspace);
+  return madeOf(what, make);
 }
 
 /** What readers see of the files that one is read with, that one having another text. */

@@ -1,4 +1,5 @@
 import { getPosition, getTimes } from "suncalc";
+import { type Book, asBook } from "../book/book.ts";
 import type { Days, Trigger } from "../model/trigger.ts";
 import type { Location } from "../model/home.ts";
 import { parseUntil, partsOf } from "../phrasebook/recurrence.ts";
@@ -57,10 +58,15 @@ export interface Daylight {
   sunset?: string;
 }
 
-/** The light of a day in a home, `2026-03-02`; nothing where nobody wrote where the home is. */
-export function daylightOf({ place }: { place?: Location | undefined }, date: string): Daylight {
+/**
+ * The light of a day in a home, `2026-03-02`; nothing where nobody wrote where the home is.
+ *
+ * @throws WrongUse for what is no phrasebook.
+ */
+export function daylightOf(of: Book, date: string): Daylight {
+  const { place } = asBook(of);
   const clockOf = (event: "sunrise" | "sunset"): string | undefined => {
-    if (!place || !isDate(date)) return undefined;
+    if (!place || typeof date !== "string" || !isDate(date)) return undefined;
     const days: Days = { days: "every" };
     const trigger = { trigger: "sun", event, offset: 0, days } as const;
     const instant = instantOn(trigger, date, place.timezone, place);
