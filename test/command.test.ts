@@ -3,6 +3,7 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSyn
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { Ajv2020 } from "ajv/dist/2020.js";
+import { load } from "js-yaml";
 import { afterAll, describe, expect, test } from "vitest";
 
 import { type JsonSchemaName, jsonSchemas } from "../src/node/index.ts";
@@ -272,6 +273,17 @@ describe("calm-phrase new", () => {
     // What it says to try next is what is tried here.
     const [, next = ""] = /^Try it: +calm-phrase (.*)$/m.exec(begun.out) ?? [];
     expect(run(next.split(" ")).out).toMatch(/8 passed, 0 failed/);
+  });
+
+  test("names the schemas to editors, which stand beside it and hold", () => {
+    const path = join(folder, "for-editors");
+    run(["new", path]);
+    for (const name of ["home.yaml", "first-words.suite.yaml"]) {
+      const text = readFileSync(join(path, name), "utf8");
+      const [, schema = ""] = /^# yaml-language-server: \$schema=(\S+)\n/u.exec(text) ?? [];
+      const read: unknown = JSON.parse(readFileSync(join(path, schema), "utf8"));
+      expect(new Ajv2020({ strict: false }).compile(Object(read))(load(text))).toBe(true);
+    }
   });
 
   test("never writes over a folder with something in it", () => {

@@ -1,8 +1,14 @@
 import { WrongUse } from "../source/wrong-use.ts";
-import { mkdir, readdir, writeFile } from "node:fs/promises";
+import { copyFile, mkdir, readdir, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import { exit } from "./exit.ts";
 import { print, printJson } from "./output.ts";
+
+/** Names the schema of a file to editors that read YAML with a language server. */
+const schemaLine = (name: string): string =>
+  `# yaml-language-server: $schema=${schemaFolder}/${name}.schema.json\n`;
+const schemaFolder = ".schemas";
+const schemas = ["phrasebook", "suite", "day"] as const;
 
 const home = `phrasebook: My home
 languages: [en-GB]
@@ -48,9 +54,17 @@ export async function begin(folder: string, { json }: { json?: boolean }): Promi
   if ((await readdir(folder)).length > 0) {
     throw new WrongUse(`"${folder}" is not empty: name a new folder`);
   }
-  const files = { "home.yaml": home, "first-words.suite.yaml": suite };
+  const files = {
+    "home.yaml": schemaLine("phrasebook") + home,
+    "first-words.suite.yaml": schemaLine("suite") + suite,
+  };
   const written = Object.keys(files).map((name) => join(folder, name));
   for (const [name, text] of Object.entries(files)) await writeFile(join(folder, name), text);
+  await mkdir(join(folder, schemaFolder));
+  for (const name of schemas) {
+    const file = `${name}.schema.json`;
+    await copyFile(new URL(`schema/${file}`, import.meta.url), join(folder, schemaFolder, file));
+  }
   if (json) printJson({ version: 1, written });
   else print(`${written.join("\n")}\n\nTry it:  calm-phrase test --in ${folder}`);
   return exit.fine;

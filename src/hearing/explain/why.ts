@@ -89,6 +89,9 @@ export function explain(
   nearest: readonly NearMiss[],
 ): Why {
   const { commands } = composition;
+  const barred = commands.some(({ understood }) => clearReading(understood))
+    ? []
+    : barredIn(book, engine.language, utterance);
   return {
     words: wordRoles(book, engine, utterance, composition),
     readings: commands.flatMap(({ understood }, index) =>
@@ -96,13 +99,18 @@ export function explain(
         commands.length === 1 ? readingWhy(ranked) : { command: index + 1, ...readingWhy(ranked) },
       ),
     ),
-    nearest,
-    barred: commands.some(({ understood }) => clearReading(understood))
-      ? []
-      : barredIn(book, engine.language, utterance),
+    // What was named and is barred is not to be made to mean something else.
+    nearest: barred.length > 0 ? nearest.map(withoutPaste) : nearest,
+    barred,
     cut: commands.some(({ understood }) => understood.paths.cut),
     steps: composition.steps,
   };
+}
+
+function withoutPaste(near: NearMiss): NearMiss {
+  const told = { ...near };
+  delete told.paste;
+  return told;
 }
 
 function wordRoles(

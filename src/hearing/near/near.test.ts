@@ -138,3 +138,11 @@ test("of several commands the one that fails is explained, without what says whe
 test.each(["", "…", "?!", "  "])("nothing comes near to nothing: “%s”", (said) => {
   expect(book.why(book.hear(said)).nearest).toEqual([]);
 });
+
+test("a name that voice is barred from is not advised to mean anything else", () => {
+  const kettle = "  kettle: { kind: plug, voice: barred }\n  floor: { kind: thermostat }\n";
+  const barred = readPhrasebook([{ path: "home.yaml", text: text + kettle }]);
+  const why = barred.why(barred.hear("turn on the kettle"));
+  expect(why.barred).toMatchObject([{ device: "kettle" }]);
+  expect(why.nearest.flatMap(({ paste }) => paste ?? [])).toEqual([]);
+});
