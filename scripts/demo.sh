@@ -13,3 +13,4 @@ calm_phrase test
 calm_phrase hear "extractor to sixty percent"
 calm_phrase hear "turn on the ceiling light" --at kiln-shelf
 calm_phrase hear "extractr to sixty"
+printf '\nTo open the workbench on this home:  npm run workbench\n'

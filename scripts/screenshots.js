@@ -10,9 +10,10 @@ import { preview } from "vite";
 
 const folder = "docs/screenshots";
 
-async function pages() {
+/** Pictures of a built example in the browser. */
+async function example(name, take) {
   const server = await preview({
-    root: "examples/first-words",
+    root: `examples/${name}`,
     preview: { host: "127.0.0.1", port: 0 },
     logLevel: "silent",
   });
@@ -22,14 +23,59 @@ async function pages() {
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`http://127.0.0.1:${server.httpServer.address().port}/`);
-  await page.fill("#phrase", "please set the extractor to sixty percent");
-  await page.press("#phrase", "Enter");
-  await page.screenshot({ path: `${folder}/first-words.png` });
-  await page.fill("#phrase", "extractr to sixty");
-  await page.press("#phrase", "Enter");
-  await page.screenshot({ path: `${folder}/first-words-unknown.png` });
+  const shot = async (picture) => {
+    await sleep(700);
+    await page.screenshot({ path: `${folder}/${picture}.png` });
+  };
+  await take(page, shot);
   await browser.close();
   await server.close();
+}
+
+async function pages() {
+  await example("first-words", async (page, shot) => {
+    await page.fill("#phrase", "please set the extractor to sixty percent");
+    await page.press("#phrase", "Enter");
+    await shot("first-words");
+  });
+  await example("wall-panel", async (page, shot) => {
+    await page.fill("input", "turn on the till lamp");
+    await page.press("input", "Enter");
+    await page.waitForSelector("#till-lamp.on");
+    await shot("wall-panel");
+  });
+  await example("workbench", async (page, shot) => {
+    await page.waitForSelector(".room");
+    const phrases = [
+      "open the gate",
+      "extractor to sixty percent",
+      "turn on the display lights and dim the loft ceiling light to 30",
+    ];
+    for (const phrase of phrases) {
+      await page.fill("#phrase", phrase);
+      await page.press("#phrase", "Enter");
+      await sleep(500);
+    }
+    await shot("workbench-desk");
+    await page.keyboard.press("Alt+2");
+    await page.waitForSelector(".cm-content");
+    await page.locator(".files button", { hasText: "intents.yaml" }).click();
+    await sleep(1500);
+    await page
+      .locator(".cm-line", { hasText: "set | run | give" })
+      .click({ position: { x: 130, y: 8 } });
+    await page.mouse.move(700, 790);
+    await sleep(1500);
+    await shot("workbench-phrasebook");
+    await page.keyboard.press("Alt+3");
+    await page.waitForSelector(".counts");
+    await page.locator(".suite summary").first().click();
+    await shot("workbench-suites");
+    await page.keyboard.press("Alt+4");
+    await page.waitForSelector(".axis");
+    await page.locator(".log button", { hasText: "evening-firing starts" }).click();
+    await shot("workbench-day");
+  });
 }
 
 /** A command in a terminal window of 100 columns, on a screen of its own. */

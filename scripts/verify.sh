@@ -31,6 +31,7 @@ fi
 npm ci --no-audit --no-fund --loglevel=error
 npm run --silent build
 npm run --silent build:examples
+npm run --silent build:site -w site
 npm run --silent check:format
 npm run --silent check:lint
 npm run --silent check:types

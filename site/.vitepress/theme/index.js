@@ -1,0 +1,4 @@
+import DefaultTheme from "vitepress/theme";
+import "./look.css";
+
+export default DefaultTheme;
