@@ -1,7 +1,9 @@
 // Every type that a value of the library shows is exported by one of its doors.
 import ts from "typescript";
 
-const doors = ["index", "exchange", "reports", "edits", "node", "vitest"].map((name) => `dist/${name}.d.ts`);
+const doors = ["index", "exchange", "reports", "edits", "node", "vitest"].map(
+  (name) => `dist/${name}.d.ts`,
+);
 const program = ts.createProgram(doors, {
   target: ts.ScriptTarget.ES2022,
   module: ts.ModuleKind.NodeNext,
