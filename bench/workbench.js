@@ -49,7 +49,7 @@ await page.evaluate(`{
   const data = new DataTransfer();
   data.items.add(new File([${JSON.stringify(text)}], "home.yaml"));
   const drop = new DragEvent("drop", { dataTransfer: data, bubbles: true, cancelable: true });
-  document.querySelector(".inside").dispatchEvent(drop);
+  document.querySelector(".bench").dispatchEvent(drop);
 }`);
 await page.waitForSelector("h1:has-text('Many things')");
 

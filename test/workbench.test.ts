@@ -271,7 +271,7 @@ describe("files", () => {
       data.items.add(new File([text], "home.yaml"));
       data.items.add(new File(["nothing of ours"], "notes.txt"));
       const drop = new DragEvent("drop", { dataTransfer: data, bubbles: true, cancelable: true });
-      document.querySelector(".inside").dispatchEvent(drop);
+      document.querySelector(".bench").dispatchEvent(drop);
     }`);
     await page.waitForSelector("h1:has-text('Dropped')");
     await page.waitForSelector("#device-lamp");

@@ -24,7 +24,7 @@ import { type Workspace, sightingsWith, asked } from "./workspace.ts";
 /** Something that may be written at a place. */
 export interface Completion {
   text: string;
-  /** What it is: `room`, `key`, `value`, `slot`, `fragment`, `phrase`. */
+  /** What it is: `room`, `key`, `value`, `slot`, `fragment`, `phrase`, `name`. */
   sort: string;
   /** More of it, in a few words. */
   detail?: string;
@@ -210,7 +210,7 @@ function statesOf({ book }: Workspace): Completion[] {
   });
 }
 
-/** Phrases that the home understands, where one is heard in a suite or a day. */
+/** Phrases that the home understands, where one is heard in a suite or a day; names, where none begins so. */
 function phraseAt(workspace: Workspace, file: Parsed, offset: number): Completions | undefined {
   if (!/\.(?:suite|day)\.ya?ml$/iu.test(file.path)) return undefined;
   const text = file.text.slice(0, offset) + blank + file.text.slice(offset);
@@ -219,12 +219,23 @@ function phraseAt(workspace: Workspace, file: Parsed, offset: number): Completio
   if (!found || found.isKey || !found.path.includes("hear")) return undefined;
   const [start, end] = insideOf(tried, found.node);
   const typed = file.text.slice(start, offset).toLowerCase();
+  const begins = (each: string, by: string): boolean => each.toLowerCase().startsWith(by);
   const { book } = workspace;
-  const items = listSayable(book).flatMap(({ id, phrases, questions }) =>
-    [...phrases, ...questions].map((each): Completion => {
-      return { text: each, sort: "phrase", detail: id };
-    }),
+  const sayable = listSayable(book);
+  const phrases = sayable.flatMap(({ id, phrases: said, questions }) =>
+    [...said, ...questions].map((each) => ({ text: each, sort: "phrase", detail: id })),
   );
-  const beginning = items.filter((item) => item.text.toLowerCase().startsWith(typed));
-  return { at: stretchOf(file, start, end - blank.length), items: beginning };
+  const beginning = phrases.filter((item) => begins(item.text, typed));
+  if (beginning.length > 0) {
+    return { at: stretchOf(file, start, end - blank.length), items: beginning };
+  }
+  const word = /[\p{L}\p{N}]*$/u.exec(typed)?.[0] ?? "";
+  const things = [book.devices, book.groups, book.rooms, book.zones].flatMap((map) => [
+    ...map.values(),
+  ]);
+  const names = things.flatMap(({ id, names: all }) =>
+    all.map((name) => ({ text: name.text, sort: "name", detail: id })),
+  );
+  const items = names.filter((item) => begins(item.text, word));
+  return { at: stretchOf(file, offset - word.length, offset), items };
 }

@@ -171,6 +171,7 @@ describe("what may be written", () => {
     ["a routine", suite.replace("routine: close-up", "routine: ¦"), ["close-up"]],
     ["an outcome", suite.replace("{ routine: close-up }", "¦"), ["act", "unknown"]],
     ["a device", suite.replace("set: { till-lamp", "set: { ¦"), ["till-lamp", "row"]],
+    ["a name in a phrase", suite.replace("glow to forty percent", "dim the ti¦"), ["till lamp"]],
     ["a phrase", suite.replace("glow to forty percent", "turn on ¦"), ["turn on till lamp"]],
   ])("in a suite %s", (_what, text, wanted) => {
     expect(offered(home, text)).toEqual(expect.arrayContaining(wanted));

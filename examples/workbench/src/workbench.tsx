@@ -1,5 +1,5 @@
 import { Suspense, lazy, useEffect, useState } from "react";
-import { DropZone, Tab, TabList, TabPanel, Tabs } from "react-aria-components";
+import { Tab, TabList, TabPanel, Tabs } from "react-aria-components";
 import { useFindings } from "./findings.tsx";
 import { readDropped } from "./files/opening.ts";
 import { Desk } from "./panels/desk.tsx";
@@ -22,6 +22,7 @@ const panels: readonly { id: Panel; name: string }[] = [
 export function Workbench() {
   const { work, act } = useBench();
   const [isAsking, setAsking] = useState(false);
+  const [isOver, setOver] = useState(false);
   const name = /^phrasebook:\s*(.+?)\s*$/mu.exec(
     work.files.map(({ text }) => text).join("\n"),
   )?.[1];
@@ -47,73 +48,78 @@ export function Workbench() {
     };
   }, [act]);
   return (
-    <DropZone className="bench" aria-label="Files may be dropped here" onDrop={() => undefined}>
-      <div
-        className="inside"
-        onDragOver={(event) => {
-          event.preventDefault();
-        }}
-        onDrop={(event) => {
-          event.preventDefault();
-          void readDropped(event.dataTransfer).then((files) => {
-            if (files.length > 0)
-              act({ deed: "open", files, news: `Opened ${files.length} files.` });
-            else
-              act({ deed: "tell", news: "Nothing dropped belongs to a home: YAML, CSV or a zip." });
-          });
+    <div
+      className={isOver ? "bench over" : "bench"}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => {
+        setOver(false);
+      }}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        void readDropped(event.dataTransfer).then((files) => {
+          if (files.length > 0) {
+            act({ deed: "open", files, news: `Opened ${files.length} files.` });
+          } else {
+            const news = "Nothing dropped belongs to a home: YAML, CSV or a zip.";
+            act({ deed: "tell", news });
+          }
+        });
+      }}
+    >
+      <Tabs
+        className="tabs"
+        selectedKey={work.panel}
+        onSelectionChange={(key) => {
+          const panel = panels.find(({ id }) => id === key);
+          if (panel) act({ deed: "show", panel: panel.id });
         }}
       >
-        <Tabs
-          className="tabs"
-          selectedKey={work.panel}
-          onSelectionChange={(key) => {
-            const panel = panels.find(({ id }) => id === key);
-            if (panel) act({ deed: "show", panel: panel.id });
-          }}
-        >
-          <header className="top">
-            <h1>
-              {title} <small>Calm Phrase workbench</small>
-            </h1>
-            <TabList aria-label="Panels" className="tab-list">
-              {panels.map(({ id, name: label }, index) => (
-                <Tab key={id} id={id} className="tab">
-                  {label}
-                  <kbd aria-hidden="true">Alt {index + 1}</kbd>
-                </Tab>
-              ))}
-            </TabList>
-            <Standing />
-            <HomeMenu
-              title={title}
-              onShortcuts={() => {
-                setAsking(true);
-              }}
-            />
-          </header>
-          <main>
-            <TabPanel id="desk" className="panel">
-              <Desk />
+        <header className="top">
+          <h1>
+            {title} <small>Calm Phrase workbench</small>
+          </h1>
+          <TabList aria-label="Panels" className="tab-list">
+            {panels.map(({ id, name: label }, index) => (
+              <Tab key={id} id={id} className="tab">
+                {label}
+                <kbd aria-hidden="true">Alt {index + 1}</kbd>
+              </Tab>
+            ))}
+          </TabList>
+          <Standing />
+          <HomeMenu
+            title={title}
+            onShortcuts={() => {
+              setAsking(true);
+            }}
+          />
+        </header>
+        <main>
+          <TabPanel id="desk" className="panel">
+            <Desk />
+          </TabPanel>
+          <Suspense fallback={<p className="quiet waiting">One moment …</p>}>
+            <TabPanel id="phrasebook" className="panel">
+              <Phrasebook />
             </TabPanel>
-            <Suspense fallback={<p className="quiet waiting">One moment …</p>}>
-              <TabPanel id="phrasebook" className="panel">
-                <Phrasebook />
-              </TabPanel>
-              <TabPanel id="suites" className="panel">
-                <Suites />
-              </TabPanel>
-              <TabPanel id="day" className="panel">
-                <Day />
-              </TabPanel>
-            </Suspense>
-          </main>
-        </Tabs>
-        <p className="news" role="status">
-          {work.news}
-        </p>
-        <Shortcuts isOpen={isAsking} onOpenChange={setAsking} />
-      </div>
-    </DropZone>
+            <TabPanel id="suites" className="panel">
+              <Suites />
+            </TabPanel>
+            <TabPanel id="day" className="panel">
+              <Day />
+            </TabPanel>
+          </Suspense>
+        </main>
+      </Tabs>
+      <p className="news" role="status">
+        {work.news}
+      </p>
+      <Shortcuts isOpen={isAsking} onOpenChange={setAsking} />
+    </div>
   );
 }
 

@@ -39,8 +39,10 @@ export function Listen({
     recogniser.start();
   };
   return (
-    <Button className="button" onPress={listen} isDisabled={isListening}>
-      {isListening ? "Listening …" : "Speak"}
-    </Button>
+    <span title="Your browser listens. Some send what they hear to their maker; nothing else here leaves this machine.">
+      <Button className="button" onPress={listen} isDisabled={isListening}>
+        {isListening ? "Listening …" : "Speak"}
+      </Button>
+    </span>
   );
 }
