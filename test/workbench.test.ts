@@ -348,6 +348,22 @@ describe.each([
   );
 });
 
+test("nothing that it holds can be sent anywhere", async () => {
+  const context = await shown.browser.newContext();
+  const held = await context.newPage();
+  const refused: string[] = [];
+  held.on("console", (message) => refused.push(message.text()));
+  await held.goto(shown.address);
+  await held.waitForSelector(".room");
+  const sent = held.evaluate(async () => {
+    const answer = await fetch("http://127.0.0.1:9/", { method: "POST", body: "a home" });
+    return answer.status;
+  });
+  await expect(sent).rejects.toThrow();
+  expect(refused.join()).toContain("Content Security Policy");
+  await context.close();
+});
+
 test("every key that does something is listed", async () => {
   await page.click("h1");
   await page.keyboard.press("?");
