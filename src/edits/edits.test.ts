@@ -269,6 +269,15 @@ describe("another id", () => {
     const refused = renamed(rule.replace("  kiln-vent:", "  kiln¦-vent:"), "extractor");
     expect(refused).toContain("voice");
   });
+  test("is refused where people would have to say something else", () => {
+    const kind = "kinds: { loom: { properties: { pace: { type: number } } } }\n";
+    const own = `${home.replace("kind: fan", "kind: loom").replace(", vent at {$kiln-vent.speed}", "")}${kind}`;
+    expect(renamed(own.replace("{ loom:", "{ lo¦om:"), "weaver")).toContain("people say");
+    const said = own
+      .replace("{ loom: {", "{ loom: { said: { one: loom },")
+      .replace("{ loom:", "{ lo¦om:");
+    expect(renamed(said, "weaver")).not.toEqual(expect.any(String));
+  });
   test("is refused for what ships", () => {
     expect(renamed(home.replace("kind: fan", "kind: f¦an"), "wind")).toContain("own");
   });

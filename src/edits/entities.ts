@@ -31,7 +31,7 @@ export interface Entity {
 }
 
 /** The section of files in which each sort of thing is written, by its id. */
-const sections = {
+export const sections = {
   room: "rooms",
   zone: "zones",
   voicepoint: "voicepoints",

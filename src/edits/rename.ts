@@ -1,10 +1,12 @@
 import { type Edit, applyEdits } from "../document/mending.ts";
 import { valueAt } from "../document/value-at.ts";
+import type { Book } from "../book/book.ts";
+import { idAdvice, idForm } from "../phrasebook/schema/phrasebook.ts";
 import { entityOf } from "../model/members.ts";
 import type { Device } from "../model/home.ts";
 import type { Finding } from "../source/finding.ts";
 import { printPosition, type Position } from "../source/position.ts";
-import { type Entity, definitionsOf } from "./entities.ts";
+import { type Entity, type EntitySort, definitionsOf, sections } from "./entities.ts";
 import { entryAdded } from "./adding.ts";
 import { parseText } from "./texts.ts";
 import { meantAt, placesOf } from "./uses.ts";
@@ -12,9 +14,6 @@ import { type Workspace, withTexts, asked } from "./workspace.ts";
 
 /** Edits in several files, or why they cannot be made. */
 export type Renaming = { ok: true; edits: readonly Edit[] } | { ok: false; reason: string };
-
-/** What may be an id: small letters and digits, joined by hyphens. */
-const idForm = /^[\p{Ll}\p{Lo}\p{N}]+(?:-[\p{Ll}\p{Lo}\p{N}]+)*$/u;
 
 /**
  * Gives what stands at a place another id, wherever it is written. What people say stays: what was called
@@ -26,12 +25,7 @@ export function renameAt(workspace: Workspace, place: Position, to: string): Ren
     const meant = meantAt(workspace, place);
     if (!meant) return { ok: false, reason: "nothing with an id stands here" };
     const { entity } = meant;
-    if (!idForm.test(to)) {
-      return {
-        ok: false,
-        reason: "an id is small letters and digits, joined by hyphens: kiln-vent",
-      };
-    }
+    if (!idForm.test(to)) return { ok: false, reason: idAdvice };
     const [definition] = definitionsOf(workspace, entity);
     if (!definition || entity.sort === "property" || entity.sort === "action") {
       return { ok: false, reason: `${entity.id} is not this phrasebook's own` };
@@ -80,30 +74,38 @@ function difference(
       return `what voice may do with ${key} would change: a rule under voice: means it by its id`;
     }
   }
-  return before.book.devices.size === after.book.devices.size
+  if (before.book.devices.size !== after.book.devices.size) return "a device would be lost";
+  return saidIn(before.book) === saidIn(after.book)
     ? undefined
-    : "a device would be lost";
+    : `what people say would change: give ${id} a name of its own first`;
+}
+
+/** Every name that is said in a home, whatever bears it. */
+function saidIn(book: Book): string {
+  const named = [book.devices, book.groups, book.rooms, book.zones, book.routines];
+  const names = named.flatMap((map) => [...map.values()].flatMap((each) => each.names));
+  return JSON.stringify(
+    [...names, ...book.kindNouns].map(({ text, language }) => `${language} ${text}`).sort(),
+  );
 }
 
 function guardsOf({ voice, safe, safeActions, bulk }: Device): string {
   return JSON.stringify([voice, safe, safeActions, bulk]);
 }
 
-const named: Readonly<Record<string, string>> = {
-  device: "devices",
-  room: "rooms",
-  zone: "zones",
-  group: "groups",
-  routine: "routines",
-};
+/** Things that people name, by their ids where no name is written. */
+const namedSorts = ["room", "zone", "device", "group", "routine"] as const;
+
+function isNamed(sort: EntitySort): sort is (typeof namedSorts)[number] {
+  return namedSorts.some((each) => each === sort);
+}
 
 /** The edits by which something that was called by its id is called so still, wherever it is written. */
 function namesKept({ files }: Workspace, { sort, id }: Entity): Edit[] {
-  const section = named[sort];
-  if (section === undefined) return [];
+  if (!isNamed(sort)) return [];
   return files.flatMap((source) => {
     const file = parseText(source);
-    const path = [section, id];
+    const path = [sections[sort], id];
     const hasName = valueAt(file.value, [...path, "name"]) !== undefined;
     return hasName ? [] : (entryAdded(file, path, { name: id.replaceAll("-", " ") }) ?? []);
   });

@@ -20,8 +20,10 @@ import { routineSchema } from "./routine.ts";
  * and for the JSON Schema that editors use.
  */
 
-const idAdvice = "ids are lower-case letters, digits and hyphens, such as kiln-vent";
-const id = z.string().check(z.regex(/^[\p{Ll}\p{Lo}\p{N}]+(?:-[\p{Ll}\p{Lo}\p{N}]+)*$/u, idAdvice));
+export const idAdvice = "ids are lower-case letters, digits and hyphens, such as kiln-vent";
+/** What may be an id. */
+export const idForm = /^[\p{Ll}\p{Lo}\p{N}]+(?:-[\p{Ll}\p{Lo}\p{N}]+)*$/u;
+const id = z.string().check(z.regex(idForm, idAdvice));
 
 /** A section maps ids to entries. */
 function section<Entry extends z.ZodMiniType>(entry: Entry) {
