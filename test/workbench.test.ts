@@ -104,6 +104,18 @@ describe("the desk", () => {
     expect(await page.locator(".turns li").count()).toBe(1);
   });
 
+  test("an answer is kept as a case with its question, and no code is shown", async () => {
+    await say("disarm the shop alarm");
+    await page.fill("#phrase", "four seven one one");
+    await page.press("#phrase", "Enter");
+    await page.waitForSelector(".turns li:nth-child(2)");
+    expect(await page.textContent(".turns li:nth-child(2) .said")).toBe("…");
+    await page.click("text=Add as a case");
+    await page.waitForSelector(".unsaved");
+    await open("Suites");
+    await page.waitForSelector(".counts b:has-text('642 passed')");
+  });
+
   test("a phrase that is not understood shows what stopped it and what to paste", async () => {
     await say("extractr to sixty");
     expect(await page.locator(".word.stopped .text").allTextContents()).toEqual(["extractr"]);
@@ -264,6 +276,18 @@ describe("a day", () => {
 });
 
 describe("files", () => {
+  test("what was not saved is gone back to, whatever was opened over it", async () => {
+    await open("Phrasebook");
+    await page.fill('[aria-label="New file"]', "porch.suite");
+    await page.keyboard.press("Enter");
+    await page.waitForSelector('[aria-label="Text of porch.suite.yaml"]');
+    await page.click("text=Home ▾");
+    await page.locator('[role="menuitem"]', { hasText: "Open the demo" }).click();
+    await page.waitForSelector(".files button:has-text('porch')", { state: "detached" });
+    await page.click("text=Back to what was not saved");
+    await page.waitForSelector(".files button:has-text('porch')");
+  });
+
   test("a folder that is dropped is opened", async () => {
     await page.evaluate(`{
       const data = new DataTransfer();
@@ -292,10 +316,12 @@ describe("files", () => {
   });
 
   test("a link carries a small home in itself, and a zip brings it back", async () => {
+    await page.context().grantPermissions(["clipboard-read", "clipboard-write"]);
     await page.click("text=Home ▾");
     await page.locator('[role="menuitem"]', { hasText: "link" }).click();
-    await page.waitForFunction(`location.hash.startsWith("#home=")`);
-    const link = page.url();
+    await page.waitForSelector("text=A link that holds this home is copied.");
+    const link = String(await page.evaluate("navigator.clipboard.readText()"));
+    expect(link).toContain("#home=");
     const other = await page.context().newPage();
     await other.goto(link);
     await other.waitForSelector("h1:has-text('Oxbow Pottery')");

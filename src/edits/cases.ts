@@ -11,6 +11,8 @@ import { type Workspace, asked } from "./workspace.ts";
 /** What was said, and in what setting. */
 export interface SaidCase {
   hear: string;
+  /** What was said before it in the same conversation, where it answers that: "open the gate". */
+  before?: readonly string[];
   at?: string;
   language?: string;
   /** `2026-03-02T18:05`. */
@@ -25,9 +27,11 @@ export type WrittenCase = Readonly<Record<string, unknown>>;
 export function caseOf(workspace: Workspace, said: SaidCase): WrittenCase {
   return asked(workspace, "phrase", () => {
     const { book } = workspace;
-    const { hear, at, language, time, given: states = {} } = said;
+    const { hear, before = [], at, language, time, given: states = {} } = said;
     const home = createSimulated(book, { states, ...given({ time }) });
-    const { outcome, reply } = home.converse(given({ language, at })).say(hear);
+    const talk = home.converse(given({ language, at }));
+    const turns = before.map((each) => ({ hear: each, expect: talk.say(each).outcome }));
+    const { outcome, reply } = talk.say(hear);
     home.settle();
     const done = outcome === "act" ? doneIn(home) : {};
     const isPlain = reply !== "" && !reply.includes("*");
@@ -38,7 +42,9 @@ export function caseOf(workspace: Workspace, said: SaidCase): WrittenCase {
       given: Object.keys(states).length > 0 ? states : undefined,
     };
     const expect = { outcome, ...done, ...(isPlain && { reply }) };
-    return { hear, ...given(setting), expect };
+    return turns.length === 0
+      ? { hear, ...given(setting), expect }
+      : { ...given(setting), talk: [...turns, { hear, expect }] };
   });
 }
 

@@ -301,6 +301,21 @@ test("what was said becomes a case that passes", () => {
   expect([passed, failed, after.problems.length]).toEqual([3, 0, 0]);
 });
 
+test("an answer becomes a case with what it answers", () => {
+  const gate = home.replace("devices:", "devices:\n  gate: { kind: gate, room: yard }");
+  const { workspace } = pointed(gate);
+  const written = caseOf(workspace, { hear: "yes", before: ["open the gate"], at: "till" });
+  expect(written["talk"]).toMatchObject([
+    { hear: "open the gate", expect: "confirm" },
+    { hear: "yes", expect: { outcome: "act", set: { gate: { position: 100 } } } },
+  ]);
+  const edit = caseAdded(workspace, "a.suite.yaml", written);
+  const after = withTexts(workspace, ({ path, text }) =>
+    path === edit?.file ? applyEdits(text, [edit]) : text,
+  );
+  expect(runSuites(after.book, after.suites)).toMatchObject({ passed: 3, failed: 0 });
+});
+
 describe("on the demo", () => {
   let workspace: Workspace;
   beforeAll(() => {

@@ -25,10 +25,17 @@ export interface WorkState {
   goal: Goal;
   /** The last thing that was done, for the status line. */
   news: string;
+  /** What was open before and was not saved, to go back to. */
+  before: Before | undefined;
 }
+
+/** A home that was open. */
+export type Before = Pick<WorkState, "files" | "saved" | "folder" | "turns">;
 
 export type Deed =
   | { deed: "open"; files: readonly HomeFile[]; folder?: FileSystemDirectoryHandle; news: string }
+  | { deed: "go back" }
+  | { deed: "add file"; path: string }
   | { deed: "write"; path: string; text: string }
   | { deed: "rewrite"; files: readonly HomeFile[]; news: string }
   | { deed: "saved"; news: string }
@@ -48,7 +55,21 @@ function after(state: WorkState, deed: Deed): WorkState {
     case "open": {
       const { files, folder, news } = deed;
       const goal = { file: files[0]?.path ?? "", line: 1, column: 1 };
-      return { ...state, files, folder, saved: textsOf(files), turns: [], goal, news };
+      const { saved, turns } = state;
+      const before = isUnsaved(state)
+        ? { files: state.files, saved, folder: state.folder, turns }
+        : undefined;
+      return { ...state, files, folder, saved: textsOf(files), turns: [], goal, news, before };
+    }
+    case "go back":
+      return state.before
+        ? { ...state, ...state.before, before: undefined, news: "What was open is here again." }
+        : state;
+    case "add file": {
+      const { path } = deed;
+      if (state.files.some((file) => file.path === path)) return goTo(state, path);
+      const files = [...state.files, { path, text: beginningOf(path) }];
+      return goTo({ ...state, files, news: `${path} is new.` }, path);
     }
     case "write": {
       const files = state.files.map((file) => {
@@ -73,6 +94,21 @@ function after(state: WorkState, deed: Deed): WorkState {
     case "tell":
       return { ...state, news: deed.news };
   }
+}
+
+function isUnsaved(state: WorkState): boolean {
+  return changedFiles(state).length > 0;
+}
+
+function goTo(state: WorkState, path: string): WorkState {
+  return { ...state, panel: "phrasebook", goal: { file: path, line: 1, column: 1 } };
+}
+
+/** How a file begins, by what its name ends in. */
+function beginningOf(path: string): string {
+  const name = path.split("/").at(-1)?.split(".")[0]?.replaceAll("-", " ") ?? "new";
+  if (/\.suite\.ya?ml$/u.test(path)) return `suite: ${name}\ncases:\n  - hear: \n    expect: act\n`;
+  return /\.day\.ya?ml$/u.test(path) ? `day: ${name}\nhappenings: []\n` : "devices:\n";
 }
 
 /** Paths of files that are not as they were opened or saved. */
@@ -100,13 +136,15 @@ const pause = 250;
 
 export function WorkProvider({ start, children }: { start: WorkState; children: ReactNode }) {
   const [work, act] = useReducer(after, start);
-  const { files, saved, turns } = work;
+  const { files, saved, turns, before } = work;
   useEffect(() => {
-    const timer = setTimeout(() => void keepWork({ files, saved, turns }), pause);
+    // A folder is opened anew by whoever opens it.
+    const kept = before && { files: before.files, saved: before.saved, turns: before.turns };
+    const timer = setTimeout(() => void keepWork({ files, saved, turns, before: kept }), pause);
     return () => {
       clearTimeout(timer);
     };
-  }, [files, saved, turns]);
+  }, [files, saved, turns, before]);
   const bench = useMemo((): Bench => {
     const edit = async (edits: readonly Edit[], news: string): Promise<void> => {
       act({ deed: "rewrite", files: await engine().edited([...work.files], [...edits]), news });
@@ -125,4 +163,5 @@ export const demoWork: WorkState = {
   panel: "desk",
   goal: { file: "home.yaml", line: 1, column: 1 },
   news: "",
+  before: undefined,
 };

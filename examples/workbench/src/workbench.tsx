@@ -117,6 +117,17 @@ export function Workbench() {
       </Tabs>
       <p className="news" role="status">
         {work.news}
+        {work.before && (
+          <button
+            type="button"
+            className="button small"
+            onClick={() => {
+              act({ deed: "go back" });
+            }}
+          >
+            Back to what was not saved
+          </button>
+        )}
       </p>
       <Shortcuts isOpen={isAsking} onOpenChange={setAsking} />
     </div>

@@ -7,6 +7,8 @@ export interface Work {
   /** The texts as they were opened or last saved, by their paths. */
   saved: Readonly<Record<string, string>>;
   turns: readonly Said[];
+  /** What was open before and was not saved. */
+  before?: Omit<Work, "before"> | undefined;
 }
 
 const key = "calm-phrase-work";

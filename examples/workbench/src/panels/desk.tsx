@@ -28,7 +28,8 @@ export function Desk() {
     [work.files, work.turns, time],
     "phrase",
   );
-  const turn = view?.turns[chosen ?? view.turns.length - 1];
+  const place = chosen ?? (view?.turns.length ?? 0) - 1;
+  const turn = view?.turns[place];
   const voicepoint = at === "" ? (house?.voicepoints[0]?.id ?? "") : at;
   const spoken = language === "" ? (house?.languages[0] ?? "en") : language;
 
@@ -102,8 +103,8 @@ export function Desk() {
             />
           </label>
         </div>
-        {turn ? (
-          <TurnShown turn={turn} />
+        {view && turn ? (
+          <TurnShown turn={turn} said={saidIn(view.turns, place)} />
         ) : (
           <p className="empty">
             Say something to this home. Every word shows what it was taken for, and the house on the
@@ -111,12 +112,7 @@ export function Desk() {
           </p>
         )}
         {view && view.turns.length > 0 && (
-          <Turns
-            view={view}
-            shown={chosen ?? view.turns.length - 1}
-            onShow={setChosen}
-            time={time}
-          />
+          <Turns view={view} shown={place} onShow={setChosen} time={time} />
         )}
       </section>
       <section className="home" aria-label="The house" tabIndex={0}>
@@ -149,11 +145,16 @@ const signs: Readonly<Record<string, string>> = {
   locked: "⊘",
 };
 
-function TurnShown({ turn }: { turn: TurnView }) {
+function TurnShown({ turn, said }: { turn: TurnView; said: string }) {
+  const isSaid = turn.understood === turn.said.text;
   return (
     <article className="turn" aria-live="polite">
-      {turn.understood !== turn.said.text && <p className="quiet">“{turn.said.text}”, to:</p>}
-      {turn.words.length > 0 && <Words turn={turn} />}
+      {!isSaid && <p className="quiet">“{said}”, to:</p>}
+      {isSaid && said !== turn.said.text ? (
+        <p className="words">{said}</p>
+      ) : (
+        turn.words.length > 0 && <Words turn={turn} />
+      )}
       <p className={`outcome ${turn.outcome}`}>
         <span aria-hidden="true">{signs[turn.outcome] ?? "·"}</span> <b>{turn.outcome}</b>{" "}
         <span className="told">{turn.told === turn.outcome ? "" : turn.told}</span>
@@ -162,6 +163,22 @@ function TurnShown({ turn }: { turn: TurnView }) {
       <Why turn={turn} />
     </article>
   );
+}
+
+/** Outcomes that ask something, which the next turn answers. */
+const asking: ReadonlySet<string> = new Set(["confirm", "code", "offer", "ask", "unsure"]);
+
+/** The turns that a turn answers, where it answers any. */
+function leadingTo(turns: readonly TurnView[], index: number): readonly TurnView[] {
+  let first = index;
+  while (first > 0 && asking.has(turns[first - 1]?.outcome ?? "")) first--;
+  return turns.slice(first, index);
+}
+
+/** What was said, but for what may be the code. */
+function saidIn(turns: readonly TurnView[], index: number): string {
+  const isCode = turns[index - 1]?.outcome === "code";
+  return isCode ? "…" : (turns[index]?.said.text ?? "");
 }
 
 /** The conversation so far, what can be taken back, and what can be kept as a case. */
@@ -185,7 +202,8 @@ function Turns({
   const keep = async (): Promise<void> => {
     if (!turn) return;
     const { text: hear, at, language } = turn.said;
-    const said = { hear, language, ...(at === "" ? {} : { at }), time };
+    const before = leadingTo(view.turns, shown).map(({ said: { text } }) => text);
+    const said = { hear, before, language, ...(at === "" ? {} : { at }), time };
     const edit = await engine().addCase([...work.files], target, said);
     if (edit) await bench.edit([edit], `Added to ${target}: ${hear}`);
     else act({ deed: "tell", news: `${target} has no list of cases to add to.` });
@@ -203,7 +221,7 @@ function Turns({
                 onShow(index);
               }}
             >
-              <span className="said">{each.said.text}</span>
+              <span className="said">{saidIn(view.turns, index)}</span>
               <span className={`outcome ${each.outcome}`}>
                 <span aria-hidden="true">{signs[each.outcome] ?? "·"}</span> {each.outcome}
               </span>

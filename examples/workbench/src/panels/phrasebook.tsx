@@ -107,6 +107,7 @@ export default function Phrasebook() {
             );
           })}
         </ul>
+        <NewFile />
         <p className="paint">
           <ToggleButton className="button small" isSelected={isPainted} onChange={setPainted}>
             {isPainted ? "✓ " : ""}Show what no case touches
@@ -240,6 +241,36 @@ export default function Phrasebook() {
         />
       )}
     </div>
+  );
+}
+
+/** A file more; what it is shows by its name. */
+function NewFile() {
+  const { act } = useBench();
+  const [path, setPath] = useState("");
+  return (
+    <form
+      className="new-file"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const name = path.trim();
+        if (name === "") return;
+        act({ deed: "add file", path: /\.ya?ml$/u.test(name) ? name : `${name}.yaml` });
+        setPath("");
+      }}
+    >
+      <input
+        aria-label="New file"
+        placeholder="new.suite.yaml"
+        value={path}
+        onChange={(event) => {
+          setPath(event.target.value);
+        }}
+      />
+      <Button type="submit" className="button small">
+        Add
+      </Button>
+    </form>
   );
 }
 

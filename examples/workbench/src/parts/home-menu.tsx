@@ -1,15 +1,37 @@
-import { useRef } from "react";
+import { useEffect, useRef } from "react";
 import { Button, Menu, MenuItem, MenuTrigger, Popover, Separator } from "react-aria-components";
 import { demo } from "../files/demo.ts";
 import { linkTo } from "../files/link.ts";
 import { canOpenFolders, openFolder, readFiles } from "../files/opening.ts";
 import { saveAsZip, saveToFolder } from "../files/saving.ts";
+import { useLatest } from "../editor/use-latest.ts";
 import { useBench } from "../work.tsx";
 
 /** Opening, saving and handing on a home, and how the page looks. */
 export function HomeMenu({ title, onShortcuts }: { title: string; onShortcuts: () => void }) {
   const { work, act } = useBench();
   const chooser = useRef<HTMLInputElement>(null);
+  const save = async (): Promise<void> => {
+    if (work.folder) {
+      await saveToFolder(work.folder, work.files);
+      act({ deed: "saved", news: "Saved to its folder." });
+    } else {
+      await saveAsZip(title, work.files);
+      act({ deed: "saved", news: "Saved as a zip." });
+    }
+  };
+  const latest = useLatest({ save });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent): void => {
+      if (event.key !== "s" || !(event.ctrlKey || event.metaKey)) return;
+      event.preventDefault();
+      void latest.current.save();
+    };
+    window.addEventListener("keydown", listen);
+    return () => {
+      window.removeEventListener("keydown", listen);
+    };
+  }, [latest]);
   const deeds: Readonly<Record<string, () => Promise<void> | void>> = {
     demo() {
       act({ deed: "open", files: demo, news: "The demo is open." });
@@ -21,27 +43,21 @@ export function HomeMenu({ title, onShortcuts }: { title: string; onShortcuts: (
     files() {
       chooser.current?.click();
     },
-    async save() {
-      if (work.folder) {
-        await saveToFolder(work.folder, work.files);
-        act({ deed: "saved", news: "Saved to its folder." });
-      } else {
-        await saveAsZip(title, work.files);
-        act({ deed: "saved", news: "Saved as a zip." });
-      }
-    },
+    save,
     async link() {
       const link = await linkTo(work.files);
       if (link === undefined) {
         act({ deed: "tell", news: "This home is too large for a link: save it as a zip." });
         return;
       }
-      history.replaceState(null, "", link);
-      await navigator.clipboard.writeText(link).catch(() => undefined);
-      act({
-        deed: "tell",
-        news: "The address of this page now holds the home; it is copied as well.",
-      });
+      try {
+        await navigator.clipboard.writeText(link);
+        act({ deed: "tell", news: "A link that holds this home is copied." });
+      } catch {
+        // Where nothing may be copied, the address of the page is there to be.
+        history.replaceState(null, "", link);
+        act({ deed: "tell", news: "The address of this page holds this home now." });
+      }
     },
     look() {
       const root = document.documentElement;

@@ -3,6 +3,7 @@ import { Button, Dialog, Heading, Modal, ModalOverlay } from "react-aria-compone
 const keys: readonly (readonly [keys: string, does: string])[] = [
   ["Alt 1 … Alt 4", "Desk, Phrasebook, Suites, Day"],
   ["/", "Say a phrase"],
+  ["Ctrl S", "Save to the folder, or as a zip"],
   ["?", "This list"],
   ["↑ ↓ in the phrase", "What was said before"],
   ["Ctrl Space", "Complete, in the phrasebook"],
