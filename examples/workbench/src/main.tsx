@@ -15,7 +15,7 @@ async function begin(): Promise<WorkState> {
     history.replaceState(null, "", location.pathname);
     const saved = Object.fromEntries(linked.map(({ path, text }) => [path, text]));
     const goal = { file: linked[0]?.path ?? "", line: 1, column: 1 };
-    const before = kept && changedFiles({ ...demoWork, ...kept }).length > 0 ? kept : undefined;
+    const before = kept && changedFiles(kept).length > 0 ? kept : undefined;
     const news = "Opened from its link.";
     return {
       ...demoWork,

@@ -112,7 +112,7 @@ function beginningOf(path: string): string {
 }
 
 /** Paths of files that are not as they were opened or saved. */
-export function changedFiles({ files, saved }: WorkState): string[] {
+export function changedFiles({ files, saved }: Pick<WorkState, "files" | "saved">): string[] {
   return files.flatMap(({ path, text }) => (saved[path] === text ? [] : path));
 }
 
