@@ -195,8 +195,8 @@ describe("the phrasebook", () => {
     await open("Phrasebook");
     await showFile("intents.yaml");
     await goBehind("bank [down] the dry");
-    await page.waitForSelector(".drawn svg");
-    expect(await page.locator(".drawn text.word").allTextContents()).toContain("down");
+    await page.waitForSelector(".drawn svg text.word:has-text('down')");
+    expect(await page.locator(".drawn text.slot").allTextContents()).toEqual(["$target"]);
     expect(await page.locator(".pattern-slot").count()).toBeGreaterThan(0);
   });
 });
