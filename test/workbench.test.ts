@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
+import { gzipSync } from "node:zlib";
 import type { Page } from "playwright-core";
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from "vitest";
 import { type Shown, showExample } from "./support/browser.ts";
@@ -356,6 +357,7 @@ describe.each([
   ["light", 1280, 800],
   ["dark", 1280, 800],
   ["light", 1024, 768],
+  ["dark", 1024, 768],
 ] as const)("%s at %i by %i", (scheme, width, height) => {
   test.each(["Desk", "Phrasebook", "Suites", "Day"] as const)(
     "%s is open to everybody, and nothing is wider than the page",
@@ -372,6 +374,34 @@ describe.each([
       await page.emulateMedia({ colorScheme: "light" });
     },
   );
+});
+
+test("panels are opened by the pointer as well", async () => {
+  for (const [panel, within] of [
+    ["Phrasebook", ".cm-content"],
+    ["Suites", ".counts"],
+    ["Day", ".axis"],
+    ["Desk", "#phrase"],
+  ] as const) {
+    await page.locator('[role="tab"]', { hasText: panel }).click();
+    await page.waitForSelector(within);
+  }
+});
+
+test("a first look loads less than 400 kB, gzipped", async () => {
+  const context = await shown.browser.newContext({ serviceWorkers: "block" });
+  const first = await context.newPage();
+  const loaded = new Map<string, Promise<Buffer>>();
+  first.on("response", (response) => {
+    loaded.set(response.url(), response.body());
+  });
+  await first.goto(shown.address);
+  await first.waitForSelector(".room");
+  const bodies = await Promise.all(loaded.values());
+  const bytes = bodies.reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0);
+  await context.close();
+  expect(bytes).toBeGreaterThan(100_000);
+  expect(bytes).toBeLessThan(400_000);
 });
 
 test("nothing that it holds can be sent anywhere", async () => {

@@ -247,3 +247,28 @@ describe("what a phrasebook says of the vocabulary", () => {
     );
   });
 });
+
+describe("what it is like somewhere", () => {
+  const heated = readPhrasebook([
+    {
+      path: "home.yaml",
+      text: `languages: [en-GB]
+rooms: { hall: {}, loft: {} }
+voicepoints: { peg: { room: hall } }
+devices:
+  hall-heating: { kind: thermostat, room: hall }
+  loft-heating: { kind: thermostat, room: loft }
+  hall-lamp: { kind: light, room: hall }
+`,
+    },
+  ]);
+  test.each([
+    ["it should be twenty degrees in here", "hall-heating { target: 20 }"],
+    ["it has to be nineteen degrees in the loft", "loft-heating { target: 19 }"],
+    ["I want it to be twenty degrees in here", "hall-heating { target: 20 }"],
+    ["it should be warmer in the loft", "nudge loft-heating { target: 1 }"],
+    ["it should be on in here", 'refuse: nobody knows what "it" is'],
+  ])("%s", (said, told) => {
+    expect(describeOutcome(heated.hear(said, { at: "peg" }))).toBe(told);
+  });
+});

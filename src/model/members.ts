@@ -42,7 +42,8 @@ export function thingIds({ devices, groups, rooms, zones }: Home): string[] {
   return [devices, groups, rooms, zones].flatMap((map) => [...map.keys()]);
 }
 
-/** The ids of devices that can be pressed. */
-export function buttonIds(devices: Home["devices"]): string[] {
+/** The ids of devices that can be pressed; the one that is meant alone, where it can. */
+export function buttonIds(devices: Home["devices"], meant: string): string[] {
+  if (devices.get(meant)?.actions.includes("press")) return [meant];
   return [...devices.values()].flatMap(({ id, actions }) => (actions.includes("press") ? id : []));
 }

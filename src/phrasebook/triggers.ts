@@ -35,7 +35,10 @@ export function readTrigger(
     return { trigger: "state", states, lasting, at };
   }
   if ("presence" in written) return readPresence(cursor.as(written).key("presence"), scope);
-  return cursor.as(written).key("press").refers("button", buttonIds(scope.home.devices))
+  return cursor
+    .as(written)
+    .key("press")
+    .refers("button", buttonIds(scope.home.devices, written.press))
     ? { trigger: "press", device: written.press, at }
     : undefined;
 }

@@ -44,7 +44,7 @@ export function readHappening(book: Book, cursor: Cursor<HappeningDefinition>): 
   }
   checkNamed(book, "voicepoint", cursor.given("at"));
   checkNamed(book, "routine", cursor.given("run"));
-  cursor.given("press")?.refers("button", buttonIds(book.devices));
+  cursor.given("press")?.refers("button", buttonIds(book.devices, press ?? ""));
   const presence = cursor.given("presence");
   const wait = cursor.given("wait");
   return {

@@ -172,8 +172,9 @@ function settleAll(
     if (expression.target === "it" && isOpen && isNothing && !slot.named) {
       expression = { target: "unsaid" };
     }
-    if (reading.target.target === "it" && expression.target === "unsaid" && !isAmbient) {
-      return { result: "unfit", reason: { reason: "place", words } };
+    const isSurroundings = isAmbient || plan.orders.every((order) => isWarmth(order, intent));
+    if (reading.target.target === "it" && expression.target === "unsaid" && !isSurroundings) {
+      return { result: "unfit", reason: { reason: "nowhere", said: "it" } };
     }
     const resolved = resolveTarget(book, expression, asked(slot), speaker);
     if (resolved.result === "choices") return { ...resolved, slot: slot.name };
@@ -213,6 +214,12 @@ function settleAll(
 }
 
 /** Whether it is asked which of many things are so, or whether any is. */
+/** Whether an order makes something so many degrees: "it should be twenty degrees in here". */
+function isWarmth(order: Order, { slots }: Intent): boolean {
+  const value = order.order === "set" ? order.value : undefined;
+  return value?.refer === "slot" && slots.get(value.slot)?.type === "temperature";
+}
+
 function isOfMany({ orders, tells }: Plan): boolean {
   return orders.length === 0 && tells.length > 0 && tells.every(isAskedOfMany);
 }
