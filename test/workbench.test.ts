@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { gzipSync } from "node:zlib";
-import type { Page } from "playwright-core";
+import type { Page, Response } from "playwright-core";
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from "vitest";
 import { type Shown, showExample } from "./support/browser.ts";
 
@@ -304,6 +304,40 @@ describe("files", () => {
     await page.waitForSelector("#device-lamp.on");
   });
 
+  test("a folder is opened, and what was changed is saved to it", async () => {
+    // A folder of the browser's own stands for one that a person would choose.
+    const written = `navigator.storage.getDirectory().then(async (folder) => {
+      const suites = await folder.getDirectoryHandle("suites", { create: true });
+      for (const [inside, name, text] of [
+        [folder, "home.yaml", "phrasebook: Shed\\ndevices: { lamp: { kind: light } }\\n"],
+        [suites, "a.suite.yaml", "suite: a\\ncases: [{ hear: lamp on, expect: act }]\\n"],
+        [folder, "notes.txt", "mine"],
+      ]) {
+        const stream = await (await inside.getFileHandle(name, { create: true })).createWritable();
+        await stream.write(text);
+        await stream.close();
+      }
+      window.showDirectoryPicker = async () => folder;
+    })`;
+    await page.evaluate(written);
+    await page.click("text=Home ▾");
+    await page.locator('[role="menuitem"]', { hasText: "Open a folder" }).click();
+    await page.waitForSelector("text=Opened 2 files.");
+    await open("Phrasebook");
+    await showFile("home.yaml");
+    await goBehind("phrasebook: Shed");
+    await page.keyboard.type(" Two");
+    await page.waitForSelector(".unsaved");
+    await page.keyboard.press("Control+s");
+    await page.waitForSelector("text=Saved to its folder.");
+    const text = await page.evaluate(`navigator.storage.getDirectory()
+      .then((folder) => folder.getFileHandle("home.yaml"))
+      .then((handle) => handle.getFile())
+      .then((file) => file.text())`);
+    expect(text).toBe("phrasebook: Shed Two\ndevices: { lamp: { kind: light } }\n");
+    expect(await page.locator(".standing .unsaved").count()).toBe(0);
+  });
+
   test("unsaved work survives a reload", async () => {
     await open("Phrasebook");
     await showFile("home.yaml");
@@ -391,13 +425,13 @@ test("panels are opened by the pointer as well", async () => {
 test("a first look loads less than 400 kB, gzipped", async () => {
   const context = await shown.browser.newContext({ serviceWorkers: "block" });
   const first = await context.newPage();
-  const loaded = new Map<string, Promise<Buffer>>();
+  const loaded = new Map<string, Response>();
   first.on("response", (response) => {
-    loaded.set(response.url(), response.body());
+    loaded.set(response.url(), response);
   });
   await first.goto(shown.address);
   await first.waitForSelector(".room");
-  const bodies = await Promise.all(loaded.values());
+  const bodies = await Promise.all([...loaded.values()].map((response) => response.body()));
   const bytes = bodies.reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0);
   await context.close();
   expect(bytes).toBeGreaterThan(100_000);
