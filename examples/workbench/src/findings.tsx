@@ -1,5 +1,5 @@
 import { type ReactNode, createContext, use, useEffect, useRef, useState } from "react";
-import { engine } from "./engine/engine.ts";
+import { desk, engine } from "./engine/engine.ts";
 import type { HomeFile } from "./engine/views.ts";
 import type { FindingView } from "./engine/workshop.ts";
 import { useBench } from "./work.tsx";
@@ -64,11 +64,18 @@ export function FindingsProvider({ children }: { children: ReactNode }) {
       void look(files);
       return undefined;
     }
-    const timer = setTimeout(() => {
-      isBegun.add(current);
-      void look(files);
-    }, patience);
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    let isWanted = true;
+    // What a first look needs is there once the desk can answer.
+    void desk.atHome([...files]).then(() => {
+      if (!isWanted) return;
+      timer = setTimeout(() => {
+        isBegun.add(current);
+        void look(files);
+      }, patience);
+    });
     return () => {
+      isWanted = false;
       clearTimeout(timer);
     };
   }, [files]);
