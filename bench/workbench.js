@@ -31,7 +31,7 @@ const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
   args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--no-first-run"],
 });
-const context = await browser.newContext({ serviceWorkers: "block" });
+const context = await browser.newContext({ serviceWorkers: "block", bypassCSP: true });
 const page = await context.newPage();
 const loaded = [];
 page.on("response", (response) => loaded.push(response));
