@@ -2,7 +2,8 @@ import type { Finding, Remedy } from "../source/finding.ts";
 import { indexLines } from "../source/lines.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import type { SourceText } from "./document.ts";
-import { type Found, beginOf, endOf, findAt, nodeAt } from "./nodes.ts";
+import { renamed, replaced, without } from "./data.ts";
+import { type Found, beginOf, endOf, foundAt, nodeAt, scalarsOf } from "./nodes.ts";
 import { type YamlNode, readYaml } from "./yaml.ts";
 
 /** A change of one stretch of a file; lines and columns count from 1, and the end is behind it. */
@@ -58,7 +59,7 @@ export function applyEdits(text: string, edits: readonly Edit[]): string {
 
 function spliceFor(text: string, offset: number, remedy: Remedy): Splice | undefined {
   const { root, value, errors } = readYaml(text);
-  const found = root && findAt(root, text, offset);
+  const found = root && foundAt(scalarsOf(root, text), offset);
   if (!found || errors.length > 0) return undefined;
   const { path, node, isKey } = found;
   if (isKey && remedy.remedy === "write") {
@@ -71,7 +72,7 @@ function spliceFor(text: string, offset: number, remedy: Remedy): Splice | undef
       ? takenOut(text, root, value, path)
       : {
           tries: written(text, node, remedy.text),
-          wanted: isKey ? renamed(value, path, remedy.text) : changed(value, path, remedy.text),
+          wanted: isKey ? renamed(value, path, remedy.text) : replaced(value, path, remedy.text),
         };
   // Whatever the layout of the file is, what it says has to be what it said, but for the remedy.
   const told = JSON.stringify(wanted);
@@ -123,39 +124,4 @@ function partsOf(node: YamlNode | undefined): { first: YamlNode; last: YamlNode 
 
 function indexOf(node: YamlNode | undefined, key: unknown): number {
   return node?.type === "map" ? node.entries.findIndex(({ text }) => text === key) : -1;
-}
-
-/** A copy of data in which what is at a path is otherwise: `change` makes the parent anew. */
-function copied(
-  value: unknown,
-  path: Found["path"],
-  change: (entries: [string, unknown][], key: string) => [string, unknown][],
-): unknown {
-  const [key, ...rest] = path;
-  if (typeof value !== "object" || value === null || key === undefined) return value;
-  const entries = Object.entries(value).map(([name, each]): [string, unknown] => [name, each]);
-  const next =
-    rest.length === 0
-      ? change(entries, String(key))
-      : entries.map(([name, each]): [string, unknown] => [
-          name,
-          name === String(key) ? copied(each, rest, change) : each,
-        ]);
-  return Array.isArray(value) ? next.map(([, each]) => each) : Object.fromEntries(next);
-}
-
-function without(value: unknown, path: Found["path"]): unknown {
-  return copied(value, path, (entries, key) => entries.filter(([name]) => name !== key));
-}
-
-function renamed(value: unknown, path: Found["path"], to: string): unknown {
-  return copied(value, path, (entries, key) =>
-    entries.map(([name, each]) => [name === key ? to : name, each]),
-  );
-}
-
-function changed(value: unknown, path: Found["path"], to: string): unknown {
-  return copied(value, path, (entries, key) =>
-    entries.map(([name, each]) => [name, name === key ? to : each]),
-  );
 }

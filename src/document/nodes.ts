@@ -8,32 +8,6 @@ export interface Found {
   isKey: boolean;
 }
 
-/** The scalar, or the key, that stands at an offset. */
-export function findAt(root: YamlNode, text: string, offset: number): Found | undefined {
-  const visit = (node: YamlNode, path: Found["path"]): Found | undefined => {
-    if (node.type === "list") {
-      for (const [index, item] of node.items.entries()) {
-        const found = visit(item, [...path, index]);
-        if (found) return found;
-      }
-      return undefined;
-    }
-    if (node.type === "map") {
-      for (const { key, text: name, value } of node.entries) {
-        const own = [...path, name];
-        if (holds(key, offset)) return { path: own, node: key, isKey: true };
-        const found = visit(value, own);
-        if (found) return found;
-      }
-      return undefined;
-    }
-    return holds(node, offset) ? { path, node, isKey: false } : undefined;
-  };
-  const holds = (node: YamlNode, at: number): boolean =>
-    startOf(node) >= 0 && beginOf(node, text) <= at && at <= endOf(node, text);
-  return visit(root, []);
-}
-
 /** A scalar or a key, and the stretch that it takes up, its quotes among it. */
 export interface Placed {
   start: number;
@@ -67,6 +41,19 @@ export function scalarsOf(root: YamlNode, text: string): Placed[] {
   };
   visit(root, []);
   return all.sort((one, other) => one.start - other.start);
+}
+
+/** The scalar, or the key, that stands at an offset; of two that touch, the first. */
+export function foundAt(all: readonly Placed[], offset: number): Found | undefined {
+  let [low, high] = [0, all.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((all[middle]?.start ?? 0) <= offset) low = middle + 1;
+    else high = middle;
+  }
+  const [before, last] = [all[low - 2], all[low - 1]];
+  if (before && before.end >= offset) return before.found;
+  return last && last.end >= offset ? last.found : undefined;
 }
 
 /** Where a part ends, its quotes and brackets among it. */

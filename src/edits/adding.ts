@@ -2,6 +2,7 @@ import { dump } from "js-yaml";
 import { type Edit, applyEdits } from "../document/mending.ts";
 import type { Path } from "../document/document.ts";
 import { beginOf, endOf, nodeAt } from "../document/nodes.ts";
+import { replaced, sameData } from "../document/data.ts";
 import { valueAt } from "../document/value-at.ts";
 import { type YamlNode, readYaml, startOf } from "../document/yaml.ts";
 import { type Parsed, stretchOf } from "./texts.ts";
@@ -22,26 +23,27 @@ export function entryAdded(file: Parsed, path: Path, added: Added): Edit | undef
   const { value: node, key } = entry;
   const start = startOf(node);
   const inside = dump(added, { flowLevel: 0 }).trim().slice(1, -1).trim();
-  const ways: { at: number; text: string }[] = [];
+  const before = typeof written === "object" && written !== null ? written : {};
+  const wanted = replaced(value, path, { ...before, ...added });
   if (node.type === "map" && text.charAt(start) === "{") {
     const isEmpty = node.entries.length === 0;
-    ways.push({ at: start + 1, text: isEmpty ? ` ${inside} ` : ` ${inside},` });
-  } else if (node.type === "map") {
-    const indent = file.lines.at(start).column - 1;
-    const lines = dump(added).trim().split("\n");
-    const margin = `\n${" ".repeat(indent)}`;
-    ways.push({ at: start, text: lines.join(margin) + margin });
-  } else if (written === null || written === undefined) {
-    const colon = text.indexOf(":", endOf(key, text));
-    ways.push({ at: colon + 1, text: ` { ${inside} }` });
+    return proved(file, { at: start + 1, text: isEmpty ? ` ${inside} ` : ` ${inside},` }, wanted);
   }
-  const wanted = withAdded(value, path, added);
-  return ways
-    .map((way) => ({ ...stretchOf(file, way.at, way.at), text: way.text }))
-    .find((edit) => {
-      const after = readYaml(applyEdits(text, [edit]));
-      return after.errors.length === 0 && sameData(after.value, wanted);
-    });
+  if (node.type === "map") {
+    const margin = `\n${" ".repeat(file.lines.at(start).column - 1)}`;
+    const lines = dump(added).trim().split("\n");
+    return proved(file, { at: start, text: lines.join(margin) + margin }, wanted);
+  }
+  if (written !== null && written !== undefined) return undefined;
+  const colon = text.indexOf(":", endOf(key, text));
+  return proved(file, { at: colon + 1, text: ` { ${inside} }` }, wanted);
+}
+
+/** The edit by which a file says what is wanted, if it does then. */
+function proved(file: Parsed, way: Way, wanted: unknown): Edit | undefined {
+  const edit = { ...stretchOf(file, way.at, way.at), text: way.text };
+  const after = readYaml(applyEdits(file.text, [edit]));
+  return after.errors.length === 0 && sameData(after.value, wanted) ? edit : undefined;
 }
 
 /**
@@ -64,11 +66,7 @@ export function itemAdded(
   const way = isFlow
     ? inBrackets(file, node, item, next)
     : first && onLines(file, { first, next, end: endOf(node, text) }, item);
-  if (!way) return undefined;
-  const wanted = replaced(value, path, there.toSpliced(before, 0, item));
-  const edit = { ...stretchOf(file, way.at, way.at), text: way.text };
-  const after = readYaml(applyEdits(text, [edit]));
-  return after.errors.length === 0 && sameData(after.value, wanted) ? edit : undefined;
+  return way && proved(file, way, replaced(value, path, there.toSpliced(before, 0, item)));
 }
 
 interface Way {
@@ -104,35 +102,4 @@ function onLines(
   return after < 0
     ? { at: text.length, text: `\n${written.join("\n")}\n` }
     : { at: after + 1, text: `${written.join("\n")}\n` };
-}
-
-function withAdded(value: unknown, path: Path, added: Added): unknown {
-  const there = valueAt(value, path);
-  const before = typeof there === "object" && there !== null ? there : {};
-  return replaced(value, path, { ...before, ...added });
-}
-
-/** A copy of data with something else at a path. */
-function replaced(value: unknown, path: Path, by: unknown): unknown {
-  const [key, ...rest] = path;
-  if (key === undefined) return by;
-  if (typeof value !== "object" || value === null) return value;
-  const entries = Object.entries(value).map(([name, each]: [string, unknown]) => {
-    return [name, name === String(key) ? replaced(each, rest, by) : each] as const;
-  });
-  return Array.isArray(value) ? entries.map(([, each]) => each) : Object.fromEntries(entries);
-}
-
-/** Whether two values say the same, in whatever order their keys are. */
-function sameData(one: unknown, other: unknown): boolean {
-  return JSON.stringify(sorted(one)) === JSON.stringify(sorted(other));
-}
-
-function sorted(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sorted);
-  if (typeof value !== "object" || value === null) return value;
-  const entries = Object.entries(value).map(([key, each]: [string, unknown]) => {
-    return [key, sorted(each)] as const;
-  });
-  return Object.fromEntries(entries.sort(([a], [b]) => (a < b ? -1 : 1)));
 }

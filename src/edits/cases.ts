@@ -5,7 +5,7 @@ import type { State } from "../model/property.ts";
 import { textOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
 import { itemAdded } from "./adding.ts";
-import { parseText } from "./texts.ts";
+import { fileIn } from "./texts.ts";
 import { type Workspace, asked } from "./workspace.ts";
 
 /** What was said, and in what setting. */
@@ -55,9 +55,8 @@ export function caseAdded(
   written: WrittenCase,
 ): Edit | undefined {
   return asked(workspace, "case", () => {
-    const { files } = workspace;
-    const source = files.find((file) => file.path === path);
-    return source && itemAdded(parseText(source), ["cases"], written);
+    const file = fileIn(workspace, path);
+    return file && itemAdded(file, ["cases"], written);
   });
 }
 
@@ -71,12 +70,12 @@ export function happeningAdded(
   written: Readonly<Record<string, unknown>>,
 ): Edit | undefined {
   return asked(workspace, "happening", () => {
-    const { files, days } = workspace;
-    const source = files.find((file) => file.path === path);
-    if (!source) return undefined;
+    const { days } = workspace;
+    const file = fileIn(workspace, path);
+    if (!file) return undefined;
     const time = textOf(written["time"]);
-    const happenings = days.find(({ file }) => file === path)?.happenings ?? [];
+    const happenings = days.find((day) => day.file === path)?.happenings ?? [];
     const later = happenings.findIndex((each) => time !== undefined && (each.time ?? "") > time);
-    return itemAdded(parseText(source), ["happenings"], written, later < 0 ? Infinity : later);
+    return itemAdded(file, ["happenings"], written, later < 0 ? Infinity : later);
   });
 }

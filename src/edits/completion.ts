@@ -1,10 +1,10 @@
+import { thingsOf } from "../model/members.ts";
 import type { Path, SourceText } from "../document/document.ts";
 import { type Sighting, idsAmong } from "../document/sightings.ts";
-import { findAt } from "../document/nodes.ts";
 import { valueAt } from "../document/value-at.ts";
-import { readYaml } from "../document/yaml.ts";
 import { given } from "../source/given.ts";
 import type { Position } from "../source/position.ts";
+import { sortOfFile } from "../suites/sources.ts";
 import { listSayable } from "../survey/sayable.ts";
 import { describeEntity } from "./describe.ts";
 import { entityNamed, ownerAt } from "./entities.ts";
@@ -13,6 +13,7 @@ import { keysAt, valuesAt } from "./schema.ts";
 import {
   type Parsed,
   type Stretch,
+  fileIn,
   insideOf,
   offsetOf,
   parseText,
@@ -45,16 +46,15 @@ const blank = "zzblankzz";
  */
 export function completionsAt(workspace: Workspace, place: Position): Completions | undefined {
   return asked(workspace, "place", () => {
-    const source = workspace.files.find(({ path }) => path === place.file);
-    if (!source) return undefined;
-    const file = parseText(source);
+    const file = fileIn(workspace, place.file);
+    if (!file) return undefined;
     const offset = offsetOf(file, place);
     const phrase = phraseAt(workspace, file, offset);
     if (phrase) return phrase;
     const [start, end] = wordAround(file.text, offset);
     const isName = file.text.charAt(start) === "$";
     const items = isName
-      ? namesIn(workspace, source, start)
+      ? namesIn(workspace, file, start)
       : firstOffered(workspace, file, [start, end]);
     const distinct = new Map(items.map((item) => [item.text, item]));
     return { at: stretchOf(file, start, end), items: [...distinct.values()] };
@@ -70,8 +70,7 @@ function wordAround(text: string, offset: number): readonly [start: number, end:
 
 /** A text with the blank in the place of a word, and where in its value the blank stands. */
 interface Try {
-  source: SourceText;
-  value: unknown;
+  file: Parsed;
   path: Path;
   isKey: boolean;
   /** Whether it is all of what stands there. */
@@ -100,7 +99,7 @@ function firstOffered(
     const made = plain ?? tryText(file.path, before + blank + way + closers(before) + after, start);
     if (!made) continue;
     offered.push(...allowedAt(workspace, made));
-    const seen = seenAt(workspace, made.source, made.path);
+    const seen = seenAt(workspace, made.file, made.path);
     if (seen.length > 0) return [...offered, ...seen];
     // What stands under a key is no key.
     if (!made.isKey && typeof made.path.at(-1) === "string") break;
@@ -109,13 +108,13 @@ function firstOffered(
 }
 
 function tryText(path: string, text: string, offset: number): Try | undefined {
-  const { root, value, errors } = readYaml(text);
-  const found = errors.length === 0 && root && findAt(root, text, offset);
+  const file = parseText({ path, text });
+  const found = file.hasErrors ? undefined : scalarAt(file, offset);
   if (!found) return undefined;
   const { path: keys, isKey } = found;
   // A word that goes on a text before it is no word of its own.
-  const isAlone = (isKey ? keys.at(-1) : valueAt(value, keys)) === blank;
-  return { source: { path, text }, value, path: keys, isKey, isAlone };
+  const isAlone = (isKey ? keys.at(-1) : valueAt(file.value, keys)) === blank;
+  return { file, path: keys, isKey, isAlone };
 }
 
 /** The brackets that are open at the end of a line of a text, as they would be closed. */
@@ -131,15 +130,12 @@ function closers(before: string): string {
 }
 
 /** Keys and listed values that the shape of the file allows. */
-function allowedAt(
-  workspace: Workspace,
-  { source, value, path, isKey, isAlone }: Try,
-): Completion[] {
-  const root = isAlone ? schemaOf(workspace, source.path) : undefined;
+function allowedAt(workspace: Workspace, { file, path, isKey, isAlone }: Try): Completion[] {
+  const root = isAlone ? schemaOf(workspace, file.path) : undefined;
   if (!root) return [];
   const allowed = isKey
-    ? keysAt(root, value, path.slice(0, -1), blank)
-    : valuesAt(root, value, path);
+    ? keysAt(root, file.value, path.slice(0, -1), blank)
+    : valuesAt(root, file.value, path);
   return allowed.map(({ text, description }): Completion => {
     const sort = isKey ? "key" : "value";
     return { text, sort, ...given({ detail: description && firstSentence(description) }) };
@@ -174,14 +170,13 @@ function referencesFor(
     .map((text): Completion => {
       const entity = entityNamed(workspace.book, { what, id: text, path: place.path });
       const detail = entity && describeEntity(workspace.book, entity).title;
-      return { text, sort: entity?.sort ?? what, ...(detail === undefined ? {} : { detail }) };
+      return { text, sort: entity?.sort ?? what, ...given({ detail }) };
     });
 }
 
 /** Slots and fragments that a pattern may name, and slots that a step or a reply may. */
-function namesIn(workspace: Workspace, source: SourceText, start: number): Completion[] {
-  const file = parseText(source);
-  const found = file.root && findAt(file.root, file.text, start);
+function namesIn(workspace: Workspace, file: Parsed, start: number): Completion[] {
+  const found = scalarAt(file, start);
   if (!found) return [];
   const owner = ownerAt(found.path);
   const { intents, routines, fragments } = workspace.book;
@@ -212,7 +207,7 @@ function statesOf({ book }: Workspace): Completion[] {
 
 /** Phrases that the home understands, where one is heard in a suite or a day; names, where none begins so. */
 function phraseAt(workspace: Workspace, file: Parsed, offset: number): Completions | undefined {
-  if (!/\.(?:suite|day)\.ya?ml$/iu.test(file.path)) return undefined;
+  if (sortOfFile(file.path) === "phrasebook") return undefined;
   const text = file.text.slice(0, offset) + blank + file.text.slice(offset);
   const tried = parseText({ path: file.path, text });
   const found = scalarAt(tried, offset);
@@ -230,10 +225,7 @@ function phraseAt(workspace: Workspace, file: Parsed, offset: number): Completio
     return { at: stretchOf(file, start, end - blank.length), items: beginning };
   }
   const word = /[\p{L}\p{N}]*$/u.exec(typed)?.[0] ?? "";
-  const things = [book.devices, book.groups, book.rooms, book.zones].flatMap((map) => [
-    ...map.values(),
-  ]);
-  const names = things.flatMap(({ id, names: all }) =>
+  const names = thingsOf(book).flatMap(({ id, names: all }) =>
     all.map((name) => ({ text: name.text, sort: "name", detail: id })),
   );
   const items = names.filter((item) => begins(item.text, word));

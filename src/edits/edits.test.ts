@@ -20,7 +20,7 @@ import {
   usesAt,
 } from "./index.ts";
 import { usesIn } from "./uses.ts";
-import { withTexts } from "./workspace.ts";
+import { withEdits, withTexts } from "./workspace.ts";
 
 const folder = "demo/oxbow-pottery";
 const asSchema = (value: unknown): KeySchema =>
@@ -243,12 +243,7 @@ describe("another id", () => {
     const { workspace, ...place } = pointed(text);
     const made = renameAt(workspace, place, to);
     if (!made.ok) return made.reason;
-    return withTexts(workspace, (file) =>
-      applyEdits(
-        file.text,
-        made.edits.filter((edit) => edit.file === file.path),
-      ),
-    );
+    return withEdits(workspace, made.edits);
   };
   test("is written everywhere, and what people say stays", () => {
     const after = renamed(home.replace("  kiln-vent:", "  kiln¦-vent:"), "extractor");
@@ -294,9 +289,7 @@ test("what was said becomes a case that passes", () => {
   const written = caseOf(workspace, { hear: "turn on the kiln vent", at: "till" });
   const edit = caseAdded(workspace, "a.suite.yaml", written);
   if (!edit) throw new Error("no edit");
-  const after = withTexts(workspace, ({ path, text }) =>
-    path === edit.file ? applyEdits(text, [edit]) : text,
-  );
+  const after = withEdits(workspace, [edit]);
   const { passed, failed } = runSuites(after.book, after.suites);
   expect([passed, failed, after.problems.length]).toEqual([3, 0, 0]);
 });
@@ -310,9 +303,7 @@ test("an answer becomes a case with what it answers", () => {
     { hear: "yes", expect: { outcome: "act", set: { gate: { position: 100 } } } },
   ]);
   const edit = caseAdded(workspace, "a.suite.yaml", written);
-  const after = withTexts(workspace, ({ path, text }) =>
-    path === edit?.file ? applyEdits(text, [edit]) : text,
-  );
+  const after = withEdits(workspace, edit ? [edit] : []);
   expect(runSuites(after.book, after.suites)).toMatchObject({ passed: 3, failed: 0 });
 });
 
@@ -372,12 +363,7 @@ describe("on the demo", () => {
     const wrong = sample(ids, 10).flatMap((use): unknown[] => {
       const made = renameAt(workspace, placeOf(use), "quite-another");
       if (!made.ok) return [[use.entity, made.reason]];
-      const after = withTexts(workspace, ({ path, text }) =>
-        applyEdits(
-          text,
-          made.edits.filter(({ file }) => file === path),
-        ),
-      );
+      const after = withEdits(workspace, made.edits);
       const failed = runSuites(after.book, after.suites).suites.flatMap(({ cases }) =>
         cases.filter((each) => verdictOf(each) === "failed"),
       );

@@ -1,9 +1,8 @@
 import { entityOf } from "../model/members.ts";
 import type { Book } from "../book/book.ts";
-import type { Path } from "../document/document.ts";
+import type { Path, SourceText } from "../document/document.ts";
 import { nodeAt } from "../document/nodes.ts";
 import { startOf } from "../document/yaml.ts";
-import type { SourceText } from "../document/document.ts";
 import { type Parsed, type Stretch, insideOf, parseText, stretchOf } from "./texts.ts";
 
 export type EntitySort =

@@ -1,6 +1,7 @@
+import { thingsOf } from "../model/members.ts";
 import type { Book } from "../book/book.ts";
 import { describeOutcome } from "../commands/describe.ts";
-import type { SourceText } from "../document/document.ts";
+import { sortOfFile } from "../suites/sources.ts";
 import type { Sighting } from "../document/sightings.ts";
 import { countPhrases, phrases } from "../pattern/phrases.ts";
 import type { Pattern } from "../pattern/tree.ts";
@@ -15,7 +16,7 @@ import {
   type Stretch,
   insideOf,
   offsetOf,
-  parseText,
+  fileIn,
   scalarAt,
   stretchOf,
 } from "./texts.ts";
@@ -39,15 +40,14 @@ export interface Explanation {
  */
 export function explainAt(workspace: Workspace, place: Position): Explanation | undefined {
   return asked(workspace, "place", () => {
-    const source = workspace.files.find(({ path }) => path === place.file);
-    if (!source) return undefined;
+    const file = fileIn(workspace, place.file);
+    if (!file) return undefined;
     const meant = meantAt(workspace, place);
     if (meant) {
       const { entity, at } = meant;
       const { title, lines } = describeEntity(workspace.book, entity);
       return { at, title: `${entity.id}: ${title}`, lines, entity };
     }
-    const file = parseText(source);
     const found = scalarAt(file, offsetOf(file, place));
     if (!found) return undefined;
     const inside = insideOf(file, found.node);
@@ -55,13 +55,13 @@ export function explainAt(workspace: Workspace, place: Position): Explanation | 
     if (!found.isKey) {
       const seen = sightingsAt(workspace, file, inside);
       const pattern = seen.find((each) => each.sees === "pattern");
-      if (pattern) return { at, ...explainPattern(workspace, source, pattern) };
+      if (pattern) return { at, ...explainPattern(workspace, file, pattern) };
       const name = seen.find((each) => each.sees === "name");
       if (name) return { at, ...explainName(workspace.book, name) };
       const value = seen.find((each) => each.sees === "value");
       if (value) return { at, title: value.what, lines: [value.allowed] };
     }
-    const root = schemaOf(workspace, source.path);
+    const root = schemaOf(workspace, file.path);
     const description = root && descriptionAt(root, file.value, found.path);
     if (description === undefined || !found.isKey) return undefined;
     return { at, title: String(found.path.at(-1)), lines: [description] };
@@ -86,7 +86,7 @@ const mostShown = 8;
 
 function explainPattern(
   workspace: Workspace,
-  { path }: SourceText,
+  { path }: Parsed,
   { text, tree, language }: Extract<Sighting, { sees: "pattern" }>,
 ): Omit<Explanation, "at"> {
   if (!tree) return { title: "a pattern that cannot be read", lines: [] };
@@ -107,7 +107,7 @@ function explainPattern(
     if (shown.length >= mostShown) break;
     shown.push(words.join(" "));
   }
-  const isHeard = /\.(?:suite|day)\.ya?ml$/iu.test(path) && count === 1;
+  const isHeard = sortOfFile(path) !== "phrasebook" && count === 1;
   if (isHeard) return explainPhrase(book, text, language);
   const more = count > shown.length ? [`and ${count - shown.length} more`] : [];
   const title = count === 1 ? "says one phrase" : `says ${count} phrases`;
@@ -126,11 +126,8 @@ function explainName(
   book: Book,
   { text, language }: Extract<Sighting, { sees: "name" }>,
 ): Omit<Explanation, "at"> {
-  const all = [book.devices, book.groups, book.rooms, book.zones].flatMap((map) => [
-    ...map.values(),
-  ]);
   const wanted = text.toLowerCase();
-  const bearers = all.filter(({ names }) =>
+  const bearers = thingsOf(book).filter(({ names }) =>
     names.some((name) => name.language === language && name.text.toLowerCase() === wanted),
   );
   const lines = bearers.map(

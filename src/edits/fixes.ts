@@ -1,11 +1,11 @@
 import { distance } from "fastest-levenshtein";
 import { type Edit, editFor } from "../document/mending.ts";
-import { idsAmong, isAmong } from "../document/sightings.ts";
+import { type Sighting, idsAmong, isAmong } from "../document/sightings.ts";
 import type { Finding } from "../source/finding.ts";
 import { printPosition } from "../source/position.ts";
 import { schemaOf } from "./kinds-of-files.ts";
 import { valuesAt } from "./schema.ts";
-import { type Parsed, idIn, insideOf, offsetOf, parseText, scalarAt, stretchOf } from "./texts.ts";
+import { type Parsed, idIn, insideOf, fileIn, offsetOf, scalarAt, stretchOf } from "./texts.ts";
 import { type Workspace, keptOf, asked } from "./workspace.ts";
 
 /** A way to mend a finding, for somebody to choose. */
@@ -23,10 +23,9 @@ const mostFixes = 3;
  */
 export function fixesFor(workspace: Workspace, finding: Finding): Fix[] {
   return asked(workspace, "finding", () => {
-    const source = workspace.files.find(({ path }) => path === finding.at.file);
-    if (!source || finding.at.line < 1) return [];
-    const file = parseText(source);
-    const certain = editFor(finding, source);
+    const file = fileIn(workspace, finding.at.file);
+    if (!file || finding.at.line < 1) return [];
+    const certain = editFor(finding, file);
     const title =
       finding.remedy?.remedy === "take out" ? "take it out" : (finding.fix ?? "mend it");
     const fixes = certain ? [{ title, edits: [certain] }] : [];
@@ -45,16 +44,35 @@ function referencesInstead(workspace: Workspace, file: Parsed, finding: Finding)
   if (finding.rule !== "unknown-reference") return [];
   const found = scalarAt(file, offsetOf(file, finding.at));
   if (!found) return [];
-  return keptOf(workspace).sightings.flatMap((sighting) => {
-    if (sighting.sees !== "reference" || isAmong(sighting.known, sighting.id)) return [];
-    const { place, isKey, id, known } = sighting;
+  const inside = insideOf(file, found.node);
+  const open = openIn(workspace).get(`${file.path} ${inside[0]}`) ?? [];
+  return open.flatMap(({ id, known }) => {
     if (!finding.message.includes(`"${id}"`)) return [];
-    const written = isKey ? place.keyAt : place.at;
-    if (written.file !== file.path) return [];
-    if (scalarAt(file, offsetOf(file, written))?.node !== found.node) return [];
-    const [stretch] = idIn(file, id, insideOf(file, found.node));
+    const [stretch] = idIn(file, id, inside);
     return stretch ? nearestOf(file, { id, known: idsAmong(known) }, stretch) : [];
   });
+}
+
+type Reference = Extract<Sighting, { sees: "reference" }>;
+
+const openOf = new WeakMap<Workspace, ReadonlyMap<string, Reference[]>>();
+
+/** The ids of a workspace that stand for nothing, by the file and the start of the text that they are in. */
+function openIn(workspace: Workspace): ReadonlyMap<string, Reference[]> {
+  const made = openOf.get(workspace);
+  if (made) return made;
+  const open = new Map<string, Reference[]>();
+  for (const sighting of keptOf(workspace).sightings) {
+    if (sighting.sees !== "reference" || isAmong(sighting.known, sighting.id)) continue;
+    const at = sighting.isKey ? sighting.place.keyAt : sighting.place.at;
+    const file = fileIn(workspace, at.file);
+    const found = file && scalarAt(file, offsetOf(file, at));
+    if (!found) continue;
+    const key = `${file.path} ${insideOf(file, found.node)[0]}`;
+    open.set(key, [...(open.get(key) ?? []), sighting]);
+  }
+  openOf.set(workspace, open);
+  return open;
 }
 
 /** The nearest of the values that are listed, in the place of one that cannot be. */

@@ -1,5 +1,5 @@
 import type { SourceText } from "../document/document.ts";
-import { type Stretch, insideOf, offsetOf, parseText, scalarAt, stretchOf } from "./texts.ts";
+import { type Stretch, fileIn, insideOf, offsetOf, scalarAt, stretchOf } from "./texts.ts";
 import { type Workspace, keptOf, asked } from "./workspace.ts";
 
 /** A piece of a pattern, by what it is: to be shown so. */
@@ -15,9 +15,8 @@ const pieces = /(\$[\p{L}\p{N}_.-]+)|(\/[\d.]+\/)|([()[\]|]|<[^>]*>)|([^\s()[\]|
 export function marksIn(workspace: Workspace, of: Pick<SourceText, "path">): Mark[] {
   return asked(workspace, "file", () => {
     const { path } = of;
-    const source = workspace.files.find((file) => file.path === path);
-    if (!source) return [];
-    const file = parseText(source);
+    const file = fileIn(workspace, path);
+    if (!file) return [];
     const { fragments } = workspace.book;
     return keptOf(workspace).sightings.flatMap((sighting): Mark[] => {
       if (sighting.sees !== "pattern" || sighting.place.at.file !== path) return [];

@@ -1,8 +1,8 @@
-import { type Edit, applyEdits } from "../document/mending.ts";
+import type { Edit } from "../document/mending.ts";
 import { valueAt } from "../document/value-at.ts";
 import type { Book } from "../book/book.ts";
 import { idAdvice, idForm } from "../phrasebook/schema/phrasebook.ts";
-import { entityOf } from "../model/members.ts";
+import { entityOf, thingsOf } from "../model/members.ts";
 import type { Device } from "../model/home.ts";
 import type { Finding } from "../source/finding.ts";
 import { printPosition, type Position } from "../source/position.ts";
@@ -10,7 +10,7 @@ import { type Entity, type EntitySort, definitionsOf, sections } from "./entitie
 import { entryAdded } from "./adding.ts";
 import { parseText } from "./texts.ts";
 import { meantAt, placesOf } from "./uses.ts";
-import { type Workspace, withTexts, asked } from "./workspace.ts";
+import { type Workspace, asked, withEdits } from "./workspace.ts";
 
 /** Edits in several files, or why they cannot be made. */
 export type Renaming = { ok: true; edits: readonly Edit[] } | { ok: false; reason: string };
@@ -37,12 +37,7 @@ export function renameAt(workspace: Workspace, place: Position, to: string): Ren
       return { file, start, end, text: to };
     });
     const all = [...edits, ...namesKept(workspace, entity)];
-    const after = withTexts(workspace, ({ path, text }) =>
-      applyEdits(
-        text,
-        all.filter(({ file }) => file === path),
-      ),
-    );
+    const after = withEdits(workspace, all);
     const reason = difference(workspace, after, entity.id, to);
     return reason === undefined ? { ok: true, edits: all } : { ok: false, reason };
   });
@@ -67,9 +62,8 @@ function difference(
   const known = new Set(before.problems.map(told));
   const added = after.problems.find((each) => !known.has(told(each)));
   if (added) return `${printPosition(added.at)} would be wrong: ${added.message}`;
-  const devices = new Map([...before.book.devices].map(([key, device]) => [key, device]));
   for (const [key, device] of after.book.devices) {
-    const old = devices.get(key === to ? id : key);
+    const old = before.book.devices.get(key === to ? id : key);
     if (old && guardsOf(old) !== guardsOf(device)) {
       return `what voice may do with ${key} would change: a rule under voice: means it by its id`;
     }
@@ -82,8 +76,7 @@ function difference(
 
 /** Every name that is said in a home, whatever bears it. */
 function saidIn(book: Book): string {
-  const named = [book.devices, book.groups, book.rooms, book.zones, book.routines];
-  const names = named.flatMap((map) => [...map.values()].flatMap((each) => each.names));
+  const names = [...thingsOf(book), ...book.routines.values()].flatMap((each) => each.names);
   return JSON.stringify(
     [...names, ...book.kindNouns].map(({ text, language }) => `${language} ${text}`).sort(),
   );

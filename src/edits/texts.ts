@@ -1,7 +1,8 @@
 import type { SourceText } from "../document/document.ts";
-import { type Found, type Placed, beginOf, endOf, scalarsOf } from "../document/nodes.ts";
+import { type Found, type Placed, beginOf, endOf, foundAt, scalarsOf } from "../document/nodes.ts";
 import { type YamlNode, readYaml, startOf } from "../document/yaml.ts";
 import { type LineIndex, indexLines } from "../source/lines.ts";
+import { withoutQuotes } from "../source/quotes.ts";
 import type { Position } from "../source/position.ts";
 
 /** Line and column, from 1. */
@@ -41,6 +42,15 @@ export function parseText(file: SourceText): Parsed {
   return made;
 }
 
+/** A file among some, as YAML. */
+export function fileIn(
+  { files }: { files: readonly SourceText[] },
+  path: string,
+): Parsed | undefined {
+  const file = files.find((each) => each.path === path);
+  return file && parseText(file);
+}
+
 /** UTF-16 offset of a point; the end of the line for a column behind it. */
 export function offsetOf({ lines, text }: Parsed, { line, column }: Point): number {
   const start = lines.start(line);
@@ -59,16 +69,7 @@ const scalars = new WeakMap<Parsed, readonly Placed[]>();
 export function scalarAt(file: Parsed, offset: number): Found | undefined {
   let all = scalars.get(file);
   if (!all) scalars.set(file, (all = file.root ? scalarsOf(file.root, file.text) : []));
-  let [low, high] = [0, all.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((all[middle]?.start ?? 0) <= offset) low = middle + 1;
-    else high = middle;
-  }
-  // Of two that touch, the first is meant.
-  const [before, last] = [all[low - 2], all[low - 1]];
-  if (before && before.end >= offset) return before.found;
-  return last && last.end >= offset ? last.found : undefined;
+  return foundAt(all, offset);
 }
 
 /** Where the text of a scalar stands, its quotes left out. */
@@ -101,8 +102,7 @@ export function idIn(
   const escaped = id.replace(/[\\^$.*+?()[\]{}|]/gu, String.raw`\$&`);
   const lead = before === "" ? `(?<!${idLetter})` : `(?<=\\${before})`;
   const form = new RegExp(`${lead}${escaped}(?!${idLetter})`, "gu");
-  const unquoted = text.slice(from, to).replace(/“[^”]*”/gu, (said) => " ".repeat(said.length));
-  return [...unquoted.matchAll(form)].map(({ index }) => {
+  return [...withoutQuotes(text.slice(from, to)).matchAll(form)].map(({ index }) => {
     return [from + index, from + index + id.length];
   });
 }

@@ -15,7 +15,7 @@ import {
   idIn,
   insideOf,
   offsetOf,
-  parseText,
+  fileIn,
   scalarAt,
   stretchOf,
   writtenAt,
@@ -36,13 +36,11 @@ const known = new WeakMap<Workspace, readonly Use[]>();
 export function usesIn(workspace: Workspace): readonly Use[] {
   const made = known.get(workspace);
   if (made) return made;
-  const files = new Map(workspace.files.map((file) => [file.path, file]));
   const found = new Map<string, Use>();
   for (const sighting of keptOf(workspace).sightings) {
     for (const { entity, at } of spokenOf(workspace, sighting)) {
-      const source = files.get(at.file);
-      if (!source) continue;
-      const file = parseText(source);
+      const file = fileIn(workspace, at.file);
+      if (!file) continue;
       const before = entity.sort === "slot" || entity.sort === "fragment" ? "$" : "";
       for (const [start, end] of idIn(file, entity.id, writtenAt(file, at), before)) {
         const key = `${file.path} ${start} ${entity.sort}`;
@@ -81,9 +79,8 @@ export interface Meant {
 }
 
 export function meantAt(workspace: Workspace, place: Position): Meant | undefined {
-  const source = workspace.files.find(({ path }) => path === place.file);
-  if (!source) return undefined;
-  const file = parseText(source);
+  const file = fileIn(workspace, place.file);
+  if (!file) return undefined;
   const offset = offsetOf(file, place);
   const use = usesIn(workspace).find((each) => {
     return each.file === file && each.start <= offset && offset <= each.end;

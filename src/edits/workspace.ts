@@ -1,12 +1,13 @@
 import { type Book, type ReaderOptions, knowledgeOf, openBook } from "../book/book.ts";
 import { usualLanguages } from "../book/read.ts";
+import { type Edit, applyEdits } from "../document/mending.ts";
 import { type SourceText, readTexts } from "../document/document.ts";
 import type { Sighting } from "../document/sightings.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
 import { WrongUse, madeOf } from "../source/wrong-use.ts";
 import { type Day, readDays } from "../suites/day.ts";
 import { type Suites, readSuites } from "../suites/read.ts";
-import { partSources } from "../suites/sources.ts";
+import { partSources, sortOfFile } from "../suites/sources.ts";
 import type { KeySchema } from "./schema.ts";
 
 /** What a workspace is opened with, beside its files. */
@@ -96,13 +97,20 @@ export function asked<T>(workspace: Workspace, what: string, make: () => T): T {
 export function sightingsWith(workspace: Workspace, changed: SourceText): Sighting[] {
   const { options, listener } = keptOf(workspace);
   const files = workspace.files.map((file) => (file.path === changed.path ? changed : file));
-  const { phrasebook, suites, days } = partSources(files);
+  const { phrasebook, suites } = partSources(files);
+  const sort = sortOfFile(changed.path);
   return heardBy(listener, () => {
-    const isAmong = (all: readonly SourceText[]): boolean =>
-      all.some(({ path }) => path === changed.path);
-    if (isAmong(days)) readDays(workspace.book, [changed]);
-    else if (isAmong(suites)) readSuites(workspace.book, suites);
+    if (sort === "day") readDays(workspace.book, [changed]);
+    else if (sort !== "phrasebook") readSuites(workspace.book, suites);
     else openBook(knowledge(options, listener), phrasebook);
+  });
+}
+
+/** The same files with edits made in them. */
+export function withEdits(workspace: Workspace, edits: readonly Edit[]): Workspace {
+  return withTexts(workspace, ({ path, text }) => {
+    const own = edits.filter(({ file }) => file === path);
+    return own.length === 0 ? text : applyEdits(text, own);
   });
 }
 

@@ -1,6 +1,7 @@
 import { membersOf, textOf } from "../source/border.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import { dump } from "js-yaml";
+import { sameData } from "../document/data.ts";
 import { readYaml } from "../document/yaml.ts";
 
 export type Merged =
@@ -56,7 +57,7 @@ export function mergeSections(given: string, sections: Readonly<Record<string, u
     wanted[section] = { ...taken, ...added };
   }
   // Whatever the layout of the file was, what it says has to be what it said and what was added.
-  if (JSON.stringify(sorted(readYaml(merged).value)) !== JSON.stringify(sorted(wanted))) {
+  if (!sameData(readYaml(merged).value, wanted)) {
     return { ok: false, reason: "the file is laid out in a way that cannot be added to" };
   }
   return { ok: true, text: merged, kept };
@@ -94,14 +95,4 @@ function insertInto(text: string, section: string, entries: object): string | un
 
 function isMap(value: unknown): value is Record<string, unknown> {
   return typeof value === "object" && value !== null && !Array.isArray(value);
-}
-
-function sorted(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sorted);
-  if (!isMap(value)) return value ?? null;
-  return Object.fromEntries(
-    Object.entries(value)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([key, each]) => [key, sorted(each)]),
-  );
 }

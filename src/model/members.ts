@@ -37,9 +37,14 @@ export function devicesNamed(home: Home, ids: readonly string[]): Device[] {
   return [...new Set(all)];
 }
 
-/** The ids of all that steps and states can be of. */
-export function thingIds({ devices, groups, rooms, zones }: Home): string[] {
-  return [devices, groups, rooms, zones].flatMap((map) => [...map.keys()]);
+/** All that has a name or can be stated something of: devices, groups, rooms and zones. */
+export function thingsOf({ devices, groups, rooms, zones }: Home): Nameable[] {
+  return [devices, groups, rooms, zones].flatMap((map) => [...map.values()]);
+}
+
+/** Their ids. */
+export function thingIds(home: Home): string[] {
+  return thingsOf(home).map(({ id }) => id);
 }
 
 /** The ids of devices that can be pressed; the one that is meant alone, where it can. */

@@ -6,6 +6,7 @@ import type { Condition, Conditions } from "../model/condition.ts";
 import { thingIds } from "../model/members.ts";
 import { knownProperty } from "../phrasebook/written.ts";
 import { given } from "../source/given.ts";
+import { withoutQuotes } from "../source/quotes.ts";
 import { nearest } from "../source/nearest.ts";
 import { parseClock } from "../time/local.ts";
 import type { CommandExpectation, Expectation, LogExpectation } from "./expectation.ts";
@@ -90,7 +91,7 @@ function seeIds(book: Book, cursor: Cursor<string>): void {
   if (!cursor.context.watcher) return;
   const { routines, people, voicepoints } = book;
   const things = thingIds(book);
-  for (const [id] of cursor.value.replace(/“[^”]*”/gu, "").matchAll(/[\p{L}\p{N}-]+/gu)) {
+  for (const [id] of withoutQuotes(cursor.value).matchAll(/[\p{L}\p{N}-]+/gu)) {
     cursor.mentions("routine", routines, { id });
     cursor.mentions("person", people, { id });
     cursor.mentions("voicepoint", voicepoints, { id });

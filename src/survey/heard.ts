@@ -1,3 +1,4 @@
+import { thingsOf } from "../model/members.ts";
 import type { Heard } from "../commands/outcome.ts";
 import { spokenNames } from "../model/names.ts";
 import type { Book } from "../book/book.ts";
@@ -39,10 +40,7 @@ export function* hearSamples(
 function namesOf(book: Book, language: string): string[] {
   const first = book.languages[0] ?? language;
   const byKind = new Map<string, string>();
-  const entities = [book.devices, book.groups, book.rooms, book.zones].flatMap((map) => [
-    ...map.values(),
-  ]);
-  for (const entity of entities) {
+  for (const entity of thingsOf(book)) {
     const sort = entity.type === "device" ? `device ${entity.kind}` : entity.type;
     const name = spokenNames(entity, language, first)[0]?.text;
     if (name !== undefined && !byKind.has(sort)) byKind.set(sort, name);

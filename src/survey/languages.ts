@@ -1,3 +1,4 @@
+import { thingsOf } from "../model/members.ts";
 import type { Book } from "../book/book.ts";
 import type { Finding } from "../source/finding.ts";
 
@@ -15,10 +16,9 @@ export function checkLanguages(book: Book): Finding[] {
 
 /** What has no name in a language goes by its names in the first one. */
 function missingNames(book: Book, language: string, first: string): Finding[] {
-  const named = [book.devices, book.groups, book.rooms, book.zones].flatMap((map) => [
-    ...map.values(),
-  ]);
-  const missing = named.filter(({ names }) => !names.some((name) => name.language === language));
+  const missing = thingsOf(book).filter(
+    ({ names }) => !names.some((name) => name.language === language),
+  );
   const [one] = missing;
   if (!one) return [];
   const go = missing.length === 1 ? "goes by its name" : "go by their names";

@@ -213,13 +213,13 @@ function settleAll(
   return meaning.result === "missing" ? { ...meaning, slots } : meaning;
 }
 
-/** Whether it is asked which of many things are so, or whether any is. */
 /** Whether an order makes something so many degrees: "it should be twenty degrees in here". */
 function isWarmth(order: Order, { slots }: Intent): boolean {
   const value = order.order === "set" ? order.value : undefined;
   return value?.refer === "slot" && slots.get(value.slot)?.type === "temperature";
 }
 
+/** Whether it is asked which of many things are so, or whether any is. */
 function isOfMany({ orders, tells }: Plan): boolean {
   return orders.length === 0 && tells.length > 0 && tells.every(isAskedOfMany);
 }
