@@ -2,7 +2,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { filesInLink } from "./files/link.ts";
 import { keptWork } from "./files/kept.ts";
-import { type WorkState, WorkProvider, changedFiles, demoWork } from "./work.tsx";
+import { type WorkState, WorkProvider, changedFiles, demoWork, opened } from "./work.tsx";
 import { FindingsProvider } from "./findings.tsx";
 import { Workbench } from "./workbench.tsx";
 
@@ -13,25 +13,14 @@ async function begin(): Promise<WorkState> {
   if (linked && linked.length > 0) {
     // A page that is loaded again goes on with what was done to it.
     history.replaceState(null, "", location.pathname);
-    const saved = Object.fromEntries(linked.map(({ path, text }) => [path, text]));
-    const goal = { file: linked[0]?.path ?? "", line: 1, column: 1 };
-    const before = kept && changedFiles(kept).length > 0 ? kept : undefined;
-    const news = "Opened from its link.";
-    return {
-      ...demoWork,
-      files: linked,
-      saved,
-      goal,
-      news,
-      before: before && { ...before, folder: undefined },
-    };
+    const isUnsaved = kept !== undefined && changedFiles(kept).length > 0;
+    const before = isUnsaved ? { ...kept, folder: undefined } : undefined;
+    return { ...demoWork, ...opened(linked), before, news: "Opened from its link." };
   }
   if (!kept || kept.files.length === 0) return demoWork;
-  const goal = { file: kept.files[0]?.path ?? "", line: 1, column: 1 };
   const before = kept.before && { ...kept.before, folder: undefined };
-  const state: WorkState = { ...demoWork, ...kept, goal, before };
-  const unsaved = changedFiles(state).length;
-  return unsaved > 0 ? { ...state, news: "Your unsaved work is here again." } : state;
+  const news = changedFiles(kept).length > 0 ? "Your unsaved work is here again." : "";
+  return { ...demoWork, ...opened(kept.files), ...kept, before, news };
 }
 
 const root = document.getElementById("root");

@@ -3,6 +3,7 @@ import type { Edit } from "calm-phrase";
 import { engine } from "./engine/engine.ts";
 import type { HomeFile, Said } from "./engine/views.ts";
 import { demo } from "./files/demo.ts";
+import { isDay, isSuite } from "./files/sorts.ts";
 import { keepWork } from "./files/kept.ts";
 
 export type Panel = "desk" | "phrasebook" | "suites" | "day";
@@ -53,13 +54,9 @@ function textsOf(files: readonly HomeFile[]): Record<string, string> {
 function after(state: WorkState, deed: Deed): WorkState {
   switch (deed.deed) {
     case "open": {
-      const { files, folder, news } = deed;
-      const goal = { file: files[0]?.path ?? "", line: 1, column: 1 };
-      const { saved, turns } = state;
-      const before = isUnsaved(state)
-        ? { files: state.files, saved, folder: state.folder, turns }
-        : undefined;
-      return { ...state, files, folder, saved: textsOf(files), turns: [], goal, news, before };
+      const { files, saved, folder, turns } = state;
+      const before = changedFiles(state).length > 0 ? { files, saved, folder, turns } : undefined;
+      return { ...state, ...opened(deed.files), folder: deed.folder, news: deed.news, before };
     }
     case "go back":
       return state.before
@@ -96,19 +93,26 @@ function after(state: WorkState, deed: Deed): WorkState {
   }
 }
 
-function isUnsaved(state: WorkState): boolean {
-  return changedFiles(state).length > 0;
+function goTo(state: WorkState, path: string): WorkState {
+  return { ...state, panel: "phrasebook", goal: beginOf(path) };
 }
 
-function goTo(state: WorkState, path: string): WorkState {
-  return { ...state, panel: "phrasebook", goal: { file: path, line: 1, column: 1 } };
+function beginOf(path = ""): Goal {
+  return { file: path, line: 1, column: 1 };
+}
+
+/** Files as they are when nothing was done to them yet. */
+export function opened(
+  files: readonly HomeFile[],
+): Pick<WorkState, "files" | "saved" | "turns" | "goal"> {
+  return { files, saved: textsOf(files), turns: [], goal: beginOf(files[0]?.path) };
 }
 
 /** How a file begins, by what its name ends in. */
 function beginningOf(path: string): string {
   const name = path.split("/").at(-1)?.split(".")[0]?.replaceAll("-", " ") ?? "new";
-  if (/\.suite\.ya?ml$/u.test(path)) return `suite: ${name}\ncases:\n  - hear: \n    expect: act\n`;
-  return /\.day\.ya?ml$/u.test(path) ? `day: ${name}\nhappenings: []\n` : "devices:\n";
+  if (isSuite({ path })) return `suite: ${name}\ncases:\n  - hear: \n    expect: act\n`;
+  return isDay({ path }) ? `day: ${name}\nhappenings: []\n` : "devices:\n";
 }
 
 /** Paths of files that are not as they were opened or saved. */
@@ -156,12 +160,10 @@ export function WorkProvider({ start, children }: { start: WorkState; children: 
 
 /** The demo, opened. */
 export const demoWork: WorkState = {
-  files: demo,
-  saved: textsOf(demo),
+  ...opened(demo),
   folder: undefined,
-  turns: [],
   panel: "desk",
-  goal: { file: "home.yaml", line: 1, column: 1 },
+  goal: beginOf("home.yaml"),
   news: "",
   before: undefined,
 };

@@ -21,10 +21,10 @@ import {
   keymap,
   lineNumbers,
 } from "@codemirror/view";
+import type { Finding } from "calm-phrase";
 import { useEffect, useRef } from "react";
 import { engine } from "../engine/engine.ts";
 import type { HomeFile } from "../engine/views.ts";
-import type { FindingView } from "../engine/workshop.ts";
 import { look } from "./look.ts";
 import { type Untouched, marksField, setMarks } from "./marks.ts";
 import { type Point, offsetAt, pointAt } from "./places.ts";
@@ -47,7 +47,7 @@ export function Editor({
 }: {
   file: HomeFile;
   files: readonly HomeFile[];
-  found: readonly FindingView[];
+  found: readonly Finding[];
   untouched: readonly Untouched[];
   goal: Point;
   onWrite: (text: string) => void;

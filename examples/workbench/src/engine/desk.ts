@@ -8,23 +8,30 @@ import {
   simulate,
   tellReason,
 } from "calm-phrase";
+import { isOfPhrasebook } from "../files/sorts.ts";
 import { packsOf } from "./languages.ts";
 import type { DeskView, DeviceView, HomeFile, HomeView, Said, TurnView } from "./views.ts";
 
 const readers = new Map<string, Reader>();
 
-/** The phrasebook among some files, ready to listen. */
-export async function bookOf(files: readonly HomeFile[]): Promise<Book> {
+async function readBook(files: readonly HomeFile[]): Promise<Book> {
   const languages = await packsOf(files);
   const key = languages.map(({ language }) => language).join();
   let reader = readers.get(key);
   if (!reader) readers.set(key, (reader = createReader({ languages })));
-  return reader(files.filter(({ path }) => /(?<!\.suite|\.day)\.ya?ml$/iu.test(path)));
+  return reader(files.filter(isOfPhrasebook));
+}
+
+let known: { files: readonly HomeFile[]; book: Promise<Book> } | undefined;
+
+/** The phrasebook among some files, ready to listen; read once for the same texts. */
+function bookOf(files: readonly HomeFile[]): Promise<Book> {
+  if (!known || !isSame(known.files, files)) known = { files, book: readBook(files) };
+  return known.book;
 }
 
 /** A home in which some things were said, kept so that the next thing is said in it. */
 interface Kept {
-  files: readonly HomeFile[];
   book: Book;
   time: string;
   home: SimulatedHome;
@@ -33,14 +40,9 @@ interface Kept {
 
 let kept: Kept | undefined;
 
-/** The phrasebook among some files; read once for the same texts. */
-async function bookHere(files: readonly HomeFile[]): Promise<Book> {
-  return kept && isSame(kept.files, files) ? kept.book : bookOf(files);
-}
-
 /** What a home consists of. */
 export async function atHome(files: readonly HomeFile[]): Promise<HomeView> {
-  return homeView(await bookHere(files));
+  return homeView(await bookOf(files));
 }
 
 /** A home in which some things were said, one after another. */
@@ -49,14 +51,14 @@ export async function atDesk(
   turns: readonly Said[],
   time: string,
 ): Promise<DeskView> {
-  const book = await bookHere(files);
+  const book = await bookOf(files);
   const goesOn =
     kept?.book === book &&
     kept.time === time &&
     kept.turns.length <= turns.length &&
     kept.turns.every(({ said }, index) => isSameSaid(said, turns[index]));
   const now: Kept =
-    kept && goesOn ? kept : { files, book, time, home: simulate(book, { time }), turns: [] };
+    kept && goesOn ? kept : { book, time, home: simulate(book, { time }), turns: [] };
   kept = now;
   for (const said of turns.slice(now.turns.length))
     now.turns.push(
@@ -120,12 +122,10 @@ function passing(home: SimulatedHome, said: Said, seconds: number): TurnView {
   };
 }
 
-function isSame(
-  one: readonly HomeFile[] | undefined,
-  other: readonly HomeFile[],
-): one is HomeFile[] {
+/** Whether files have the same names and texts. */
+export function isSame(one: readonly HomeFile[], other: readonly HomeFile[]): boolean {
   return (
-    one?.length === other.length &&
+    one.length === other.length &&
     one.every(({ path, text }, index) => {
       return path === other[index]?.path && text === other[index].text;
     })

@@ -1,5 +1,6 @@
 import { type Remote, wrap } from "comlink";
 import { useEffect, useRef, useState } from "react";
+import { createLatest } from "./latest.ts";
 import type { Engine } from "./worker.ts";
 
 function start(): Remote<Engine> {
@@ -15,6 +16,12 @@ export function engine(): Remote<Engine> {
   return (workshop ??= start());
 }
 
+/** Something that is asked, and when. */
+interface Question<T> {
+  put: () => Promise<T>;
+  since: number;
+}
+
 /**
  * What a call comes to, anew whenever one of the values that it depends on changes; what it came to before
  * until then. While one call is under way the next waits, and only the last that was asked for is made.
@@ -27,28 +34,14 @@ export function useAnswer<T>(
   name?: string,
 ): T | undefined {
   const [answer, setAnswer] = useState<T>();
-  const queue = useRef<{ isBusy: boolean; next: (() => void) | undefined }>({
-    isBusy: false,
-    next: undefined,
-  });
+  const latest = useRef<(question: Question<T>) => void>(undefined);
   useEffect(() => {
-    const { current } = queue;
-    const since = performance.now();
-    const make = (): void => {
-      current.isBusy = true;
-      current.next = undefined;
-      void ask()
-        .then((made) => {
-          setAnswer(() => made);
-          if (name !== undefined) performance.measure(name, { start: since });
-        })
-        .finally(() => {
-          current.isBusy = false;
-          current.next?.();
-        });
-    };
-    if (current.isBusy) current.next = make;
-    else make();
+    latest.current ??= createLatest(async ({ put, since }: Question<T>) => {
+      const made = await put();
+      setAnswer(() => made);
+      if (name !== undefined) performance.measure(name, { start: since });
+    });
+    latest.current({ put: ask, since: performance.now() });
     // The caller names what its question depends on.
   }, depends);
   return answer;

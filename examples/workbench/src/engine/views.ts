@@ -116,6 +116,9 @@ export interface SuggestionView {
   written: Readonly<Record<string, unknown>>;
 }
 
+/** The file of a day that nobody wrote down. */
+export const plainDay = "day.day.yaml";
+
 /** Something that happens in a day, as a file has it. */
 export interface Happens {
   /** `18:30`. */

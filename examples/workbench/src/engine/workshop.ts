@@ -41,52 +41,49 @@ import phrasebookSchema from "calm-phrase/schema/phrasebook.schema.json";
 import suiteSchema from "calm-phrase/schema/suite.schema.json";
 import daySchema from "calm-phrase/schema/day.schema.json";
 import type { Edit, Finding, Position } from "calm-phrase";
+import { isOfPhrasebook } from "../files/sorts.ts";
 import { packsOf } from "./languages.ts";
-import { homeView } from "./desk.ts";
-import type { DayView, Happens, HomeFile, RunView, SuggestionView } from "./views.ts";
+import { homeView, isSame } from "./desk.ts";
+import {
+  type DayView,
+  type Happens,
+  type HomeFile,
+  type RunView,
+  type SuggestionView,
+  plainDay,
+} from "./views.ts";
 
 const schemas = { phrasebook: phrasebookSchema, suite: suiteSchema, day: daySchema };
 
 let known: { files: readonly HomeFile[]; workspace: Workspace } | undefined;
-const found = new WeakMap<Workspace, FindingView[]>();
 let kept: RunRecord | undefined;
 
 /** The files of a home, read together; read once for the same texts. */
 async function workspaceOf(files: readonly HomeFile[]): Promise<Workspace> {
-  const isSame =
-    known?.files.length === files.length &&
-    known.files.every(({ path, text }, index) => {
-      return path === files[index]?.path && text === files[index].text;
-    });
-  if (!known || !isSame) {
-    known = {
-      files,
-      workspace: openWorkspace(files, { languages: await packsOf(files), schemas }),
-    };
+  if (!known || !isSame(known.files, files)) {
+    const options = { languages: await packsOf(files), schemas };
+    known = { files, workspace: openWorkspace(files, options) };
   }
   return known.workspace;
 }
 
-/** A finding with the ways to mend it. */
-export interface FindingView extends Finding {
-  fixes: readonly Fix[];
-}
-
 /** What reading some files finds wrong with them. */
-export async function problems(files: readonly HomeFile[]): Promise<FindingView[]> {
-  const workspace = await workspaceOf(files);
-  return workspace.problems.map((each) => ({ ...each, fixes: fixesFor(workspace, each) }));
+export async function problems(files: readonly HomeFile[]): Promise<readonly Finding[]> {
+  return (await workspaceOf(files)).problems;
 }
 
-/** All that is wrong with some files, what checks over all of them find included; looked for once. */
-export async function findings(files: readonly HomeFile[]): Promise<FindingView[]> {
+/** What checks over all of them find. */
+export async function checks(files: readonly HomeFile[]): Promise<Finding[]> {
+  return checkPhrasebook((await workspaceOf(files)).book);
+}
+
+/** Ways to mend each of some findings. */
+export async function fixes(
+  files: readonly HomeFile[],
+  found: readonly Finding[],
+): Promise<Fix[][]> {
   const workspace = await workspaceOf(files);
-  const before = found.get(workspace);
-  if (before) return before;
-  const all = [...workspace.problems, ...checkPhrasebook(workspace.book)];
-  const made = all.map((each) => ({ ...each, fixes: fixesFor(workspace, each) }));
-  found.set(workspace, made);
-  return made;
+  return found.map((each) => fixesFor(workspace, each));
 }
 
 export async function complete(
@@ -225,28 +222,20 @@ export async function sayable(
   return listSayable(book, book.languages.includes(language) ? language : undefined);
 }
 
-/** A day that nobody wrote down. */
-const plainDay = "day.day.yaml";
-
 /** The file of a day with more that happens in it, and how it is then. */
 async function dayWith(
   files: readonly HomeFile[],
   path: string,
   also: readonly Happens[],
 ): Promise<Workspace> {
-  const isOurs = ({ path: each }: HomeFile): boolean =>
-    each === path || !/\.(?:suite|day)\.ya?ml$|\.csv$/iu.test(each);
-  const own = files.filter(isOurs);
+  const own = files.filter((file) => file.path === path || isOfPhrasebook(file));
   const plain = { path: plainDay, text: "day: a day\nhappenings: []\n" };
   const options = { languages: await packsOf(files), schemas };
   let workspace = openWorkspace(path === plainDay ? [...own, plain] : own, options);
   for (const each of also) {
     const edit = happeningAdded(workspace, path, { ...each });
     if (!edit) continue;
-    const changed = workspace.files.map((file) => {
-      return file.path === path ? { path, text: applyEdits(file.text, [edit]) } : file;
-    });
-    workspace = openWorkspace(changed, options);
+    workspace = openWorkspace(edited(workspace.files, [edit]), options);
   }
   return workspace;
 }

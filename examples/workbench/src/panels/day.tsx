@@ -8,7 +8,8 @@ import {
   SliderTrack,
 } from "react-aria-components";
 import { engine, useAnswer } from "../engine/engine.ts";
-import type { DayView, Happens } from "../engine/views.ts";
+import { type DayView, type Happens, plainDay } from "../engine/views.ts";
+import { isDay } from "../files/sorts.ts";
 import { Axis } from "../parts/axis.tsx";
 import { House } from "../parts/house.tsx";
 import { WhatIf } from "../parts/what-if.tsx";
@@ -16,13 +17,12 @@ import { clockOf, differencesOf, minuteOf, statesAt } from "../parts/moments.ts"
 import { Choice } from "../parts/choice.tsx";
 import { useBench } from "../work.tsx";
 
-const plainDay = "day.day.yaml";
 const noon = 12 * 60;
 
 /** A simulated day, to go through from midnight to midnight. */
 export default function Day() {
   const { work, act } = useBench();
-  const written = work.files.filter(({ path }) => /\.day\.ya?ml$/u.test(path));
+  const written = work.files.filter(isDay);
   const [chosen, setChosen] = useState("");
   const [date, setDate] = useState("");
   const [minute, setMinute] = useState(noon);

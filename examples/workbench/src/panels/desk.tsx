@@ -6,6 +6,7 @@ import { Choice } from "../parts/choice.tsx";
 import { House } from "../parts/house.tsx";
 import { Listen } from "../parts/listen.tsx";
 import { Sayable } from "../parts/sayable.tsx";
+import { SuiteChoice, useSuite } from "../parts/suite-choice.tsx";
 import { Why } from "../parts/why.tsx";
 import { Words } from "../parts/words.tsx";
 import { useBench } from "../work.tsx";
@@ -195,9 +196,8 @@ function Turns({
 }) {
   const bench = useBench();
   const { work, act } = bench;
-  const suites = work.files.filter(({ path }) => /\.suite\.ya?ml$/u.test(path));
-  const [suite, setSuite] = useState("");
-  const target = suites.some(({ path }) => path === suite) ? suite : (suites[0]?.path ?? "");
+  const suite = useSuite();
+  const target = suite.path;
   const turn = view.turns[shown];
   const keep = async (): Promise<void> => {
     if (!turn) return;
@@ -255,17 +255,12 @@ function Turns({
         >
           A minute passes
         </Button>
-        {suites.length > 0 && turn?.said.wait === undefined && (
+        {target !== "" && turn?.said.wait === undefined && (
           <span className="keep">
             <Button className="button" onPress={() => void keep()}>
               Add as a case
             </Button>
-            <Choice
-              label="to"
-              value={target}
-              options={suites.map(({ path }) => ({ id: path, name: path }))}
-              onChoose={setSuite}
-            />
+            <SuiteChoice label="to" suite={suite} />
           </span>
         )}
       </div>

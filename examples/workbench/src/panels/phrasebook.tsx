@@ -10,18 +10,18 @@ import {
   ModalOverlay,
   TextField,
 } from "react-aria-components";
+import type { Finding } from "calm-phrase";
 import type { Stretch } from "calm-phrase/edits";
 import { type Asked, Editor } from "../editor/editor.tsx";
 import type { Untouched } from "../editor/marks.ts";
 import type { Point } from "../editor/places.ts";
 import { engine, useAnswer } from "../engine/engine.ts";
 import type { HomeFile, RunView } from "../engine/views.ts";
-import type { FindingView } from "../engine/workshop.ts";
 import { useFindings } from "../findings.tsx";
 import { useSettled } from "../settled.ts";
 import { changedFiles, useBench } from "../work.tsx";
 
-const nothingFound: readonly FindingView[] = [];
+const nothingFound: readonly Finding[] = [];
 const allTouched: readonly Untouched[] = [];
 
 /** The files of a home, written with help. */
@@ -39,6 +39,14 @@ export default function Phrasebook() {
     () => (isPainted ? engine().run([...calmFiles]) : Promise.resolve(undefined)),
     [calmFiles, isPainted],
   );
+  const listed = found.slice(0, mostFindings);
+  const calmFound = useSettled(found);
+  const mended = useAnswer(async () => {
+    const ways = await engine().fixes([...files], calmFound.slice(0, mostFindings));
+    return { of: calmFound, ways };
+  }, [calmFound]);
+  // Ways to mend what was found before are none for what is found now.
+  const ways = mended?.of === found ? mended.ways : undefined;
   const told = useAnswer(
     () => engine().explain([...calmFiles], { file: file?.path ?? "", ...calmHere }),
     [calmFiles, file?.path, calmHere],
@@ -51,9 +59,10 @@ export default function Phrasebook() {
   const changed = new Set(changedFiles(work));
   const placeOf = (point: Point) => ({ file: path, ...point });
 
-  const mend = (finding: FindingView | undefined): void => {
-    const [fix] = finding?.fixes ?? [];
-    if (fix) void edit(fix.edits, `Mended: ${fix.title}.`);
+  const mend = async (finding: Finding | undefined): Promise<void> => {
+    const [ways = []] = finding ? await engine().fixes([...files], [finding]) : [];
+    const [fix] = ways;
+    if (fix) await edit(fix.edits, `Mended: ${fix.title}.`);
     else act({ deed: "tell", news: "Only you can know what is meant here." });
   };
   const ask = async (asked: Asked, point: Point): Promise<void> => {
@@ -72,7 +81,7 @@ export default function Phrasebook() {
         setRenaming(point);
         return;
       case "fix":
-        mend(
+        await mend(
           own.find(({ at }) => at.line === point.line && at.column <= point.column + 1) ??
             own.find(({ at }) => at.line === point.line),
         );
@@ -195,7 +204,7 @@ export default function Phrasebook() {
         <section aria-label="Findings">
           <h2>{found.length === 0 ? "Nothing wrong" : "Findings"}</h2>
           <ul className="findings">
-            {found.slice(0, mostFindings).map((finding, index) => (
+            {listed.map((finding, index) => (
               <li key={index} className={finding.severity}>
                 <p>
                   <span aria-hidden="true">{finding.severity === "error" ? "✗" : "!"}</span>{" "}
@@ -210,11 +219,11 @@ export default function Phrasebook() {
                     {finding.at.file}:{finding.at.line}
                   </button>
                 </p>
-                {finding.fixes.length === 0 && finding.fix !== undefined && (
+                {(ways?.[index] ?? []).length === 0 && finding.fix !== undefined && (
                   <p className="quiet">{finding.fix}</p>
                 )}
                 <div className="row">
-                  {finding.fixes.map((fix) => (
+                  {ways?.[index]?.map((fix) => (
                     <Button
                       key={fix.title}
                       className="button small"

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Button, Input, Label, SearchField } from "react-aria-components";
 import { engine, useAnswer } from "../engine/engine.ts";
 import type { RunView, SuggestionView } from "../engine/views.ts";
+import { SuiteChoice, useSuite } from "../parts/suite-choice.tsx";
 import { Choice } from "../parts/choice.tsx";
 import { Place } from "../parts/why.tsx";
 import { useBench } from "../work.tsx";
@@ -193,9 +194,8 @@ function Suggestions() {
   const bench = useBench();
   const { work, act } = bench;
   const [all, setAll] = useState<readonly SuggestionView[]>();
-  const suites = work.files.filter(({ path }) => /\.suite\.ya?ml$/u.test(path));
-  const [suite, setSuite] = useState("");
-  const target = suites.some(({ path }) => path === suite) ? suite : (suites[0]?.path ?? "");
+  const suite = useSuite();
+  const target = suite.path;
   const accept = async ({ written, text }: SuggestionView): Promise<void> => {
     const edit = await engine().addWritten([...work.files], target, written);
     if (!edit) {
@@ -218,14 +218,7 @@ function Suggestions() {
         >
           Suggest cases
         </Button>
-        {suites.length > 0 && (
-          <Choice
-            label="into"
-            value={target}
-            options={suites.map(({ path }) => ({ id: path, name: path }))}
-            onChoose={setSuite}
-          />
-        )}
+        {target !== "" && <SuiteChoice label="into" suite={suite} />}
       </div>
       {all?.length === 0 && <p className="quiet">There is nothing left to suggest.</p>}
       <ul className="suggestions">
