@@ -1,4 +1,4 @@
-import { type FormEvent, useState } from "react";
+import { type FormEvent, useMemo, useState } from "react";
 import { Button } from "react-aria-components";
 import { desk, engine, useAnswer } from "../engine/engine.ts";
 import type { DeskView, TurnView } from "../engine/views.ts";
@@ -31,6 +31,9 @@ export function Desk() {
   );
   const place = chosen ?? (view?.turns.length ?? 0) - 1;
   const turn = view?.turns[place];
+  // The house is drawn anew only for another turn.
+  const changed = useMemo(() => new Set(turn?.changed), [turn]);
+  const failed = useMemo(() => new Set(turn?.failed), [turn]);
   const voicepoint = at === "" ? (house?.voicepoints[0]?.id ?? "") : at;
   const spoken = language === "" ? (house?.languages[0] ?? "en") : language;
 
@@ -121,8 +124,8 @@ export function Desk() {
           <House
             rooms={house.rooms}
             states={view.states}
-            changed={new Set(turn?.changed)}
-            failed={new Set(turn?.failed)}
+            changed={changed}
+            failed={failed}
             speaker={room}
           />
         )}

@@ -9,7 +9,7 @@ const guards = {
 } as const;
 
 /** The house by rooms, with what each device is at. */
-export function House({
+export const House = memo(function House({
   rooms,
   states,
   changed,
@@ -45,7 +45,7 @@ export function House({
       ))}
     </div>
   );
-}
+});
 
 const noDevices: ReadonlySet<string> = new Set();
 
