@@ -1,40 +1,29 @@
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { gzipSync } from "node:zlib";
-import type { Page, Response } from "playwright-core";
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from "vitest";
-import { type Shown, showExample } from "./support/browser.ts";
+import type { Response } from "playwright-core";
+import { beforeEach, describe, expect, test } from "vitest";
+import { exampleFor } from "./support/browser.ts";
 
 const axe = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
 
-let shown: Shown;
-let page: Page;
-
-beforeAll(async () => {
-  shown = await showExample("workbench");
-  ({ page } = shown);
-});
-
-afterAll(async () => {
-  await shown.close();
-  expect(shown.mishaps).toEqual([]);
-});
+const example = exampleFor("workbench");
 
 /** Begins with the demo, whatever was done before. */
 beforeEach(async () => {
-  await page.evaluate(
+  await example.page.evaluate(
     `indexedDB.databases().then((all) => all.forEach(({ name }) => indexedDB.deleteDatabase(name)))`,
   );
-  await page.context().setOffline(false);
-  await page.goto(shown.address);
-  await page.waitForSelector(".room");
+  await example.page.context().setOffline(false);
+  await example.page.goto(example.shown.address);
+  await example.page.waitForSelector(".room");
 });
 
 async function say(phrase: string): Promise<void> {
-  await page.fill("#phrase", phrase);
-  await page.press("#phrase", "Enter");
+  await example.page.fill("#phrase", phrase);
+  await example.page.press("#phrase", "Enter");
   const words = JSON.stringify(phrase);
-  await page.waitForFunction(
+  await example.page.waitForFunction(
     `[...document.querySelectorAll(".turn .word .text")].map((word) => word.textContent).join(" ") === ${words}`,
   );
 }
@@ -42,31 +31,31 @@ async function say(phrase: string): Promise<void> {
 /** Opens a panel by its key. */
 async function open(panel: "Desk" | "Phrasebook" | "Suites" | "Day"): Promise<void> {
   const place = ["Desk", "Phrasebook", "Suites", "Day"].indexOf(panel) + 1;
-  await page.keyboard.press(`Alt+${place}`);
+  await example.page.keyboard.press(`Alt+${place}`);
   const waits = { Desk: "#phrase", Phrasebook: ".cm-content", Suites: ".counts", Day: ".axis" };
-  await page.waitForSelector(waits[panel]);
+  await example.page.waitForSelector(waits[panel]);
 }
 
 async function showFile(name: string): Promise<void> {
-  await page.locator(".files button", { hasText: name }).click();
-  await page.waitForSelector(`[aria-label="Text of ${name}"], [aria-label$="/${name}"]`);
+  await example.page.locator(".files button", { hasText: name }).click();
+  await example.page.waitForSelector(`[aria-label="Text of ${name}"], [aria-label$="/${name}"]`);
 }
 
 /** Puts the cursor behind a text of the file that is shown, by finding it as one does by keys. */
 async function goBehind(text: string): Promise<void> {
-  await page.click(".cm-content");
-  await page.keyboard.press("Control+f");
-  await page.waitForSelector(".cm-search input[name=search]");
-  await page.keyboard.type(text);
-  await page.keyboard.press("Enter");
-  await page.keyboard.press("Escape");
-  await page.focus(".cm-content");
-  await page.keyboard.press("ArrowRight");
+  await example.page.click(".cm-content");
+  await example.page.keyboard.press("Control+f");
+  await example.page.waitForSelector(".cm-search input[name=search]");
+  await example.page.keyboard.type(text);
+  await example.page.keyboard.press("Enter");
+  await example.page.keyboard.press("Escape");
+  await example.page.focus(".cm-content");
+  await example.page.keyboard.press("ArrowRight");
 }
 
 async function violations(): Promise<string[]> {
-  await page.evaluate(axe);
-  const found: unknown = await page.evaluate(
+  await example.page.evaluate(axe);
+  const found: unknown = await example.page.evaluate(
     `axe.run(document, { resultTypes: ["violations"] }).then(({ violations }) =>
        violations.map(({ id, nodes }) => id + ": " + nodes.map(({ html }) => html.slice(0, 160)).join(" | ")))`,
   );
@@ -76,70 +65,75 @@ async function violations(): Promise<string[]> {
 describe("the desk", () => {
   test("shows which word took which part, what is done, what is said and why", async () => {
     await say("extractor to sixty percent");
-    expect(await page.locator(".turn .word.slot .text").allTextContents()).toEqual([
+    expect(await example.page.locator(".turn .word.slot .text").allTextContents()).toEqual([
       "extractor",
       "sixty",
       "percent",
     ]);
-    expect(await page.textContent(".turn .outcome")).toContain("kiln-vent { speed: 60 }");
-    expect(await page.textContent(".turn .reply")).toBe("“extractor at 60 percent.”");
-    expect(await page.textContent("#device-kiln-vent.changed")).toContain("speed 60");
-    expect(await page.textContent(".reading.kept")).toContain("fan-speed");
-    await page.click(".why summary");
-    expect(await page.locator(".reading.lost").first().textContent()).toContain(
+    expect(await example.page.textContent(".turn .outcome")).toContain("kiln-vent { speed: 60 }");
+    expect(await example.page.textContent(".turn .reply")).toBe("“extractor at 60 percent.”");
+    expect(await example.page.textContent("#device-kiln-vent.changed")).toContain("speed 60");
+    expect(await example.page.textContent(".reading.kept")).toContain("fan-speed");
+    await example.page.click(".why summary");
+    expect(await example.page.locator(".reading.lost").first().textContent()).toContain(
       "where the phrasebook has its own",
     );
   });
 
   test("keeps a conversation, and takes back what was said last", async () => {
     await say("open the gate");
-    expect(await page.textContent(".turn .outcome")).toContain("confirm");
-    await page.fill("#phrase", "yes");
-    await page.press("#phrase", "Enter");
-    await page.waitForSelector("#device-courtyard-gate.changed");
-    await page.click("text=A minute passes");
-    await page.waitForSelector("#device-courtyard-gate:has-text('position 100')");
-    await page.click("text=Undo");
-    await page.click("text=Undo");
-    await page.waitForSelector("#device-courtyard-gate:not(.changed)");
-    expect(await page.locator(".turns li").count()).toBe(1);
+    expect(await example.page.textContent(".turn .outcome")).toContain("confirm");
+    await example.page.fill("#phrase", "yes");
+    await example.page.press("#phrase", "Enter");
+    await example.page.waitForSelector("#device-courtyard-gate.changed");
+    await example.page.click("text=A minute passes");
+    await example.page.waitForSelector("#device-courtyard-gate:has-text('position 100')");
+    await example.page.click("text=Undo");
+    await example.page.click("text=Undo");
+    await example.page.waitForSelector("#device-courtyard-gate:not(.changed)");
+    expect(await example.page.locator(".turns li").count()).toBe(1);
   });
 
   test("an answer is kept as a case with its question, and no code is shown", async () => {
     await say("disarm the shop alarm");
-    await page.fill("#phrase", "four seven one one");
-    await page.press("#phrase", "Enter");
-    await page.waitForSelector(".turns li:nth-child(2)");
-    expect(await page.textContent(".turns li:nth-child(2) .said")).toBe("…");
-    await page.click("text=Add as a case");
-    await page.waitForSelector(".unsaved");
+    await example.page.fill("#phrase", "four seven one one");
+    await example.page.press("#phrase", "Enter");
+    await example.page.waitForSelector(".turns li:nth-child(2)");
+    expect(await example.page.textContent(".turns li:nth-child(2) .said")).toBe("…");
+    await example.page.click("text=Add as a case");
+    await example.page.waitForSelector(".unsaved");
     await open("Suites");
-    await page.waitForSelector(".counts b:has-text('642 passed')");
+    await example.page.waitForSelector(".counts b:has-text('642 passed')");
   });
 
   test("a phrase that is not understood shows what stopped it and what to paste", async () => {
     await say("extractr to sixty");
-    expect(await page.locator(".word.stopped .text").allTextContents()).toEqual(["extractr"]);
-    expect(await page.textContent(".near pre")).toContain("aliases: [extractr]");
+    expect(await example.page.locator(".word.stopped .text").allTextContents()).toEqual([
+      "extractr",
+    ]);
+    expect(await example.page.textContent(".near pre")).toContain("aliases: [extractr]");
   });
 
   test("a phrase can be picked from all that can be said", async () => {
-    await page.click('[aria-label="Pick a phrase"]');
-    await page.locator(".sayable button", { hasText: "turn on kiln light" }).first().click();
-    await page.waitForSelector("#device-kiln-light.on");
+    await example.page.click('[aria-label="Pick a phrase"]');
+    await example.page
+      .locator(".sayable button", { hasText: "turn on kiln light" })
+      .first()
+      .click();
+    await example.page.waitForSelector("#device-kiln-light.on");
   });
 
   test("what was said becomes a case, and the suites run with it", async () => {
     await open("Suites");
     const before = Number(
-      /^\S+ (\d+) passed/u.exec((await page.textContent(".counts")) ?? "")?.[1],
+      /^\S+ (\d+) passed/u.exec((await example.page.textContent(".counts")) ?? "")?.[1],
     );
     await open("Desk");
     await say("turn on the wheel lamp");
-    await page.click("text=Add as a case");
-    await page.waitForSelector(".unsaved");
+    await example.page.click("text=Add as a case");
+    await example.page.waitForSelector(".unsaved");
     await open("Suites");
-    await page.waitForFunction(
+    await example.page.waitForFunction(
       `document.querySelector(".counts b").textContent.includes("${before + 1} passed")`,
     );
   });
@@ -150,55 +144,57 @@ describe("the phrasebook", () => {
     await open("Phrasebook");
     await showFile("home.yaml");
     await goBehind("wheel-lamp: { kind: light, room: wheel-");
-    await page.keyboard.press("Control+Space");
-    await page.waitForSelector(".cm-tooltip-autocomplete");
-    const offered = await page.locator(".cm-completionLabel").allTextContents();
+    await example.page.keyboard.press("Control+Space");
+    await example.page.waitForSelector(".cm-tooltip-autocomplete");
+    const offered = await example.page.locator(".cm-completionLabel").allTextContents();
     expect(offered).toContain("wheel-room");
     expect(offered).not.toContain("wheel-lamp");
-    await page.keyboard.press("Escape");
+    await example.page.keyboard.press("Escape");
   });
 
   test("a finding is mended by a key", async () => {
     await open("Phrasebook");
     await showFile("home.yaml");
     await goBehind("slab-roller: { kind: plu");
-    await page.keyboard.type("x");
-    await page.waitForSelector(".findings li.error");
-    expect(await page.textContent(".findings li.error")).toContain('there is no kind "plux');
-    await page.keyboard.press("Control+.");
-    await page.waitForSelector(".findings li.error", { state: "detached" });
-    expect(await page.textContent(".cm-content")).toContain("slab-roller: { kind: plug");
+    await example.page.keyboard.type("x");
+    await example.page.waitForSelector(".findings li.error");
+    expect(await example.page.textContent(".findings li.error")).toContain(
+      'there is no kind "plux',
+    );
+    await example.page.keyboard.press("Control+.");
+    await example.page.waitForSelector(".findings li.error", { state: "detached" });
+    expect(await example.page.textContent(".cm-content")).toContain("slab-roller: { kind: plug");
   });
 
   test("goes to where a thing is defined, lists its uses, and gives it another id", async () => {
     await open("Phrasebook");
     await showFile("intents.yaml");
     await goBehind("kiln-ve");
-    await page.keyboard.press("F12");
-    await page.waitForSelector('[aria-label="Text of home.yaml"]');
-    await page.waitForFunction(
+    await example.page.keyboard.press("F12");
+    await example.page.waitForSelector('[aria-label="Text of home.yaml"]');
+    await example.page.waitForFunction(
       `document.querySelector('[aria-label=Here]')?.textContent.includes("fan in kiln-room")`,
     );
-    await page.keyboard.press("Shift+F12");
-    await page.waitForSelector('[aria-label="Uses"]');
-    expect(await page.locator('[aria-label="Uses"] li').count()).toBeGreaterThan(5);
-    await page.keyboard.press("F2");
-    await page.waitForSelector(".dialog input");
-    await page.keyboard.type("extractor");
-    await page.keyboard.press("Enter");
-    await page.waitForSelector(".dialog", { state: "detached" });
-    expect(await page.textContent(".cm-content")).toContain("extractor:");
+    await example.page.keyboard.press("Shift+F12");
+    await example.page.waitForSelector('[aria-label="Uses"]');
+    expect(await example.page.locator('[aria-label="Uses"] li').count()).toBeGreaterThan(5);
+    await example.page.keyboard.press("F2");
+    await example.page.waitForSelector(".dialog input");
+    await example.page.keyboard.type("extractor");
+    await example.page.keyboard.press("Enter");
+    await example.page.waitForSelector(".dialog", { state: "detached" });
+    expect(await example.page.textContent(".cm-content")).toContain("extractor:");
     await open("Suites");
-    await page.waitForSelector(".counts b.good");
+    await example.page.waitForSelector(".counts b.good");
   });
 
   test("a pattern is drawn, and told in phrases", async () => {
     await open("Phrasebook");
     await showFile("intents.yaml");
     await goBehind("bank [down] the dry");
-    await page.waitForSelector(".drawn svg text.word:has-text('down')");
-    expect(await page.locator(".drawn text.slot").allTextContents()).toEqual(["$target"]);
-    expect(await page.locator(".pattern-slot").count()).toBeGreaterThan(0);
+    await example.page.waitForSelector(".drawn svg text.word:has-text('down')");
+    expect(await example.page.locator(".drawn text.slot").allTextContents()).toEqual(["$target"]);
+    expect(await example.page.locator(".pattern-slot").count()).toBeGreaterThan(0);
   });
 });
 
@@ -207,90 +203,90 @@ describe("suites", () => {
     await open("Phrasebook");
     await showFile("home.yaml");
     await goBehind("aliases: { en: [extractor");
-    await page.keyboard.type("x");
+    await example.page.keyboard.type("x");
     await open("Suites");
-    await page.waitForSelector(".failure pre");
-    expect(await page.locator(".failure pre").first().textContent()).toContain("expected");
-    await page.fill(".search input", "deutsch");
-    expect(await page.locator(".suite summary").allTextContents()).toHaveLength(1);
+    await example.page.waitForSelector(".failure pre");
+    expect(await example.page.locator(".failure pre").first().textContent()).toContain("expected");
+    await example.page.fill(".search input", "deutsch");
+    expect(await example.page.locator(".suite summary").allTextContents()).toHaveLength(1);
   });
 
   test("a run is kept, and told what is otherwise since", async () => {
     await open("Suites");
-    await page.click("text=Keep this run");
-    await page.waitForSelector("text=Nothing is otherwise");
+    await example.page.click("text=Keep this run");
+    await example.page.waitForSelector("text=Nothing is otherwise");
     await open("Phrasebook");
     await showFile("intents.yaml");
     await goBehind("Fire watch. The vent is at full ");
-    await page.keyboard.type("er ");
+    await example.page.keyboard.type("er ");
     await open("Suites");
-    await page.waitForSelector(".changes .tag");
-    expect(await page.textContent(".changes")).toContain("full er speed");
+    await example.page.waitForSelector(".changes .tag");
+    expect(await example.page.textContent(".changes")).toContain("full er speed");
   });
 
   test("what no case touches is painted, suggested, and accepted", async () => {
     await open("Phrasebook");
     await showFile("home.yaml");
     await goBehind("aliases: { en: [extractor");
-    await page.keyboard.type(", updraught");
-    await page.click("text=Show what no case touches");
-    await page.waitForSelector(".untouched");
+    await example.page.keyboard.type(", updraught");
+    await example.page.click("text=Show what no case touches");
+    await example.page.waitForSelector(".untouched");
     await open("Suites");
-    await page.waitForSelector(".untouched-list li");
-    await page.click("text=Suggest cases");
-    await page.waitForSelector(".suggestions li");
-    await page.locator(".suggestions button").first().click();
-    await page.waitForSelector(".untouched-list li", { state: "detached" });
+    await example.page.waitForSelector(".untouched-list li");
+    await example.page.click("text=Suggest cases");
+    await example.page.waitForSelector(".suggestions li");
+    await example.page.locator(".suggestions button").first().click();
+    await example.page.waitForSelector(".untouched-list li", { state: "detached" });
   });
 });
 
 describe("a day", () => {
   test("is scrubbed by keys, and the house follows", async () => {
     await open("Day");
-    const spots = page.locator("#device-plinth-spots");
-    await page.locator(".scrub input").focus();
-    await page.keyboard.press("Home");
+    const spots = example.page.locator("#device-plinth-spots");
+    await example.page.locator(".scrub input").focus();
+    await example.page.keyboard.press("Home");
     expect(await spots.textContent()).toContain("off");
-    for (let press = 0; press < 5; press++) await page.keyboard.press("PageUp");
-    await page.waitForFunction(
+    for (let press = 0; press < 5; press++) await example.page.keyboard.press("PageUp");
+    await example.page.waitForFunction(
       `document.querySelector("#device-plinth-spots").textContent.includes("on")`,
     );
-    await page.keyboard.press("End");
-    await page.waitForFunction(
+    await example.page.keyboard.press("End");
+    await example.page.waitForFunction(
       `document.querySelector("#device-plinth-spots").textContent.includes("off")`,
     );
   });
 
   test("tells what would have happened if", async () => {
     await open("Day");
-    await page.locator(".log button", { hasText: "joss is home" }).click();
+    await example.page.locator(".log button", { hasText: "joss is home" }).click();
     const [device, property] = [".what-if .choice >> nth=0", ".what-if .choice >> nth=1"];
-    await page.locator(device).locator("button").click();
-    await page.locator('[role="option"]', { hasText: "glaze-sensor" }).click();
-    await page.locator(property).locator("button").click();
-    await page.locator('[role="option"]', { hasText: "humidity" }).click();
-    await page.fill(".what-if .value", "95");
-    await page.click("text=See");
-    await page.waitForSelector(".otherwise li");
-    expect(await page.textContent(".otherwise")).toContain("glaze-sensor humidity");
+    await example.page.locator(device).locator("button").click();
+    await example.page.locator('[role="option"]', { hasText: "glaze-sensor" }).click();
+    await example.page.locator(property).locator("button").click();
+    await example.page.locator('[role="option"]', { hasText: "humidity" }).click();
+    await example.page.fill(".what-if .value", "95");
+    await example.page.click("text=See");
+    await example.page.waitForSelector(".otherwise li");
+    expect(await example.page.textContent(".otherwise")).toContain("glaze-sensor humidity");
   });
 });
 
 describe("files", () => {
   test("what was not saved is gone back to, whatever was opened over it", async () => {
     await open("Phrasebook");
-    await page.fill('[aria-label="New file"]', "porch.suite");
-    await page.keyboard.press("Enter");
-    await page.waitForSelector('[aria-label="Text of porch.suite.yaml"]');
-    await page.click("text=Home ▾");
-    await page.locator('[role="menuitem"]', { hasText: "Open the demo" }).click();
-    await page.waitForSelector(".files button:has-text('porch')", { state: "detached" });
-    await page.click("text=Back to what was not saved");
-    await page.waitForSelector(".files button:has-text('porch')");
+    await example.page.fill('[aria-label="New file"]', "porch.suite");
+    await example.page.keyboard.press("Enter");
+    await example.page.waitForSelector('[aria-label="Text of porch.suite.yaml"]');
+    await example.page.click("text=Home ▾");
+    await example.page.locator('[role="menuitem"]', { hasText: "Open the demo" }).click();
+    await example.page.waitForSelector(".files button:has-text('porch')", { state: "detached" });
+    await example.page.click("text=Back to what was not saved");
+    await example.page.waitForSelector(".files button:has-text('porch')");
   });
 
   test("a folder that is dropped is opened", async () => {
-    await page.evaluate(`{
+    await example.page.evaluate(`{
       const data = new DataTransfer();
       const text = "phrasebook: Dropped\\nrooms: { shed: {} }\\ndevices: { lamp: { kind: light, room: shed } }\\n";
       data.items.add(new File([text], "home.yaml"));
@@ -298,10 +294,10 @@ describe("files", () => {
       const drop = new DragEvent("drop", { dataTransfer: data, bubbles: true, cancelable: true });
       document.querySelector(".bench").dispatchEvent(drop);
     }`);
-    await page.waitForSelector("h1:has-text('Dropped')");
-    await page.waitForSelector("#device-lamp");
+    await example.page.waitForSelector("h1:has-text('Dropped')");
+    await example.page.waitForSelector("#device-lamp");
     await say("lamp on");
-    await page.waitForSelector("#device-lamp.on");
+    await example.page.waitForSelector("#device-lamp.on");
   });
 
   test("a folder is opened, and what was changed is saved to it", async () => {
@@ -319,71 +315,71 @@ describe("files", () => {
       }
       window.showDirectoryPicker = async () => folder;
     })`;
-    await page.evaluate(written);
-    await page.click("text=Home ▾");
-    await page.locator('[role="menuitem"]', { hasText: "Open a folder" }).click();
-    await page.waitForSelector("text=Opened 2 files.");
+    await example.page.evaluate(written);
+    await example.page.click("text=Home ▾");
+    await example.page.locator('[role="menuitem"]', { hasText: "Open a folder" }).click();
+    await example.page.waitForSelector("text=Opened 2 files.");
     await open("Phrasebook");
     await showFile("home.yaml");
     await goBehind("phrasebook: Shed");
-    await page.keyboard.type(" Two");
-    await page.waitForSelector(".unsaved");
-    await page.keyboard.press("Control+s");
-    await page.waitForSelector("text=Saved to its folder.");
-    const text = await page.evaluate(`navigator.storage.getDirectory()
+    await example.page.keyboard.type(" Two");
+    await example.page.waitForSelector(".unsaved");
+    await example.page.keyboard.press("Control+s");
+    await example.page.waitForSelector("text=Saved to its folder.");
+    const text = await example.page.evaluate(`navigator.storage.getDirectory()
       .then((folder) => folder.getFileHandle("home.yaml"))
       .then((handle) => handle.getFile())
       .then((file) => file.text())`);
     expect(text).toBe("phrasebook: Shed Two\ndevices: { lamp: { kind: light } }\n");
-    expect(await page.locator(".standing .unsaved").count()).toBe(0);
+    expect(await example.page.locator(".standing .unsaved").count()).toBe(0);
   });
 
   test("unsaved work survives a reload", async () => {
     await open("Phrasebook");
     await showFile("home.yaml");
     await goBehind("phrasebook: Oxbow Pottery");
-    await page.keyboard.type(" Two");
-    await page.waitForSelector(".unsaved");
-    await page.waitForTimeout(400);
-    await page.reload();
-    await page.waitForSelector("h1:has-text('Oxbow Pottery Two')");
-    expect(await page.textContent(".standing")).toContain("1 unsaved");
+    await example.page.keyboard.type(" Two");
+    await example.page.waitForSelector(".unsaved");
+    await example.page.waitForTimeout(400);
+    await example.page.reload();
+    await example.page.waitForSelector("h1:has-text('Oxbow Pottery Two')");
+    expect(await example.page.textContent(".standing")).toContain("1 unsaved");
   });
 
   test("a link carries a small home in itself, and a zip brings it back", async () => {
-    await page.context().grantPermissions(["clipboard-read", "clipboard-write"]);
-    await page.click("text=Home ▾");
-    await page.locator('[role="menuitem"]', { hasText: "link" }).click();
-    await page.waitForSelector("text=A link that holds this home is copied.");
-    const link = String(await page.evaluate("navigator.clipboard.readText()"));
+    await example.page.context().grantPermissions(["clipboard-read", "clipboard-write"]);
+    await example.page.click("text=Home ▾");
+    await example.page.locator('[role="menuitem"]', { hasText: "link" }).click();
+    await example.page.waitForSelector("text=A link that holds this home is copied.");
+    const link = String(await example.page.evaluate("navigator.clipboard.readText()"));
     expect(link).toContain("#home=");
-    const other = await page.context().newPage();
+    const other = await example.page.context().newPage();
     await other.goto(link);
     await other.waitForSelector("h1:has-text('Oxbow Pottery')");
     await other.waitForSelector("#device-kiln-vent");
     await other.close();
-    await page.click("text=Home ▾");
+    await example.page.click("text=Home ▾");
     const [zip] = await Promise.all([
-      page.waitForEvent("download"),
-      page.locator('[role="menuitem"]', { hasText: "zip" }).last().click(),
+      example.page.waitForEvent("download"),
+      example.page.locator('[role="menuitem"]', { hasText: "zip" }).last().click(),
     ]);
     const path = await zip.path();
-    await page.setInputFiles('input[type="file"]', {
+    await example.page.setInputFiles('input[type="file"]', {
       name: "home.zip",
       mimeType: "application/zip",
       buffer: readFileSync(path),
     });
-    await page.waitForSelector("text=Opened 15 files.");
+    await example.page.waitForSelector("text=Opened 15 files.");
   });
 
   test("works without a network once it is loaded", async () => {
-    await page.evaluate("navigator.serviceWorker.ready");
-    await page.reload();
-    await page.context().setOffline(true);
-    await page.reload();
-    await page.waitForSelector("#device-kiln-vent");
+    await example.page.evaluate("navigator.serviceWorker.ready");
+    await example.page.reload();
+    await example.page.context().setOffline(true);
+    await example.page.reload();
+    await example.page.waitForSelector("#device-kiln-vent");
     await open("Suites");
-    await page.context().setOffline(false);
+    await example.page.context().setOffline(false);
   });
 });
 
@@ -396,16 +392,16 @@ describe.each([
   test.each(["Desk", "Phrasebook", "Suites", "Day"] as const)(
     "%s is open to everybody, and nothing is wider than the page",
     async (panel) => {
-      await page.setViewportSize({ width, height });
-      await page.emulateMedia({ colorScheme: scheme });
+      await example.page.setViewportSize({ width, height });
+      await example.page.emulateMedia({ colorScheme: scheme });
       if (panel === "Desk") await say("open the gate");
       await open(panel);
-      await page.waitForTimeout(300);
+      await example.page.waitForTimeout(300);
       expect(await violations()).toEqual([]);
-      const wide = await page.evaluate("document.documentElement.scrollWidth > innerWidth");
+      const wide = await example.page.evaluate("document.documentElement.scrollWidth > innerWidth");
       expect(wide).toBe(false);
-      await page.setViewportSize({ width: 1280, height: 800 });
-      await page.emulateMedia({ colorScheme: "light" });
+      await example.page.setViewportSize({ width: 1280, height: 800 });
+      await example.page.emulateMedia({ colorScheme: "light" });
     },
   );
 });
@@ -417,13 +413,13 @@ test("panels are opened by the pointer as well", async () => {
     ["Day", ".axis"],
     ["Desk", "#phrase"],
   ] as const) {
-    await page.locator('[role="tab"]', { hasText: panel }).click();
-    await page.waitForSelector(within);
+    await example.page.locator('[role="tab"]', { hasText: panel }).click();
+    await example.page.waitForSelector(within);
   }
 });
 
 test("a first look loads less than 400 kB, gzipped", async () => {
-  const context = await shown.browser.newContext({ serviceWorkers: "block" });
+  const context = await example.shown.browser.newContext({ serviceWorkers: "block" });
   const first = await context.newPage();
   const loaded = new Map<string, Response>();
   first.on("response", (response) => {
@@ -435,7 +431,7 @@ test("a first look loads less than 400 kB, gzipped", async () => {
     window.houseAt = Date.now();
     observer.disconnect();
   }).observe(document, { childList: true, subtree: true });`);
-  await first.goto(shown.address);
+  await first.goto(example.shown.address);
   await first.waitForSelector(".room");
   const houseAt = Number(await first.evaluate("houseAt"));
   const needed = [...loaded.values()].filter(
@@ -449,11 +445,11 @@ test("a first look loads less than 400 kB, gzipped", async () => {
 });
 
 test("nothing that it holds can be sent anywhere", async () => {
-  const context = await shown.browser.newContext();
+  const context = await example.shown.browser.newContext();
   const held = await context.newPage();
   const refused: string[] = [];
   held.on("console", (message) => refused.push(message.text()));
-  await held.goto(shown.address);
+  await held.goto(example.shown.address);
   await held.waitForSelector(".room");
   const sent = held.evaluate(async () => {
     const answer = await fetch("http://127.0.0.1:9/", { method: "POST", body: "a home" });
@@ -465,9 +461,9 @@ test("nothing that it holds can be sent anywhere", async () => {
 });
 
 test("every key that does something is listed", async () => {
-  await page.click("h1");
-  await page.keyboard.press("?");
-  await page.waitForSelector(".dialog");
-  expect(await page.locator(".keys dt").count()).toBeGreaterThan(8);
-  await page.keyboard.press("Escape");
+  await example.page.click("h1");
+  await example.page.keyboard.press("?");
+  await example.page.waitForSelector(".dialog");
+  expect(await example.page.locator(".keys dt").count()).toBeGreaterThan(8);
+  await example.page.keyboard.press("Escape");
 });

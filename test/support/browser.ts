@@ -1,9 +1,10 @@
 import { join } from "node:path";
 import { type Browser, type Page, chromium } from "playwright-core";
 import { type PreviewServer, preview } from "vite";
+import { afterAll, beforeAll, expect } from "vitest";
 
 /** A built example, served, and a page that shows it. */
-export interface Shown {
+interface Shown {
   browser: Browser;
   page: Page;
   address: string;
@@ -13,7 +14,7 @@ export interface Shown {
 }
 
 /** Serves a built example on loopback and opens it in the system's Chromium. */
-export async function showExample(name: string): Promise<Shown> {
+async function showExample(name: string): Promise<Shown> {
   const root = join(import.meta.dirname, "../../examples", name);
   const server: PreviewServer = await preview({
     root,
@@ -54,4 +55,28 @@ export async function showExample(name: string): Promise<Shown> {
     await server.close();
   };
   return { browser, page, address, mishaps, close };
+}
+
+/** A built example for the tests of a file: opened before them, and without a mishap after them. */
+export function exampleFor(name: string): { readonly page: Page; readonly shown: Shown } {
+  let shown: Shown | undefined;
+  beforeAll(async () => {
+    shown = await showExample(name);
+  });
+  afterAll(async () => {
+    await shown?.close();
+    expect(shown?.mishaps).toEqual([]);
+  });
+  const there = (): Shown => {
+    if (!shown) throw new Error("the example is there once tests begin");
+    return shown;
+  };
+  return {
+    get page() {
+      return there().page;
+    },
+    get shown() {
+      return there();
+    },
+  };
 }
