@@ -23,8 +23,9 @@ export { checkPhrasebook } from "./survey/check.ts";
 export { type SayableDevice, listSayable } from "./survey/sayable.ts";
 export { effectsOf, grant, outcomeVersion } from "./commands/outcome.ts";
 export { tellReason, type Lack, type Reason } from "./model/reason.ts";
+export type { Driven, Driver } from "./home/outgoing.ts";
+export type { Keeper } from "./home/recorder.ts";
 export {
-  type Driver,
   type LiveConversation,
   type LiveHome,
   type LiveOptions,
@@ -120,7 +121,7 @@ export type { HomeOptions, RunSlots } from "./home/home.ts";
 export type { Conversation, SimulatedHome, SimulateOptions } from "./home/simulated/simulate.ts";
 export type { TalkContext } from "./home/conversation/converse.ts";
 export type { Turn } from "./home/conversation/turns.ts";
-export type { DeviceResult } from "./home/ports.ts";
+export type { DeviceResult, Message } from "./home/ports.ts";
 export type { Fault } from "./home/simulated/devices.ts";
 
 /* What suites and checks find. */

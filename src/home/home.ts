@@ -52,6 +52,10 @@ export interface Home extends Listening {
   deeds: () => readonly Deed[];
   /** Seconds until a local time, or until a time of day comes next. */
   secondsUntil: (point: string) => number;
+  /** It was stopped meanwhile: each run that is under way goes by what its routine says of that. */
+  interrupt: () => void;
+  /** Whether steps are on their way. */
+  isUnderWay: () => boolean;
   /** What it is, where no steps are on their way and no question is open. */
   rest: () => Rest | undefined;
 }
@@ -63,16 +67,11 @@ export interface Home extends Listening {
 export interface Ports {
   clock: Clock;
   devices: (home: Pick<Home, "state" | "report">) => Devices;
-  /** Seconds in which a device answers; 10 when left out. */
-  answerTime?: number;
 }
-
-/** Seconds in which a device answers. */
-export const usualAnswerTime = 10;
 
 /** Makes a home over its ports. */
 export function createHome(book: Book, ports: Ports, options: HomeOptions): Home {
-  const { clock, devices, answerTime = usualAnswerTime } = ports;
+  const { clock, devices } = ports;
   const scene = createScene(book, clock, options);
   const { store } = scene;
   const orders = createOrders(
@@ -91,7 +90,6 @@ export function createHome(book: Book, ports: Ports, options: HomeOptions): Home
         triggers.pressed(button, cause);
       },
     },
-    answerTime,
   );
   const { rest } = options;
   const routines = createRoutines(scene, orders, rest?.rested);
@@ -199,6 +197,10 @@ export function createHome(book: Book, ports: Ports, options: HomeOptions): Home
       );
     },
     question: scene.question,
+    interrupt: () => {
+      around(routines.interrupt);
+    },
+    isUnderWay: () => !routines.isIdle(),
     rest() {
       const elapsed = clock.elapsed();
       const isOpen = [...memories.values()].some(({ open }) => open && open.until >= elapsed);

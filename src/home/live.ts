@@ -1,5 +1,5 @@
 import { type Book, asBook } from "../book/book.ts";
-import type { Effect, Heard } from "../commands/outcome.ts";
+import type { Heard } from "../commands/outcome.ts";
 import { readState, statesGiven } from "../hearing/context.ts";
 import { heardBy } from "../hearing/heard-by.ts";
 import type { State } from "../model/property.ts";
@@ -8,24 +8,15 @@ import { WrongUse, unknownId } from "../source/wrong-use.ts";
 import type { TalkContext } from "./conversation/converse.ts";
 import type { Turn } from "./conversation/turns.ts";
 import { type Eventually, onceThere } from "./eventually.ts";
-import { type HomeOptions, type RunSlots, createHome, usualAnswerTime } from "./home.ts";
+import { type HomeOptions, type RunSlots, createHome } from "./home.ts";
 import type { LogEntry } from "./log.ts";
 import { type TimeSource, createLiveClock } from "./live-clock.ts";
 import { createReplay, playInto, saidIn, slotsKept } from "./replay.ts";
-import { createRecorder } from "./recorder.ts";
+import { type Driver, createOutgoing } from "./outgoing.ts";
+import { type Keeper, createRecorder } from "./recorder.ts";
 import { type HomeSnapshot, readSnapshot } from "./snapshot.ts";
 import { given } from "../source/given.ts";
-import type { DeviceResult, Devices } from "./ports.ts";
 import type { Performed } from "./scene.ts";
-
-/**
- * What an application gives a home to reach its devices by. What it throws, or a promise that it
- * rejects, is a device that failed; so is what it never answers.
- */
-export interface Driver {
-  /** Asks something of a device. Nothing, as an answer, is that the device took it. */
-  order: (effect: Effect) => DeviceResult | undefined | Promise<DeviceResult | undefined>;
-}
 
 export interface LiveOptions extends Omit<HomeOptions, "rest"> {
   driver: Driver;
@@ -36,6 +27,10 @@ export interface LiveOptions extends Omit<HomeOptions, "rest"> {
   keep?: number;
   /** What `snapshot` returned, to go on from; states and who is away are in it. */
   from?: HomeSnapshot;
+  /** Writes down what comes in, so that a home that is stopped at any moment goes on from there. */
+  keeper?: Keeper;
+  /** Told each entry of the log, those included that come once more while a home is brought back. */
+  onLog?: (entry: LogEntry) => void;
 }
 
 /** Turns with memory. */
@@ -72,6 +67,9 @@ export interface LiveHome {
   close: () => void;
 }
 
+/** Seconds in which the world answers. */
+const usualAnswerTime = 10;
+
 /** Entries of a log that are kept. */
 const usualKeep = 1000;
 
@@ -84,43 +82,43 @@ const usualKeep = 1000;
  */
 export function openHome(of: Book, options: LiveOptions): LiveHome {
   const book = asBook(of);
-  const { driver, time, states, away, keep, answerTime, from } = readOptions(options);
+  const { driver, time, states, away, keep, answerTime, from, keeper, onLog } =
+    readOptions(options);
   const clock = createLiveClock(time, from?.rest.time ?? time.now(), (timer) => {
     recorder.add({ input: "due", timer });
   });
   if (from) clock.standAt(from.rest.time);
-  const recorder = createRecorder(clock, () => home.rest());
+  const recorder = createRecorder(clock, () => home.rest(), keeper);
   const replay = from && createReplay(from);
-  const devices: Devices = {
-    order(effect, answer) {
-      if (!clock.isOpen()) {
-        answer({ ok: false, what: "the home is closed" });
-        return;
-      }
-      recorder.ordering((order) => {
-        if (replay?.isOn()) {
-          replay.order(order, (result) => {
-            answer(readResult(result));
-          });
-          return;
-        }
-        const isCounted = recorder.counting();
-        drive(driver, effect, (result) => {
-          // An order that is counted no more was given up long ago.
-          if (isCounted()) recorder.add({ input: "answer", order, result });
-          answer(result);
-        });
-      });
+  const outgoing = createOutgoing({
+    clock,
+    recorder,
+    driver,
+    replay,
+    answerTime,
+    state: (device) => home.state(device),
+    record: (event) => {
+      home.record(event);
     },
-  };
-  const ports = { clock, devices: () => devices, answerTime };
-  const home = createHome(book, ports, { states, away, keep, rest: from?.rest });
+    interrupted: (of = "") => book.routines.get(of)?.interrupted ?? "resume",
+  });
+  const home = createHome(
+    book,
+    { clock, devices: () => outgoing },
+    { states, away, keep, rest: from?.rest },
+  );
+  if (onLog) home.on(onLog);
   home.begin();
-  if (replay)
+  if (replay) {
     replay.run(recorder, (input) => {
-      playInto({ book, home, clock }, input);
+      playInto({ book, home, clock, outgoing }, input);
     });
-  else recorder.begin();
+    if (outgoing.isOpen() || home.isUnderWay()) {
+      recorder.add({ input: "interrupted" });
+      home.interrupt();
+      outgoing.resume(false);
+    }
+  } else recorder.begin();
   return {
     perform: (heard) =>
       promised(() => {
@@ -167,6 +165,7 @@ export function openHome(of: Book, options: LiveOptions): LiveHome {
 
 function readOptions(options: LiveOptions) {
   const { driver, time, states, away, keep, answerTime, from } = membersOf(options);
+  const { keeper, onLog } = options;
   if (typeof membersOf(driver)["order"] !== "function") {
     throw new WrongUse("a home needs a driver: { order: (effect) => ... }", "wrong-option");
   }
@@ -183,33 +182,9 @@ function readOptions(options: LiveOptions) {
     keep: typeof keep === "number" && keep >= 1 ? keep : usualKeep,
     answerTime: typeof answerTime === "number" && answerTime > 0 ? answerTime : usualAnswerTime,
     from: from === undefined ? undefined : readSnapshot(from),
+    keeper,
+    onLog,
   };
-}
-
-/** Asks something of a driver: whatever it does, there is an answer or none. */
-function drive(driver: Driver, effect: Effect, answer: (result: DeviceResult) => void): void {
-  const failed = (error: unknown): void => {
-    answer({ ok: false, what: error instanceof Error ? error.message : "failed" });
-  };
-  const take = (result: unknown): void => {
-    answer(readResult(result));
-  };
-  try {
-    const result: unknown = driver.order(effect);
-    if (result instanceof Promise) result.then(take, failed);
-    else take(result);
-  } catch (error) {
-    failed(error);
-  }
-}
-
-/** An answer as a driver gives it that need not have read its type. */
-function readResult(result: unknown): DeviceResult {
-  if (result === undefined || result === null) return { ok: true };
-  const { ok, what, values, heading } = membersOf(result);
-  if (ok === false) return { ok: false, what: textOf(what) ?? "failed" };
-  const [has, goes] = [readState(values), readState(heading)];
-  return { ok: true, ...(has ? { values: has } : {}), ...(goes ? { heading: goes } : {}) };
 }
 
 /** What is wrong with a call rejects its promise, and is never thrown past it. */

@@ -1,6 +1,7 @@
 import { printDuration } from "../time/duration.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import type { Value } from "../model/property.ts";
+import type { Routine } from "../phrasebook/model.ts";
 
 /** One thing that happened in a home. */
 export interface LogEntry {
@@ -21,6 +22,8 @@ export type LogEvent =
   | { event: "said"; text: string; where: string; by?: string }
   | { event: "notified"; person: string; text: string; tag?: string; by?: string }
   | { event: "sent"; to: string; text: string; method: string; retain: boolean; by?: string }
+  /** A message that did not go out, and why. */
+  | { event: "unsent"; to: string; what: string; by?: string }
   | { event: "started"; routine: string; because: string }
   | { event: "skipped"; routine: string; because: string }
   /** It runs already, and starts again once that run is over. */
@@ -29,7 +32,14 @@ export type LogEvent =
   | { event: "waiting"; seconds: number; by?: string }
   /** Which way an `if` went, or which answer was given. */
   | { event: "branch"; branch: string; by?: string }
+  /** The home was stopped meanwhile, and what becomes of a run that was under way. */
+  | { event: "interrupted"; routine: string; then: Interrupted }
+  /** It was asked before the home was stopped and is asked again, since nobody knows whether it was done. */
+  | { event: "repeated"; what: string; by?: string }
   | { event: "presence"; person: string; is: "home" | "away" };
+
+/** What becomes of a run that was under way when a home was stopped. */
+export type Interrupted = Routine["interrupted"];
 
 /** An event with another form of each text in it that somebody may have said. */
 export function mapTexts(event: LogEvent, change: (text: string) => string): LogEvent {
@@ -43,6 +53,7 @@ export function mapTexts(event: LogEvent, change: (text: string) => string): Log
       return typeof event.with === "string" ? { ...event, with: change(event.with) } : event;
     case "failed":
     case "refused":
+    case "unsent":
       return { ...event, what: change(event.what) };
     case "understood":
       return { ...event, outcome: change(event.outcome) };
@@ -59,6 +70,12 @@ export function mapTexts(event: LogEvent, change: (text: string) => string): Log
 export function printEvent(event: LogEvent): string {
   return madeOf("event", () => print(event));
 }
+
+const afterStop: Readonly<Record<Interrupted, string>> = {
+  resume: "goes on",
+  tell: "ends",
+  repeat: "starts again",
+};
 
 function print(event: LogEvent): string {
   switch (event.event) {
@@ -80,6 +97,12 @@ function print(event: LogEvent): string {
       return `told ${event.person} “${event.text}”${event.tag === undefined ? "" : ` [${event.tag}]`}`;
     case "sent":
       return `sent to ${event.to}${event.text === "" ? "" : ` “${event.text}”`}`;
+    case "unsent":
+      return `not sent to ${event.to}: ${event.what}`;
+    case "interrupted":
+      return `${event.routine} was interrupted, and ${afterStop[event.then]}`;
+    case "repeated":
+      return `asked again after a stop: ${event.what}`;
     case "started":
       return `${event.routine} starts: ${event.because}`;
     case "skipped":

@@ -8,7 +8,7 @@ import { type State, type Value, checkValue, explainValueProblem } from "../mode
 import { type Cause, type Orderer, unspoken } from "./cause.ts";
 import { type Eventually, createEventually, onceThere } from "./eventually.ts";
 import { createHeadings } from "./headings.ts";
-import type { DeviceResult, Devices } from "./ports.ts";
+import type { DeviceResult, Devices, Message } from "./ports.ts";
 import type { Gathered, Scene } from "./scene.ts";
 
 /** What became of an order: a device that does not answer fails, a guard refuses. */
@@ -21,6 +21,8 @@ export interface Orders {
    * and none does more than what set it off was granted.
    */
   order: (effect: Effect, by: Orderer) => Eventually<Ordered>;
+  /** Sends a message out, and tells whether it went. */
+  send: (message: Message, by: Orderer) => Eventually<boolean>;
   /** Properties of a device have other values, and this is why. */
   apply: (device: string, values: State, by: Orderer) => void;
   /** The same as the device tells it: it may be what was ordered, or a hand, or a sensor. */
@@ -38,13 +40,7 @@ export interface Watcher {
 
 const nothing: State = {};
 
-/** @param answerTime Seconds in which a device answers. */
-export function createOrders(
-  scene: Scene,
-  devices: Devices,
-  watcher: Watcher,
-  answerTime: number,
-): Orders {
+export function createOrders(scene: Scene, devices: Devices, watcher: Watcher): Orders {
   const { book, store, clock, record, gathered } = scene;
   const headings = createHeadings(clock);
   const told = ({ of }: Orderer): { by?: string } => (of === undefined ? {} : { by: of });
@@ -97,29 +93,24 @@ export function createOrders(
     if (problem !== undefined) return { now: take(effect, { ok: false, what: problem }, by) };
     let ordered: { now: Ordered } | undefined;
     // Where the answer comes at once, as it does in simulation, nothing has to wait for it.
-    const wait: { for?: { into: Gathered; tell: (ordered: Ordered) => void; stop: () => void } } =
-      {};
+    const wait: { for?: { into: Gathered; tell: (ordered: Ordered) => void } } = {};
     const answer = (result: DeviceResult): void => {
       if (ordered) return;
       if (!wait.for) {
         ordered = { now: take(effect, result, by) };
         return;
       }
-      const { into, tell, stop } = wait.for;
-      stop();
+      const { into, tell } = wait.for;
       scene.gatherInto(into, () => {
         ordered = { now: take(effect, result, by) };
         tell(ordered.now);
       });
     };
     headings.ordered(effect.device, by);
-    devices.order(effect, answer);
+    devices.order(effect, answer, by.of);
     if (ordered) return ordered;
     const { tell, told: isTold } = createEventually<Ordered>();
-    const stop = clock.at(clock.elapsed() + answerTime, () => {
-      answer({ ok: false, what: "no answer" });
-    });
-    wait.for = { into: gathered(), tell, stop };
+    wait.for = { into: gathered(), tell };
     return isTold();
   };
 
@@ -162,6 +153,23 @@ export function createOrders(
   return {
     apply,
     order,
+    send(message, by) {
+      const { tell, told: isTold } = createEventually<boolean>();
+      const into = gathered();
+      const answer = (result: DeviceResult): void => {
+        scene.gatherInto(into, () => {
+          const { to } = message;
+          record(
+            result.ok
+              ? { event: "sent", ...message, ...told(by) }
+              : { event: "unsent", to, what: result.what, ...told(by) },
+          );
+          tell(result.ok);
+        });
+      };
+      devices.send(message, answer, by.of);
+      return isTold();
+    },
     report(device, values) {
       // What was ordered together and is told together is one change.
       const parts = new Map<Orderer | undefined, Record<string, Value>>();

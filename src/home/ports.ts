@@ -1,5 +1,6 @@
 import type { Effect } from "../commands/outcome.ts";
 import type { State } from "../model/property.ts";
+import type { SendStep } from "../model/step.ts";
 
 /** What a device made of an order. */
 export type DeviceResult =
@@ -12,6 +13,12 @@ export type DeviceResult =
     }
   | { ok: false; what: string };
 
+/** A message out. */
+export type Message = Omit<SendStep, "step" | "at">;
+
+/** What asks something of the world: the routine or intent whose steps do, if any. */
+export type Asker = string | undefined;
+
 /**
  * The devices of a home, on the other side of its routines, guards and conversations: simulated, or
  * real. What they are is told to the home by reports.
@@ -22,7 +29,9 @@ export interface Devices {
    * first, or too late, is passed over. Where neither values nor a heading come with it, the device
    * is on its way to what was asked.
    */
-  order: (effect: Effect, answer: (result: DeviceResult) => void) => void;
+  order: (effect: Effect, answer: (result: DeviceResult) => void, of: Asker) => void;
+  /** Sends a message out, and tells once it has gone, or that it has not. */
+  send: (message: Message, answer: (result: DeviceResult) => void, of: Asker) => void;
 }
 
 /** The clock of a home: virtual, or the machine's. */

@@ -8,6 +8,18 @@ type DistributiveOmit<T, Key extends PropertyKey> = T extends unknown ? Omit<T, 
 /** Something that comes in, without when it does. */
 export type Incoming = DistributiveOmit<Received, "time" | "during">;
 
+/**
+ * What a home writes down before it acts on it, so that nothing is lost when it is stopped at any
+ * moment: `{ version: 1, rest, since }` is a snapshot to go on from, with the last `rest` and all that was
+ * added since. A home that goes on from a snapshot takes it as written down.
+ */
+export interface Keeper {
+  /** What it is from here on: what was written down before is needed no more. */
+  rest: (rest: Rest) => void;
+  /** Something that came in. */
+  add: (received: Received) => void;
+}
+
 /** Keeps what comes in to a home since nothing was on its way. */
 export interface Recorder {
   /** Takes what the home is now to go on from. */
@@ -22,11 +34,18 @@ export interface Recorder {
   resume: (snapshot: HomeSnapshot, play: (received: Received) => void) => void;
 }
 
+/** What follows from something else that came in. */
+const within: ReadonlySet<string> = new Set(["due", "answer", "sent", "interrupted"]);
+
 /** Most that is kept before it is looked whether nothing is on its way. */
 const mostKept = 500;
 
 /** @param rest What the home is, where nothing of it is on its way. */
-export function createRecorder(clock: LiveClock, rest: () => Rest | undefined): Recorder {
+export function createRecorder(
+  clock: LiveClock,
+  rest: () => Rest | undefined,
+  keeper?: Keeper,
+): Recorder {
   let base: Rest | undefined;
   let since: Received[] = [];
   let orders = 0;
@@ -39,15 +58,18 @@ export function createRecorder(clock: LiveClock, rest: () => Rest | undefined): 
     [base, since, orders] = [now, [], 0];
     counted++;
     clock.recount();
+    keeper?.rest(now);
   };
   return {
     begin: settle,
     add(input) {
       if (isResuming) return;
-      const isOutside = input.input !== "due" && input.input !== "answer";
+      const isOutside = !within.has(input.input);
       if (isOutside && since.length >= mostKept) settle();
       const kept = { ...input, time: clock.now(), ...given({ during }) };
-      if (canBeKept(kept)) since.push(kept);
+      if (!canBeKept(kept)) return;
+      since.push(kept);
+      keeper?.add(kept);
     },
     ordering(act) {
       const outer = during;

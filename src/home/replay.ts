@@ -7,12 +7,15 @@ import { given } from "../source/given.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import type { Home, RunSlots } from "./home.ts";
 import type { LiveClock } from "./live-clock.ts";
+import type { Outgoing } from "./outgoing.ts";
 import type { Incoming, Recorder } from "./recorder.ts";
 import type { Received, HomeSnapshot } from "./snapshot.ts";
 
 /** What came in to a home before, once more: orders get the answers that they got. */
 export interface Replay {
   isOn: () => boolean;
+  /** Whether an order, by its number, was handed to a driver. */
+  isSent: (order: number) => boolean;
   /** Takes an order in the place of a device. */
   order: (order: number, answer: (result: unknown) => void) => void;
   run: (recorder: Recorder, play: (received: Received) => void) => void;
@@ -27,13 +30,16 @@ export function createReplay(snapshot: HomeSnapshot): Replay {
     else within.set(input.during, [input]);
   }
   const answers = new Map<number, (result: unknown) => void>();
+  const sent = new Set<number>();
   let play: ((received: Received) => void) | undefined;
   const playOne = (received: Received): void => {
     if (received.input === "answer") answers.get(received.order)?.(received.result);
+    else if (received.input === "sent") sent.add(received.order);
     else play?.(received);
   };
   return {
     isOn: () => play !== undefined,
+    isSent: (order) => sent.has(order),
     order(order, answer) {
       answers.set(order, answer);
       for (const input of within.get(order) ?? []) playOne(input);
@@ -51,10 +57,11 @@ interface Stage {
   book: Book;
   home: Home;
   clock: LiveClock;
+  outgoing: Outgoing;
 }
 
 /** Lets something that came in before come in again; what the home has no more of is passed over. */
-export function playInto({ book, home, clock }: Stage, input: Received): void {
+export function playInto({ book, home, clock, outgoing }: Stage, input: Received): void {
   try {
     switch (input.input) {
       case "say": {
@@ -82,6 +89,11 @@ export function playInto({ book, home, clock }: Stage, input: Received): void {
       case "due":
         clock.due(input.timer);
         return;
+      case "interrupted":
+        home.interrupt();
+        outgoing.resume(true);
+        return;
+      case "sent":
       case "answer":
         return;
     }

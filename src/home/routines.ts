@@ -35,6 +35,8 @@ export interface Routines {
   ) => Eventually<void>;
   /** What steps are asking in a conversation. */
   asking: (session: string) => Asking | undefined;
+  /** The home was stopped meanwhile: each run goes by what its routine says of that. */
+  interrupt: () => void;
   /** Whether none is on its way. */
   isIdle: () => boolean;
   /** When routines last did all that they do, in seconds of Unix time. */
@@ -65,6 +67,10 @@ export interface Asking {
 /** A routine on its way, or waiting for one of its kind to end. */
 interface Going {
   stop: () => void;
+  /** Ends it with whether all of it was done. */
+  end: (ok: boolean) => void;
+  /** Does it from its beginning. */
+  again: () => void;
 }
 
 /** @param before When routines last did all that they do. */
@@ -199,17 +205,30 @@ export function createRoutines(
     record({ event: "started", routine: id, because });
     book.witness?.used(routine, "starts");
     if (routine.moment.size > 0) world.moment(routine.moment, run);
-    const mine: Going = { stop: () => undefined };
+    const anew = unbegun(run);
+    const leave = (): void => {
+      going.set(
+        id,
+        (going.get(id) ?? []).filter((each) => each !== mine),
+      );
+    };
+    const mine: Going = {
+      stop: () => undefined,
+      end(ok) {
+        leave();
+        endWith(routine, run, ok, routine.replyAt);
+        record({ event: "ended", routine: id, ok });
+        if (ok) rested.set(id, elapsed());
+        const next = queued.get(id)?.shift();
+        if (next) clock.at(elapsed(), next);
+      },
+      again() {
+        leave();
+        start(routine, anew, because);
+      },
+    };
     going.set(id, [...(going.get(id) ?? []), mine]);
-    mine.stop = goOn(run, steps, (ok) => {
-      const left = (going.get(id) ?? []).filter((each) => each !== mine);
-      going.set(id, left);
-      endWith(routine, run, ok, routine.replyAt);
-      record({ event: "ended", routine: id, ok });
-      if (ok) rested.set(id, elapsed());
-      const next = queued.get(id)?.shift();
-      if (next) clock.at(elapsed(), next);
-    });
+    mine.stop = goOn(run, steps, mine.end);
   };
 
   const newRun = (of: string, more: Partial<Run>): Run => ({
@@ -334,9 +353,33 @@ export function createRoutines(
       });
     },
     asking: (session) => asking.get(session),
+    interrupt() {
+      for (const [id, runs] of [...going]) {
+        const then = book.routines.get(id)?.interrupted ?? "resume";
+        for (const run of runs) {
+          record({ event: "interrupted", routine: id, then });
+          if (then === "resume") continue;
+          run.stop();
+          if (then === "tell") run.end(false);
+          else run.again();
+        }
+      }
+    },
     isIdle: () => underWay === 0,
     rested: () =>
       Object.fromEntries([...rested].map(([id, then]) => [id, clock.now() - elapsed() + then])),
+  };
+}
+
+/** A run as it is before any of its steps. */
+function unbegun(run: Run): Run {
+  const { done, failed, skipped, refused, ...rest } = run;
+  return {
+    ...rest,
+    done: new Set(done),
+    failed: new Set(failed),
+    skipped: new Set(skipped),
+    refused: new Set(refused),
   };
 }
 

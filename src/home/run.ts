@@ -70,7 +70,7 @@ export interface World {
   tell: (question: Question, run: Run) => void;
   say: (step: SayStep, run: Run) => void;
   notify: (step: NotifyStep, run: Run) => void;
-  send: (step: SendStep, run: Run) => void;
+  send: (step: SendStep, run: Run) => Eventually<boolean>;
   hear: (step: HearStep, run: Run) => Eventually<boolean>;
   branch: (text: string, run: Run) => void;
   /** Says a routine's first words. */
@@ -123,8 +123,7 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
       world.notify(step, run);
       return true;
     case "send":
-      world.send(step, run);
-      return true;
+      return yield* awaited(world.send(step, run));
     case "wait": {
       const seconds = valueOf(step.wait, { slots: run.slots, state });
       if (typeof seconds === "number" && seconds > 0) yield { pause: "wait", seconds };

@@ -234,18 +234,17 @@ describe("what is kept", () => {
   });
 });
 
-test("an order that was never answered fails when its time is up, as it would have", async () => {
+test("an order that was never answered is asked again, and that is told", () => {
   const waiting = new Promise<DeviceResult>(() => undefined);
   const place = new Place(began, undefined, () => waiting);
   place.say("turn on the lamp");
   place.pass(4);
   const moved = place.moved();
-  moved.pass(5);
-  expect(moved.home.log().map(({ event }) => event.event)).not.toContain("failed");
-  moved.pass(2);
-  await Promise.resolve();
-  expect(moved.home.log().map(({ event }) => event)).toContainEqual(
-    expect.objectContaining({ event: "failed", device: "lamp", what: "no answer" }),
+  expect(moved.orders).toEqual([{ device: "lamp", set: { power: "on" } }]);
+  const events = moved.home.log().map(({ event }) => event);
+  expect(events).toContainEqual({ event: "repeated", what: "lamp" });
+  expect(events).toContainEqual(
+    expect.objectContaining({ event: "changed", device: "lamp", to: "on" }),
   );
 });
 

@@ -66,6 +66,10 @@ export type Received = {
   | { input: "presence"; person: string; is: "home" | "away" }
   /** What a device made of an order, by its number. */
   | { input: "answer"; order: number; result: unknown }
+  /** An order, by its number, that was handed to a driver. */
+  | { input: "sent"; order: number }
+  /** The home was stopped before this. */
+  | { input: "interrupted" }
   /** A timer that came due. */
   | { input: "due"; timer: string }
 );
@@ -138,6 +142,8 @@ const receivedSchema = z.discriminatedUnion("input", [
     is: z.enum(["home", "away"]),
   }),
   z.object({ ...base, input: z.literal("answer"), order: z.number(), result: z.unknown() }),
+  z.object({ ...base, input: z.literal("sent"), order: z.number() }),
+  z.object({ ...base, input: z.literal("interrupted") }),
   z.object({ ...base, input: z.literal("due"), timer: z.string() }),
 ]);
 

@@ -58,9 +58,7 @@ export function createWorld(
         record({ event: "notified", person, text: write(step.text, run), ...tag, ...by(run) });
       }
     },
-    send: ({ to, text, method, retain }, run) => {
-      record({ event: "sent", to, text, method, retain, ...by(run) });
-    },
+    send: ({ to, text, method, retain }, run) => orders.send({ to, text, method, retain }, run),
     hear(step, run) {
       // To hear something takes longer than any other step.
       if (!scene.spend(10)) return { now: false };

@@ -103,6 +103,8 @@ export interface Routine {
   enabled: boolean;
   /** What happens when it is set off while it runs. */
   overlap: "skip" | "queue" | "restart" | "together";
+  /** What becomes of a run that was under way when a real home was stopped. */
+  interrupted: "resume" | "tell" | "repeat";
   /** Seconds after a run that did all, in which clock, sun, states and people do not set it off. */
   rest: number;
   trusted: boolean;

@@ -33,6 +33,7 @@ export function readRoutine(
     condition: readConditions(entry.given("if"), scope.home.devices),
     enabled: value.enabled ?? true,
     overlap: value.overlap ?? "skip",
+    interrupted: value.interrupted ?? "resume",
     rest: (rest && readLength(rest)) ?? 0,
     trusted: value.trusted ?? false,
     replyAt: readReplyAt(entry, scope),

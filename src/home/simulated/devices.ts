@@ -46,6 +46,9 @@ export function simulateDevices({ book, clock, state, report }: Simulation): Sim
       else faults.delete(device);
     },
     moving: () => made?.left() ?? 0,
+    send: (_, answer) => {
+      answer({ ok: true });
+    },
     order(effect, answer) {
       const { device } = effect;
       const fault = faults.get(device);

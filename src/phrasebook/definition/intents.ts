@@ -68,6 +68,8 @@ export interface RoutineDefinition extends NamedDefinition {
   enabled?: boolean | undefined;
   /** What happens when it is set off while it runs. */
   overlap?: "skip" | "queue" | "restart" | "together" | undefined;
+  /** What becomes of a run that was under way when a real home was stopped: it goes on when left out. */
+  interrupted?: "resume" | "tell" | "repeat" | undefined;
   /** How long it is not set off by itself after it did all: `1h`. */
   rest?: string | undefined;
   /** Whether it does what its steps say beyond the guards of devices. */

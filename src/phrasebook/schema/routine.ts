@@ -43,6 +43,9 @@ export const routineSchema = z.strictObject(
         error: "write one of skip, queue, restart, together",
       }),
     ),
+    interrupted: z.optional(
+      z.enum(["resume", "tell", "repeat"], { error: "write one of resume, tell, repeat" }),
+    ),
     rest: z.optional(text),
     trusted: z.optional(z.boolean()),
     "reply-at": z.optional(text),
