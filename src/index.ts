@@ -23,6 +23,7 @@ export { checkPhrasebook } from "./survey/check.ts";
 export { type SayableDevice, listSayable } from "./survey/sayable.ts";
 export { effectsOf, grant, outcomeVersion } from "./commands/outcome.ts";
 export { tellReason, type Lack, type Reason } from "./model/reason.ts";
+export type { CallInput, Called } from "./home/calls.ts";
 export type { Driven, Driver } from "./home/outgoing.ts";
 export type { Keeper } from "./home/recorder.ts";
 export {
@@ -39,6 +40,7 @@ export { WrongUse, type WrongUseCode } from "./source/wrong-use.ts";
 /* What is written: definitions, and what they are made of. */
 export type * from "./phrasebook/definition/home.ts";
 export type * from "./phrasebook/definition/intents.ts";
+export type * from "./phrasebook/definition/outside.ts";
 export type * from "./phrasebook/definition/phrasebook.ts";
 export type * from "./phrasebook/definition/steps.ts";
 export type * from "./slot-types/definition.ts";
@@ -53,6 +55,7 @@ export type { OwnSlotType } from "./model/own-slot-type.ts";
 
 /* What a phrasebook consists of, once it is read. */
 export type * from "./model/home.ts";
+export type * from "./model/outside.ts";
 export type * from "./model/spoken.ts";
 export type * from "./model/step.ts";
 export type * from "./model/trigger.ts";

@@ -11,7 +11,7 @@ export type RuleConditions = Partial<Record<(typeof ruleConditions)[number], str
 /** What a part that cannot be read may decide, were it readable. */
 export type Reach =
   | { of: "everything" }
-  | { of: "device" | "kind" | "room" | "zone" | "group"; id: string }
+  | { of: "device" | "kind" | "room" | "zone" | "group" | "address" | "doors"; id: string }
   /** The devices that a rule over many may be about, by what of it can be read. */
   | { of: "rule"; rule: RuleConditions };
 
@@ -30,8 +30,11 @@ export interface Doubts {
   left: (document: Document, path: Path) => void;
   add: (reach: Reach, at: Position) => void;
   all: () => readonly Doubt[];
-  /** Whether a place or group may hold more than was read of it. */
-  isOpen: (of: "room" | "zone" | "group", id: string) => boolean;
+  /** Whether something may say more than was read of it. */
+  isOpen: (
+    of: "room" | "zone" | "group" | "address" | "doors" | "everything",
+    id: string,
+  ) => boolean;
 }
 
 export function createDoubts(): Doubts {
@@ -39,7 +42,7 @@ export function createDoubts(): Doubts {
   const open = new Set<string>();
   const add: Doubts["add"] = (reach, at) => {
     doubts.push({ reach, at });
-    if ("id" in reach) open.add(`${reach.of} ${reach.id}`);
+    open.add(`${reach.of} ${"id" in reach ? reach.id : ""}`);
   };
   return {
     add,
@@ -58,6 +61,7 @@ const places = { rooms: "room", zones: "zone", groups: "group" } as const;
 const harmless: ReadonlySet<string> = new Set([
   ...["phrasebook", "languages", "address", "place", "code", "voicepoints", "people"],
   ...["vocabulary", "colours", "fragments", "intents", "routines"],
+  ...["connections", "bindings"],
 ]);
 
 /** What a part at a path decides; undefined for one that decides nothing about guards. */
@@ -73,6 +77,10 @@ function reachOf(root: unknown, path: Path): Reach | undefined {
       if (key !== undefined && names.includes(key)) return undefined;
       return { of: places[section], id: id ?? "" };
     }
+    case "doors":
+      return { of: "doors", id: "" };
+    case "addresses":
+      return { of: "address", id: id ?? "" };
     case "devices":
       // A device that is left out as a whole is none, for speech as for everything else.
       if (id === undefined || (key === undefined && path.length === 1)) return undefined;

@@ -9,6 +9,7 @@ import {
   isValue,
 } from "../model/property.ts";
 import { membersOf, shown, textOf } from "../source/border.ts";
+import { type CallInput, type Called, readCall } from "./calls.ts";
 import { unspoken } from "./cause.ts";
 import { type Listening } from "./conversation/turns.ts";
 import { type Memory, keptMemory, memoryOf, newMemory } from "./conversation/memory.ts";
@@ -37,6 +38,8 @@ export interface Home extends Listening {
   converse: (context?: TalkContext) => Talk;
   /** Sets a routine off by hand, with values for its slots: a duration is in seconds. */
   run: (routine: string, slots?: RunSlots) => Performed;
+  /** Somebody calls an address. */
+  call: (address: string, input?: CallInput) => Called;
   /** Something outside of speech and routines changes: a sensor, a hand on a switch. */
   set: (device: string, values: State) => void;
   /** A device tells what it has come to: by an order, or by itself. */
@@ -143,6 +146,19 @@ export function createHome(book: Book, ports: Ports, options: HomeOptions): Home
         const how = { because: "by hand", isMeant: true, cause: unspoken };
         if (routine) routines.start(routine, slots ? { ...how, slots } : how);
       }),
+    call(address, input = {}) {
+      const read = readCall(book, scene.code, address, input);
+      if ("called" in read) {
+        if (read.why !== "unknown") scene.record({ event: "refused", what: read.what });
+        return read;
+      }
+      return {
+        called: true,
+        performed: around(() => {
+          routines.call(read, address);
+        }),
+      };
+    },
     set: (device, values) => {
       known(device, values, (read) => {
         orders.apply(device, read, { cause: unspoken });

@@ -3,15 +3,16 @@ import type { Heard } from "../commands/outcome.ts";
 import { readState, statesGiven } from "../hearing/context.ts";
 import { heardBy } from "../hearing/heard-by.ts";
 import type { State } from "../model/property.ts";
-import { membersOf, textOf, textsOf } from "../source/border.ts";
+import { membersOf, textsOf } from "../source/border.ts";
 import { WrongUse, unknownId } from "../source/wrong-use.ts";
+import type { CallInput, Called } from "./calls.ts";
 import type { TalkContext } from "./conversation/converse.ts";
 import type { Turn } from "./conversation/turns.ts";
 import { type Eventually, onceThere } from "./eventually.ts";
 import { type HomeOptions, type RunSlots, createHome } from "./home.ts";
 import type { LogEntry } from "./log.ts";
 import { type TimeSource, createLiveClock } from "./live-clock.ts";
-import { createReplay, playInto, saidIn, slotsKept } from "./replay.ts";
+import { callIn, createReplay, playInto, saidIn, slotsKept } from "./replay.ts";
 import { type Driver, createOutgoing } from "./outgoing.ts";
 import { type Keeper, createRecorder } from "./recorder.ts";
 import { type HomeSnapshot, readSnapshot } from "./snapshot.ts";
@@ -46,6 +47,8 @@ export interface LiveHome {
   converse: (context?: TalkContext) => LiveConversation;
   /** Sets a routine off by hand, with values for its slots: a duration is in seconds. */
   run: (routine: string, slots?: RunSlots) => Promise<Performed>;
+  /** Calls an address, and tells what came of it up to where its steps first wait. */
+  call: (address: string, input?: CallInput) => Promise<Called>;
   /** A device tells what it has come to: by an order, by a hand at the switch, or by itself. */
   report: (device: string, values: State) => void;
   press: (button: string) => void;
@@ -142,6 +145,12 @@ export function openHome(of: Book, options: LiveOptions): LiveHome {
         recorder.add({ input: "run", routine, ...given({ slots: slots && slotsKept(slots) }) });
         return { now: home.run(routine, slots) };
       }),
+    call: (address, written) =>
+      promised(() => {
+        const input = readCallInput(written);
+        if (book.addresses.has(address)) recorder.add(callIn(home, address, input));
+        return { now: home.call(address, input) };
+      }),
     report: (device, values) => {
       recorder.add({ input: "report", device, values: readState(values) ?? {} });
       home.report(device, values);
@@ -184,6 +193,16 @@ function readOptions(options: LiveOptions) {
     from: from === undefined ? undefined : readSnapshot(from),
     keeper,
     onLog,
+  };
+}
+
+/** What a caller gives, as somebody passes it who need not have read its type. */
+function readCallInput(input: unknown): CallInput {
+  const { slots, confirm, code } = membersOf(input);
+  return {
+    slots: membersOf(slots),
+    ...(confirm === true && { confirm }),
+    ...(typeof code === "string" && { code }),
   };
 }
 

@@ -5,7 +5,8 @@ import { isValue } from "../model/property.ts";
 import { membersOf, textOf, textsOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
 import { WrongUse } from "../source/wrong-use.ts";
-import type { Home, RunSlots } from "./home.ts";
+import type { CallInput } from "./calls.ts";
+import type { Home } from "./home.ts";
 import type { LiveClock } from "./live-clock.ts";
 import type { Outgoing } from "./outgoing.ts";
 import type { Incoming, Recorder } from "./recorder.ts";
@@ -77,6 +78,11 @@ export function playInto({ book, home, clock, outgoing }: Stage, input: Received
       case "run":
         if (book.routines.has(input.routine)) home.run(input.routine, input.slots);
         return;
+      case "call": {
+        const { slots, confirm } = input;
+        home.call(input.address, given({ slots, confirm, code: codeOf(book, input) }));
+        return;
+      }
       case "report":
         home.report(input.device, input.values);
         return;
@@ -119,13 +125,37 @@ export function saidIn(book: Book, { code }: Home, context: unknown, text: unkno
   };
 }
 
-/** The words that were said; a code that was wrong is wrong again. */
-function wordsOf({ code = "" }: Book, said: Received & { input: "say" }): string {
-  return said.code === undefined ? said.text : said.code ? code : `${code}0`;
+/** The words that were said. */
+function wordsOf(book: Book, said: Received & { input: "say" }): string {
+  return codeOf(book, said) ?? said.text;
+}
+
+/** The code that was given, if any was; one that was wrong is wrong again. */
+function codeOf(
+  { code = "" }: Book,
+  { code: wasRight }: { code?: boolean | undefined },
+): string | undefined {
+  return wasRight === undefined ? undefined : wasRight ? code : `${code}0`;
+}
+
+/** A call, to be kept: whether the code was right, and never which. */
+export function callIn({ code }: Home, address: string, input: CallInput): Incoming {
+  const { slots, confirm, code: digits } = input;
+  return {
+    input: "call",
+    address,
+    ...given({
+      slots: slots && slotsKept(slots),
+      confirm,
+      code: digits === undefined ? undefined : code.is([digits.replace(/\D/g, "")]),
+    }),
+  };
 }
 
 /** Values for slots, as far as they are any. */
-export function slotsKept(slots: RunSlots): NonNullable<(Received & { input: "run" })["slots"]> {
+export function slotsKept(
+  slots: Readonly<Record<string, unknown>>,
+): NonNullable<(Received & { input: "run" })["slots"]> {
   const kept: ReturnType<typeof slotsKept> = {};
   for (const [name, value] of Object.entries(membersOf(slots))) {
     if (isValue(value)) kept[name] = value;

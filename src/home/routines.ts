@@ -1,18 +1,12 @@
-import { withDefaults } from "../commands/compute.ts";
-import { devicesNamed } from "../model/members.ts";
-import {
-  type Effect,
-  type Heard,
-  type HeardCommand,
-  type SlotValue,
-  effectsOf,
-} from "../commands/outcome.ts";
+import { type Effect, type Heard, type HeardCommand, effectsOf } from "../commands/outcome.ts";
 import { replyTo, told } from "../speech/replies.ts";
 import type { AskStep, Step } from "../model/step.ts";
 import type { Intent, Routine } from "../phrasebook/model.ts";
-import { type Value, isValue } from "../model/property.ts";
+import type { Value } from "../model/property.ts";
 import { printDuration } from "../time/duration.ts";
-import { type Cause, trusted, unspoken } from "./cause.ts";
+import { newRun, noSlots, slotsFrom, trustIn, unbegun } from "./begin.ts";
+import type { Calling } from "./calls.ts";
+import type { Cause } from "./cause.ts";
 import { type Orders, startOf } from "./orders.ts";
 import { type Run, doSteps, holdsFor } from "./run.ts";
 import { type Eventually, allThere, mapped } from "./eventually.ts";
@@ -25,6 +19,8 @@ import { createWorld } from "./world.ts";
 export interface Routines {
   /** Sets a routine off, unless its condition or another run of it stands in the way. */
   start: (routine: Routine, start: Start) => void;
+  /** Does what an address is for. */
+  call: (calling: Calling, address: string) => void;
   /** Does what was heard. */
   perform: (heard: Heard, session: string | undefined) => Eventually<void>;
   /** Sets devices as somebody said who takes something back, and says what came of it. */
@@ -231,23 +227,6 @@ export function createRoutines(
     mine.stop = goOn(run, steps, mine.end);
   };
 
-  const newRun = (of: string, more: Partial<Run>): Run => ({
-    of,
-    language: more.cause?.heard?.language ?? book.languages[0] ?? "en",
-    ...(more.cause?.heard?.context.at === undefined ? {} : { at: more.cause.heard.context.at }),
-    isSpoken: false,
-    cause: unspoken,
-    isTrusted: false,
-    done: new Set(),
-    failed: new Set(),
-    skipped: new Set(),
-    refused: new Set(),
-    hasSpoken: false,
-    depth: 0,
-    ...more,
-    slots: withDefaults(book.routines.get(of) ?? book.intents.get(of) ?? noSlots, more.slots ?? {}),
-  });
-
   const runSpoken = (
     heard: Heard & { outcome: "act" },
     { runs: id = "", slots }: Pick<HeardCommand, "runs" | "slots">,
@@ -259,15 +238,17 @@ export function createRoutines(
     const { language } = heard;
     const at = heard.context.at === undefined ? {} : { at: heard.context.at };
     const trust = trustIn(routine, cause);
-    const run = newRun(id, { slots, language, isSpoken: true, depth, ...trust, ...at });
+    const run = newRun(book, id, { slots, language, isSpoken: true, depth, ...trust, ...at });
     if (routine) start(routine, run, `“${heard.text}”`);
-    else if (intent) {
-      const computed = stepsOf(intent, run);
-      if (!computed) return;
-      goOn(run, computed, (ok) => {
-        endWith(intent, run, ok, "voicepoint");
-      });
-    }
+    else if (intent) runIntent(intent, run);
+  };
+
+  const runIntent = (intent: Intent, run: Run): void => {
+    const computed = stepsOf(intent, run);
+    if (!computed) return;
+    goOn(run, computed, (ok) => {
+      endWith(intent, run, ok, "voicepoint");
+    });
   };
 
   const performAt = (heard: Heard, depth: number, cause: Cause): Eventually<void> => {
@@ -323,14 +304,16 @@ export function createRoutines(
         record({ event: "skipped", routine: routine.id, because: `all was done ${ago} ago` });
         return;
       }
-      const slots: Record<string, SlotValue> = {};
-      for (const [name, value] of Object.entries(given)) {
-        const ids = typeof value === "string" || typeof value === "object" ? [value].flat() : [];
-        if (routine.slots.get(name)?.fills === "target") {
-          slots[name] = { devices: devicesNamed(book, ids).map(({ id }) => id), words: "" };
-        } else if (isValue(value)) slots[name] = { value, words: "" };
-      }
-      start(routine, newRun(routine.id, { slots, ...trustIn(routine, cause) }), because);
+      const slots = slotsFrom(book, routine, given);
+      start(routine, newRun(book, routine.id, { slots, ...trustIn(routine, cause) }), because);
+    },
+    call({ runs, slots: given, cause }, address) {
+      const routine = book.routines.get(runs);
+      const intent = routine ? undefined : book.intents.get(runs);
+      const slots = slotsFrom(book, routine ?? intent ?? noSlots, given);
+      const run = newRun(book, runs, { slots, isCalled: true, ...trustIn(routine, cause) });
+      if (routine) start(routine, run, `address ${address}`);
+      else if (intent) runIntent(intent, run);
     },
     perform: (heard, session) => {
       const granted = "granted" in heard ? heard.granted : undefined;
@@ -370,26 +353,3 @@ export function createRoutines(
       Object.fromEntries([...rested].map(([id, then]) => [id, clock.now() - elapsed() + then])),
   };
 }
-
-/** A run as it is before any of its steps. */
-function unbegun(run: Run): Run {
-  const { done, failed, skipped, refused, ...rest } = run;
-  return {
-    ...rest,
-    done: new Set(done),
-    failed: new Set(failed),
-    skipped: new Set(skipped),
-    refused: new Set(refused),
-  };
-}
-
-/** A trusted routine does all that its steps say, whatever set it off. */
-function trustIn(
-  routine: Pick<Routine, "trusted"> | undefined,
-  cause: Cause,
-): Pick<Run, "cause" | "isTrusted"> {
-  const isTrusted = routine?.trusted === true;
-  return { isTrusted, cause: isTrusted ? trusted(cause) : cause };
-}
-
-const noSlots: Pick<Intent, "slots"> = { slots: new Map() };

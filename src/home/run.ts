@@ -30,6 +30,8 @@ export interface Run {
   language: string;
   /** The voicepoint that set it off. */
   at?: string;
+  /** Whether an address set it off, and who called is answered. */
+  isCalled: boolean;
   /** Whether somebody waits for an answer to what they said. */
   isSpoken: boolean;
   /** What set it off: guards hold beyond what that was granted. */

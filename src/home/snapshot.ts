@@ -61,6 +61,14 @@ export type Received = {
     }
   | { input: "perform"; heard: unknown }
   | { input: "run"; routine: string; slots?: Record<string, Value | string[]> | undefined }
+  | {
+      input: "call";
+      address: string;
+      slots?: Record<string, Value | string[]> | undefined;
+      confirm?: boolean | undefined;
+      /** Whether the code that came with it was right; its digits are not kept. */
+      code?: boolean | undefined;
+    }
   | { input: "report"; device: string; values: State }
   | { input: "press"; button: string }
   | { input: "presence"; person: string; is: "home" | "away" }
@@ -133,6 +141,14 @@ const receivedSchema = z.discriminatedUnion("input", [
   }),
   z.object({ ...base, input: z.literal("perform"), heard: z.unknown() }),
   z.object({ ...base, input: z.literal("run"), routine: z.string(), slots: z.optional(slots) }),
+  z.object({
+    ...base,
+    input: z.literal("call"),
+    address: z.string(),
+    slots: z.optional(slots),
+    confirm: z.optional(z.boolean()),
+    code: z.optional(z.boolean()),
+  }),
   z.object({ ...base, input: z.literal("report"), device, values: state }),
   z.object({ ...base, input: z.literal("press"), button: z.string() }),
   z.object({

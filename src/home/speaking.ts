@@ -49,7 +49,8 @@ export function createSpeaking(
   const write: Speaking["write"] = (replies, run) =>
     wordIn({ ...speechIn(run.language), isForEyes: true }, replies, run);
   const say = (text: string, place: string, run: Run): void => {
-    const where = place === "voicepoint" ? (run.at ?? "everywhere") : place;
+    const heardAt = run.at ?? (run.isCalled ? "caller" : "everywhere");
+    const where = place === "voicepoint" ? heardAt : place;
     if (where === "nowhere") return;
     record({ event: "said", text, where, by: run.of });
     // What is said elsewhere is no answer to whoever spoke.

@@ -3,7 +3,7 @@ import { readPhrasebook } from "../book/read.ts";
 import { type LiveHome, openHome } from "./live.ts";
 import { type LogEntry, printEvent } from "./log.ts";
 import type { DeviceResult } from "./ports.ts";
-import type { HomeSnapshot, Received, Rest } from "./snapshot.ts";
+import type { Received, Rest } from "./snapshot.ts";
 
 const routine = (id: string, interrupted: string): string => `
   ${id}:

@@ -13,6 +13,7 @@ import type {
   Zone,
 } from "../model/home.ts";
 import type { Kind } from "../model/kinds.ts";
+import type { Address, Binding, Connection, Doors } from "../model/outside.ts";
 import type { Packs } from "../language/packs.ts";
 import type { SpeechUnits } from "../model/units.ts";
 import type { OwnSlotType } from "../model/own-slot-type.ts";
@@ -59,6 +60,14 @@ export interface Phrasebook {
   kindNouns: readonly KindNoun[];
   /** What comes with Calm Phrase and with the parts that this phrasebook uses, besides its own. */
   kinds: ReadonlyMap<string, Kind>;
+  /** Brokers and web services. */
+  connections: ReadonlyMap<string, Connection>;
+  /** How devices are reached, by device. */
+  bindings: ReadonlyMap<string, Binding>;
+  /** Actions that may be called from outside. */
+  addresses: ReadonlyMap<string, Address>;
+  /** Where a live home listens. */
+  doors?: Doors;
   /** How findings of checks weigh here, by their rules. */
   checks: ReadonlyMap<string, { weight: Severity | "off"; at: Position }>;
   problems: readonly Finding[];

@@ -15,6 +15,8 @@ import { unitsOfRegion } from "../model/units.ts";
 import { type Finding, compareFindings } from "../source/finding.ts";
 import { isSlipOf } from "../source/nearest.ts";
 import { given } from "../source/given.ts";
+import { readAddress, readDoors } from "./addresses.ts";
+import { readBindings, readConnection } from "./bindings.ts";
 import { readDevice, readKind } from "./devices.ts";
 import { withOwnWords } from "./own-words.ts";
 import { readIntent } from "./intents.ts";
@@ -83,6 +85,11 @@ export function readSources(
   };
   const intents = readIntents(context, tops, scope);
   const routines = readRoutines(tops, scope, intents);
+  const connections = mapOf(
+    section(tops, (top) => top.given("connections")),
+    readConnection,
+  );
+  const doors = single(tops, "doors");
   return {
     name: single(tops, "phrasebook")?.value ?? "Home",
     languages: context.languages,
@@ -104,6 +111,17 @@ export function readSources(
     ),
     colours: tops.flatMap(readColours),
     ...given({ place: readPlace(tops), code: single(tops, "code")?.value }),
+    connections,
+    bindings: readBindings(
+      section(tops, (top) => top.given("bindings")),
+      home,
+      connections,
+    ),
+    addresses: mapOf(
+      section(tops, (top) => top.given("addresses")),
+      (entry) => readAddress(entry, { intents, routines }),
+    ),
+    ...given({ doors: doors && readDoors(doors, connections) }),
     checks: readChecks(tops),
     kinds: context.kinds,
     kindNouns: ownKinds.flatMap(readNouns),

@@ -19,7 +19,9 @@ type SectionName =
   | "kinds"
   | "fragments"
   | "intents"
-  | "routines";
+  | "routines"
+  | "connections"
+  | "addresses";
 
 /** The top of each file. */
 export function topsOf(
@@ -30,7 +32,9 @@ export function topsOf(
 }
 
 /** A section that is one value for the whole phrasebook: a second one is a finding. */
-export function single<Key extends "phrasebook" | "languages" | "place" | "units" | "code">(
+export function single<
+  Key extends "phrasebook" | "languages" | "place" | "units" | "code" | "doors",
+>(
   tops: readonly Cursor<PhrasebookDefinition>[],
   key: Key,
 ): Cursor<NonNullable<PhrasebookDefinition[Key]>> | undefined {

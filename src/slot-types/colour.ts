@@ -31,7 +31,7 @@ export const colour = {
     ...given({ default: cursor.value.default }),
     recognise: recogniseColour,
     settle: settleAsSaid,
-    misfit: () => undefined,
+    misfit: (value) => (/^#[0-9a-f]{6}$/.test(String(value)) ? undefined : "is no #rrggbb"),
     samples: ({ pack }) => (Object.values(pack.colours)[0] ?? []).slice(0, 1).map(phrase),
     grammar: (writing) =>
       writing.define("colour", () =>

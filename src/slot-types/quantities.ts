@@ -104,8 +104,9 @@ export function quantitySlot(
     },
     settle: (reading) => settleNumber(base.name, takes, reading),
     misfit(value: Value) {
-      const check = typeof value === "number" ? checkValue(takes, value) : undefined;
-      if (!check || check.ok) return undefined;
+      if (typeof value !== "number") return "is no number";
+      const check = checkValue(takes, value);
+      if (check.ok) return undefined;
       return check.problem.problem === "range" ? "is out of its range" : "is off its step";
     },
     samples: (spoken) =>

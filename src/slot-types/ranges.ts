@@ -51,9 +51,14 @@ export function momentSlot(
         reason: { reason: "outside", slot: base.name, ...range, value: String(value) },
       };
     },
-    misfit: (value) => (isWithin(range, value) ? undefined : "is out of its range"),
+    misfit(value) {
+      if (typeof value !== "string" || !forms[family].test(value)) return `is no ${family}`;
+      return isWithin(range, value) ? undefined : "is out of its range";
+    },
   };
 }
+
+const forms = { time: /^\d{2}:\d{2}$/, date: /^\d{4}-\d{2}-\d{2}$/ };
 
 interface Range {
   minimum?: string;

@@ -32,7 +32,10 @@ export const state = {
         return recognisePhrases(phrases, ground);
       },
       settle: settleAsSaid,
-      misfit: () => undefined,
+      misfit: (value) =>
+        (verbs ? doingWords : stateWords).some((word) => word === value)
+          ? undefined
+          : "is no word for a state",
       samples: ({ pack }) => said(pack).flatMap(([, all]) => all.slice(0, 1).map(phrase)),
       grammar: (writing) =>
         writing.define(verbs ? "state-verb" : "state", () => {

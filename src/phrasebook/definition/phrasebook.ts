@@ -11,6 +11,12 @@ import type {
   ZoneDefinition,
 } from "./home.ts";
 import type { IntentDefinition, RoutineDefinition } from "./intents.ts";
+import type {
+  AddressDefinition,
+  BindingDefinition,
+  ConnectionDefinition,
+  DoorsDefinition,
+} from "./outside.ts";
 
 /** What of the vocabulary a home has. */
 export interface VocabularyDefinition {
@@ -75,4 +81,12 @@ export interface PhrasebookDefinition {
   intents?: Record<string, IntentDefinition> | undefined;
   /** Steps that something sets off, by id. */
   routines?: Record<string, RoutineDefinition> | undefined;
+  /** Brokers and web services of a live home, by id. */
+  connections?: Record<string, ConnectionDefinition> | undefined;
+  /** How devices of a live home are reached, by id. */
+  bindings?: Record<string, BindingDefinition> | undefined;
+  /** Actions that may be called from outside, by id. */
+  addresses?: Record<string, AddressDefinition> | undefined;
+  /** Where a live home listens. */
+  doors?: DoorsDefinition | undefined;
 }

@@ -13,6 +13,7 @@ import {
   zoneSchema,
 } from "./home.ts";
 import { intentSchema } from "./intent.ts";
+import { addressSchema, bindingSchema, connectionSchema, doorsSchema } from "./outside.ts";
 import { routineSchema } from "./routine.ts";
 
 /*
@@ -83,6 +84,10 @@ export const phrasebookSchema = z.strictObject(
     fragments: z.optional(z.record(z.string(), saidSchema)),
     intents: section(intentSchema),
     routines: section(routineSchema),
+    connections: section(connectionSchema),
+    bindings: section(bindingSchema),
+    addresses: section(addressSchema),
+    doors: z.optional(doorsSchema),
   },
   { error: "write a map of sections: rooms, devices, intents and so on" },
 );
