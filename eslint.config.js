@@ -81,7 +81,7 @@ export default tseslint.config(
   },
   ...onlyEarlierStages,
   {
-    files: ["src/**/*.ts"],
+    files: ["src/**/*.ts", "packages/*/src/**/*.ts"],
     ignores: ["**/*.test.ts"],
     rules: {
       "@typescript-eslint/max-params": ["error", { max: 4 }],
@@ -90,7 +90,7 @@ export default tseslint.config(
   },
   {
     // A language pack is one file of data, as long as its language is.
-    files: ["src/**/*.ts"],
+    files: ["src/**/*.ts", "packages/*/src/**/*.ts"],
     ignores: ["**/*.test.ts", "src/language/{dutch,english,french,german,italian,spanish}.ts"],
     rules: { "max-lines": ["error", 400] },
   },

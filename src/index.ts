@@ -2,6 +2,11 @@
 export { readPhrasebook } from "./book/read.ts";
 export { type Book, createReader, type Reader, type ReaderOptions } from "./book/book.ts";
 export { definePhrasebook } from "./phrasebook/define.ts";
+export {
+  type SimulatedDevices,
+  type Simulation,
+  simulateDevices,
+} from "./home/simulated/devices.ts";
 export { simulate } from "./home/simulated/simulate.ts";
 export { caseKey, resultsVersion } from "./suites/results.ts";
 export { mergeResults } from "./suites/merge.ts";
@@ -22,6 +27,9 @@ export { describeOutcome } from "./commands/describe.ts";
 export { checkPhrasebook } from "./survey/check.ts";
 export { type SayableDevice, listSayable } from "./survey/sayable.ts";
 export { effectsOf, grant, outcomeVersion } from "./commands/outcome.ts";
+export { valuesOf } from "./commands/effects.ts";
+export { converted } from "./model/units.ts";
+export { checkValue, landed } from "./model/property.ts";
 export { tellReason, type Lack, type Reason } from "./model/reason.ts";
 export type { CallInput, Called } from "./home/calls.ts";
 export type { Driven, Driver } from "./home/outgoing.ts";
@@ -124,7 +132,7 @@ export type { HomeOptions, RunSlots } from "./home/home.ts";
 export type { Conversation, SimulatedHome, SimulateOptions } from "./home/simulated/simulate.ts";
 export type { TalkContext } from "./home/conversation/converse.ts";
 export type { Turn } from "./home/conversation/turns.ts";
-export type { DeviceResult, Message } from "./home/ports.ts";
+export type { Clock, DeviceResult, Devices, Message } from "./home/ports.ts";
 export type { Fault } from "./home/simulated/devices.ts";
 
 /* What suites and checks find. */

@@ -228,6 +228,18 @@ Examples:
     });
 
   program
+    .command("live")
+    .description("connect a home to its devices, hear phrases and answer calls")
+    .argument("[words...]", "what to do, and how: see calm-phrase live --help")
+    .helpOption(false)
+    .allowUnknownOption()
+    .addHelpText("after", "\nExamples:\n  calm-phrase live --keep .home\n  calm-phrase live try")
+    .action(async (_: string[], __: object, command: Command) => {
+      const { live } = await import("./live.ts");
+      done(await live(command.args));
+    });
+
+  program
     .command("import")
     .description("take devices from a table or Thing Descriptions, or patterns from a grammar")
     .argument(

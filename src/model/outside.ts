@@ -71,6 +71,8 @@ export interface Binding {
   /** Times that it is asked before it counts as failed. */
   tries: number;
   properties: ReadonlyMap<string, PropertyBinding>;
+  /** Where a button tells that somebody pressed it. */
+  pressed?: Listening;
   actions: ReadonlyMap<string, OrderMessage>;
   at: Position;
 }

@@ -104,6 +104,7 @@ function checkWritten(entry: Cursor<BindingDefinition>): void {
   const ofProperty = ["device", "property"];
   const parts: [Cursor<Told> | undefined, readonly string[]][] = [
     [entry.given("alive"), ["device"]],
+    [entry.given("pressed"), ["device"]],
     [entry.given("report"), ofProperty],
     [entry.given("order"), [...ofProperty, "value"]],
   ];
@@ -152,6 +153,7 @@ function readBinding(
   const { tries = usualTries } = entry.value;
   const within = entry.given("within");
   const alive = entry.given("alive");
+  const pressed = device.actions.includes("press") ? entry.given("pressed") : undefined;
   const properties = new Map<string, PropertyBinding>();
   const listed = entry.given("properties");
   const isForAll = entry.value.order !== undefined || entry.value.report !== undefined;
@@ -180,6 +182,7 @@ function readBinding(
   return {
     device: device.id,
     connection,
+    ...(pressed && { pressed: readListening(pressed, { device: device.id }) }),
     ...(alive && { alive: readAlive(alive, { device: device.id }) }),
     within: (within && readLength(within)) ?? usualWithin,
     tries,

@@ -81,6 +81,8 @@ export interface BindingDefinition {
   report?: ReportDefinition | string | undefined;
   /** What is otherwise with some properties, or which they are. */
   properties?: Record<string, PropertyBindingDefinition | null> | undefined;
+  /** Where buttons tell that somebody pressed them. */
+  pressed?: ReportDefinition | string | undefined;
   /** Where their actions are invoked: all of them, or each. */
   actions?: string | Record<string, OrderDefinition | string> | undefined;
   /** How long a device takes to answer at most: `5s`. */

@@ -67,6 +67,7 @@ export const bindingSchema = z.strictObject(
     order: z.optional(orderSchema),
     report: z.optional(reportSchema),
     properties: z.optional(z.record(z.string(), z.nullable(propertySchema))),
+    pressed: z.optional(reportSchema),
     actions: z.optional(z.union([text, z.record(z.string(), orderSchema)])),
     within: z.optional(text),
     tries: z.optional(z.int().check(z.gte(1), z.lte(10))),

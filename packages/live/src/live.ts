@@ -1,0 +1,124 @@
+import {
+  type Book,
+  type HomeSnapshot,
+  type LiveHome,
+  type LogEntry,
+  type State,
+  type TimeSource,
+  openHome,
+} from "calm-phrase";
+import { type Connections, openConnections } from "./connections.ts";
+import { machineTime } from "./house-time.ts";
+import { type LogFile, openLogFile } from "./log-file.ts";
+import { createMetrics, type Metrics } from "./metrics.ts";
+import { type Reach, createReach } from "./reach.ts";
+import { openStore } from "./store.ts";
+import { createTelling } from "./telling.ts";
+import { listenToVoice } from "./voice.ts";
+
+export interface LiveStart {
+  /** The folder in which it is written down what the home is; nothing is kept when left out. */
+  store?: string | undefined;
+  /** The file of the log, in JSON lines. */
+  log?: string | undefined;
+  /** Logins of connections by the names that the phrasebook has for them: the environment. */
+  logins?: Readonly<Record<string, string | undefined>> | undefined;
+  time?: TimeSource | undefined;
+  /** URLs in place of those that the phrasebook has for connections, by their ids. */
+  urls?: Readonly<Record<string, string>> | undefined;
+  /** States that it begins with, where nothing is kept. */
+  states?: Readonly<Record<string, State>> | undefined;
+  /** Hears and decides all, and does nothing. */
+  shadow?: boolean | undefined;
+  /** Seconds that it waits for brokers before it begins; 3 when left out. */
+  patience?: number | undefined;
+}
+
+/** A home that is connected to its devices. */
+export interface Live {
+  book: Book;
+  home: LiveHome;
+  reach: Reach;
+  connections: Connections;
+  metrics: Metrics;
+  /** Notes something in the log that is no entry of the home. */
+  note: LogFile["note"];
+  isShadow: boolean;
+  /** Whether it went on from what was kept. */
+  wentOn: boolean;
+  close: () => Promise<void>;
+}
+
+/** Connects a home to its devices, and goes on from what was kept of it. */
+export async function startLive(book: Book, options: LiveStart = {}): Promise<Live> {
+  const { time = machineTime, logins = {}, shadow = false, patience = 3, states } = options;
+  const log = options.log === undefined ? silentLog : openLogFile({ path: options.log });
+  const store = options.store === undefined ? undefined : openStore(options.store);
+  const metrics = createMetrics();
+  const connections = openConnections(book.connections, {
+    logins,
+    urls: options.urls,
+    onChange: (connection, isThere) => {
+      log.note(isThere ? "connected" : "disconnected", { connection });
+    },
+  });
+  const reach = createReach(book, connections, (device, property, text) => {
+    metrics.unread();
+    log.note("unread", { device, property, text: text.slice(0, 200) });
+  });
+  const telling = createTelling(book, connections, store);
+  await connections.ready(patience);
+  let number = 0;
+  const onLog = (entry: LogEntry): void => {
+    number = store?.count() ?? number + 1;
+    log.write(entry, number);
+    metrics.happened(entry.event);
+    if (!shadow) telling.take(entry, number);
+  };
+  const from: HomeSnapshot | undefined = store?.snapshot();
+  const home = openHome(book, {
+    driver: shadow ? nothingDone : reach,
+    time,
+    answerTime: answerTimeOf(book),
+    onLog,
+    ...(states && { states }),
+    ...(store && { keeper: store.keeper }),
+    ...(from && { from }),
+  });
+  reach.begin(home);
+  listenToVoice({ book, home, connections, metrics });
+  await connections.ready(patience);
+  return {
+    book,
+    home,
+    reach,
+    connections,
+    metrics,
+    note: log.note,
+    isShadow: shadow,
+    wentOn: from !== undefined,
+    async close() {
+      home.close();
+      reach.close();
+      await telling.done();
+      await connections.close();
+      await store?.close();
+      log.close();
+    },
+  };
+}
+
+/** What a home that only hears along does: all is taken, and nothing goes out. */
+const nothingDone = { order: () => undefined, send: () => undefined };
+
+const silentLog: LogFile = {
+  write: () => undefined,
+  note: () => undefined,
+  close: () => undefined,
+};
+
+/** Seconds in which the slowest device has answered, or failed. */
+function answerTimeOf({ bindings }: Book): number {
+  const longest = [...bindings.values()].map(({ within, tries }) => within * tries * 2);
+  return Math.max(10, ...longest) + 1;
+}

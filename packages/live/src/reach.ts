@@ -1,0 +1,291 @@
+import {
+  type Binding,
+  type Book,
+  type DeviceResult,
+  type Driver,
+  type Effect,
+  type LiveHome,
+  type Message,
+  type OrderMessage,
+  type State,
+  type Value,
+  valuesOf,
+} from "calm-phrase";
+import type { Connections, Sent } from "./connections.ts";
+import { fromDevice, toDevice } from "./mapping.ts";
+import { atPointer, jsonOrText } from "./pointer.ts";
+import { askWeb } from "./web.ts";
+
+/** The devices of a home, reached as its bindings say. */
+export interface Reach extends Driver {
+  /** Begins to tell a home what devices report. */
+  begin: (home: Pick<LiveHome, "report" | "press">) => void;
+  /** Devices that say that they are not there. */
+  away: () => string[];
+  /** Resolves once nothing is asked that is not answered. */
+  quiet: () => Promise<void>;
+  close: () => void;
+}
+
+/** Somebody who waits for what a device tells. */
+interface Waiting {
+  property: string;
+  heard: (value: Value) => void;
+}
+
+/** Seconds in which a device that tells something else than it was asked may still come to that. */
+const grace = 1;
+/** Seconds between two looks at a web service for what it was just asked. */
+const lookAgain = 0.25;
+/** How far from what was asked a number may be that is still meant to be it: a share of its range. */
+const nearEnough = 0.15;
+
+/** @param unread Told of what a device says that no property can be. */
+export function createReach(
+  book: Book,
+  connections: Connections,
+  unread: (device: string, property: string, text: string) => void,
+): Reach {
+  const waiting = new Map<string, Set<Waiting>>();
+  const absent = new Set<string>();
+  const timers = new Set<NodeJS.Timeout>();
+  let home: Pick<LiveHome, "report"> | undefined;
+  let asked = 0;
+  let whenQuiet: (() => void)[] = [];
+
+  /** What a device tells of one property: whoever waits hears it, and so does the home. */
+  const take = (binding: Binding, property: string, text: string): void => {
+    const { device } = binding;
+    const bound = binding.properties.get(property);
+    const schema = book.devices.get(device)?.properties.get(property);
+    if (!bound?.report || !schema) return;
+    const told = atPointer(jsonOrText(text), bound.report.pointer);
+    // A message about something else.
+    if (told === undefined && bound.report.pointer !== "") return;
+    const value = fromDevice(bound.mapping, schema, told);
+    if (value === undefined) {
+      unread(device, property, text);
+      return;
+    }
+    for (const each of [...(waiting.get(device) ?? [])]) {
+      if (each.property === property) each.heard(value);
+    }
+    home?.report(device, { [property]: value });
+  };
+
+  const lookAt = async (binding: Binding, property: string): Promise<void> => {
+    const report = binding.properties.get(property)?.report;
+    if (!report) return;
+    const answer = await connections.look(binding.connection, report, binding.within);
+    if (answer.ok && answer.text !== undefined) take(binding, property, answer.text);
+  };
+
+  /** Waits for a device to tell that it has come to a value; what it told, if it did not. */
+  const confirmed = (
+    binding: Binding,
+    property: string,
+    wanted: Value,
+  ): { told: Promise<Value | undefined>; stop: () => void } => {
+    const { device, within } = binding;
+    const isMoving = binding.properties.get(property)?.moves === true;
+    let stop = (): void => undefined;
+    const told = new Promise<Value | undefined>((resolve) => {
+      let last: Value | undefined;
+      let soon: NodeJS.Timeout | undefined;
+      const end = (value: Value | undefined): void => {
+        clearTimeout(late);
+        clearTimeout(soon);
+        waiting.get(device)?.delete(mine);
+        resolve(value);
+      };
+      const late = setTimeout(() => {
+        end(last);
+      }, within * 1000);
+      const mine: Waiting = {
+        property,
+        heard(value) {
+          last = value;
+          if (value === wanted || isMoving) end(value);
+          else
+            soon ??= setTimeout(
+              () => {
+                end(last);
+              },
+              Math.min(grace, within) * 1000,
+            );
+        },
+      };
+      const same = waiting.get(device);
+      if (same) same.add(mine);
+      else waiting.set(device, new Set([mine]));
+      stop = () => {
+        end(undefined);
+      };
+    });
+    return { told, stop };
+  };
+
+  /** Orders values, once. */
+  const orderOnce = async (binding: Binding, wanted: State): Promise<DeviceResult> => {
+    const { within, connection } = binding;
+    const messages = messagesFor(book, binding, wanted);
+    if (typeof messages === "string") return { ok: false, what: messages };
+    const watched = Object.entries(wanted).filter(([name]) => binding.properties.get(name)?.report);
+    const waits = watched.map(([name, value]) => [name, confirmed(binding, name, value)] as const);
+    for (const { message, value } of messages) {
+      const sent = await connections.send(connection, { message, value, within });
+      if (sent.ok) continue;
+      for (const [, { stop }] of waits) stop();
+      return sent;
+    }
+    const looking = setInterval(() => void lookAll(), lookAgain * 1000);
+    const lookAll = async (): Promise<void> => {
+      if (book.connections.get(connection)?.protocol !== "http") return;
+      for (const [name] of watched) await lookAt(binding, name);
+    };
+    void lookAll();
+    const told = new Map<string, Value | undefined>();
+    for (const [name, { told: value }] of waits) told.set(name, await value);
+    clearInterval(looking);
+    return resultOf(book, binding, wanted, told);
+  };
+
+  const orderTo = async (effect: Effect, state: State): Promise<DeviceResult> => {
+    const { device } = effect;
+    const binding = book.bindings.get(device);
+    if (!binding) return { ok: false, what: "nothing tells how it is reached" };
+    if (absent.has(device)) return { ok: false, what: "it is not there" };
+    if ("call" in effect) {
+      const message = binding.actions.get(effect.call);
+      if (!message) return { ok: false, what: `nothing tells how to ${effect.call} it` };
+      const { connection, within } = binding;
+      const sent = await connections.send(connection, { message, value: effect.with, within });
+      return sent.ok ? { ok: true, values: {} } : sent;
+    }
+    const wanted = valuesOf(book, state, effect);
+    let result: DeviceResult = { ok: false, what: "no answer" };
+    for (let turn = 0; turn < binding.tries && !result.ok; turn++) {
+      result = await orderOnce(binding, wanted);
+    }
+    return result;
+  };
+
+  /** Counts what is on its way. */
+  const counted = async <T>(work: Promise<T>): Promise<T> => {
+    asked++;
+    try {
+      return await work;
+    } finally {
+      asked--;
+      if (asked === 0) for (const then of whenQuiet.splice(0)) then();
+    }
+  };
+
+  return {
+    order: (effect, state) => counted(orderTo(effect, state)),
+    send: (message) => counted(sendOut(connections, message)),
+    begin(of) {
+      home = of;
+      for (const binding of book.bindings.values()) {
+        const { alive, pressed, connection, device } = binding;
+        if (pressed) {
+          connections.listen(connection, pressed.from, (text) => {
+            const told = atPointer(jsonOrText(text), pressed.pointer);
+            if (told !== undefined && told !== false) of.press(device);
+          });
+        }
+        if (alive) {
+          connections.listen(connection, alive.from, (text) => {
+            const told = atPointer(jsonOrText(text), alive.pointer);
+            if (String(told) === String(alive.is)) absent.delete(device);
+            else absent.add(device);
+          });
+        }
+        for (const [property, { report }] of binding.properties) {
+          if (!report) continue;
+          connections.listen(connection, report.from, (text) => {
+            take(binding, property, text);
+          });
+          if (report.every === undefined) continue;
+          timers.add(setInterval(() => void lookAt(binding, property), report.every * 1000));
+        }
+      }
+    },
+    away: () => [...absent],
+    quiet: () =>
+      asked === 0 ? Promise.resolve() : new Promise((resolve) => whenQuiet.push(resolve)),
+    close() {
+      for (const timer of timers) clearInterval(timer);
+      timers.clear();
+      home = undefined;
+      whenQuiet = [];
+    },
+  };
+}
+
+/** The messages that order values; those of one place are one. Or what cannot be ordered. */
+function messagesFor(
+  book: Book,
+  { device, properties }: Binding,
+  wanted: State,
+): { message: OrderMessage; value: unknown }[] | string {
+  const messages: { message: OrderMessage; value: unknown }[] = [];
+  for (const [name, value] of Object.entries(wanted)) {
+    const bound = properties.get(name);
+    const schema = book.devices.get(device)?.properties.get(name);
+    if (!bound?.order || !schema) return `nothing tells how its ${name} is ordered`;
+    messages.push({ message: bound.order, value: toDevice(bound.mapping, schema, value) });
+  }
+  return messages;
+}
+
+/** What a device made of an order, by what it told of each property. */
+function resultOf(
+  book: Book,
+  binding: Binding,
+  wanted: State,
+  told: ReadonlyMap<string, Value | undefined>,
+): DeviceResult {
+  const values: Record<string, Value> = {};
+  const heading: Record<string, Value> = {};
+  for (const [name, value] of Object.entries(wanted)) {
+    const bound = binding.properties.get(name);
+    if (!told.has(name)) {
+      values[name] = value;
+      continue;
+    }
+    const is = told.get(name);
+    if (is === undefined) return { ok: false, what: "no answer" };
+    if (bound?.moves === true && is !== value) heading[name] = value;
+    else if (is === value || isNear(book, binding.device, name, [value, is])) values[name] = is;
+    else return { ok: false, what: `its ${name} is ${String(is)}` };
+  }
+  return { ok: true, values, ...(Object.keys(heading).length > 0 && { heading }) };
+}
+
+/** Whether a number is the one that was asked for, as a device rounds it. */
+function isNear(book: Book, device: string, property: string, [one, other]: Value[]): boolean {
+  if (typeof one !== "number" || typeof other !== "number") return false;
+  const { minimum = 0, maximum = 0 } = book.devices.get(device)?.properties.get(property) ?? {};
+  return Math.abs(one - other) <= (maximum - minimum) * nearEnough;
+}
+
+/** Sends a message of a step out: to a topic of the first broker, or to a URL. */
+async function sendOut(connections: Connections, message: Message): Promise<DeviceResult> {
+  const { to, text, retain, method } = message;
+  const sent: Sent = to.startsWith("mqtt:")
+    ? await sendTopic(connections, to.slice("mqtt:".length), text, retain)
+    : await askWeb({ url: to, method, headers: {}, body: text, within: 10 });
+  return sent.ok ? { ok: true } : sent;
+}
+
+async function sendTopic(
+  connections: Connections,
+  topic: string,
+  text: string,
+  retain: boolean,
+): Promise<Sent> {
+  const broker = connections.firstBroker();
+  if (!broker) return { ok: false, what: "there is no broker among the connections" };
+  return broker.publish({ topic, text, retain, quality: 1, within: 10 });
+}
