@@ -4,7 +4,7 @@ export default defineConfig({
   test: {
     // Its package names a module for bundlers alone.
     server: { deps: { inline: ["rrule"] } },
-    include: ["src/**/*.test.ts", "test/**/*.test.ts", "packages/*/src/**/*.test.ts"],
+    include: ["src/**/*.test.ts", "test/**/*.test.ts", "packages/*/test/**/*.test.ts"],
     testTimeout: 60_000,
     hookTimeout: 120_000,
   },

@@ -13,15 +13,9 @@ interface Shown {
   close: () => Promise<void>;
 }
 
-/** Serves a built example on loopback and opens it in the system's Chromium. */
-async function showExample(name: string): Promise<Shown> {
-  const root = join(import.meta.dirname, "../../examples", name);
-  const server: PreviewServer = await preview({
-    root,
-    preview: { host: "127.0.0.1", port: 0 },
-    logLevel: "silent",
-  });
-  const browser = await chromium.launch({
+/** The system's Chromium, without a window. */
+export function launchBrowser(): Promise<Browser> {
+  return chromium.launch({
     executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
     args: [
       "--no-sandbox",
@@ -32,6 +26,17 @@ async function showExample(name: string): Promise<Shown> {
       "--no-first-run",
     ],
   });
+}
+
+/** Serves a built example on loopback and opens it in the system's Chromium. */
+async function showExample(name: string): Promise<Shown> {
+  const root = join(import.meta.dirname, "../../examples", name);
+  const server: PreviewServer = await preview({
+    root,
+    preview: { host: "127.0.0.1", port: 0 },
+    logLevel: "silent",
+  });
+  const browser = await launchBrowser();
   const mishaps: string[] = [];
   /** Longest that anything on a page takes on a busy machine, in milliseconds. */
   const patience = 10_000;

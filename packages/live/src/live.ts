@@ -62,9 +62,14 @@ export async function startLive(book: Book, options: LiveStart = {}): Promise<Li
       log.note(isThere ? "connected" : "disconnected", { connection });
     },
   });
-  const reach = createReach(book, connections, (device, property, text) => {
-    metrics.unread();
-    log.note("unread", { device, property, text: text.slice(0, 200) });
+  const reach = createReach({
+    book,
+    connections,
+    time,
+    unread: (device, property, text) => {
+      metrics.unread();
+      log.note("unread", { device, property, text: text.slice(0, 200) });
+    },
   });
   const telling = createTelling(book, connections, store);
   await connections.ready(patience);

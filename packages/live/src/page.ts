@@ -138,7 +138,7 @@ function fieldOf(address: string, slot: Slot): string[] {
   const id = `${address}-${slot.name}`;
   const start = slot.fills === "value" ? (slot.default ?? "") : "";
   const isNumber = "unit" in slot || slot.type === "number" || slot.type === "integer";
-  const unit = "unit" in slot && slot.unit !== undefined ? ` (${slot.unit})` : "";
+  const unit = "unit" in slot ? ` (${slot.unit})` : "";
   return [
     `<label for="${escaped(id)}">${escaped(slot.name)}${escaped(unit)}</label>
 <input id="${escaped(id)}" data-slot="${escaped(slot.name)}" data-type="${isNumber ? "number" : "text"}" ${isNumber ? 'inputmode="decimal"' : ""} value="${escaped(String(start))}" autocomplete="off">`,

@@ -8,6 +8,7 @@ import {
   type Message,
   type OrderMessage,
   type State,
+  type TimeSource,
   type Value,
   valuesOf,
 } from "calm-phrase";
@@ -37,47 +38,77 @@ interface Waiting {
 const grace = 1;
 /** Seconds between two looks at a web service for what it was just asked. */
 const lookAgain = 0.25;
+/** Seconds between two looks at what is on its way, and until it is looked at no more often than usual. */
+const lookOnWay = 1;
+const longestWay = 600;
 /** How far from what was asked a number may be that is still meant to be it: a share of its range. */
 const nearEnough = 0.15;
 
-/** @param unread Told of what a device says that no property can be. */
-export function createReach(
-  book: Book,
-  connections: Connections,
-  unread: (device: string, property: string, text: string) => void,
-): Reach {
+export interface ReachOptions {
+  book: Book;
+  connections: Connections;
+  /** The time by which web services are looked at again. */
+  time: TimeSource;
+  /** Told of what a device says that no property can be. */
+  unread: (device: string, property: string, text: string) => void;
+}
+
+export function createReach({ book, connections, time, unread }: ReachOptions): Reach {
   const waiting = new Map<string, Set<Waiting>>();
   const absent = new Set<string>();
-  const timers = new Set<NodeJS.Timeout>();
+  let isOpen = true;
   let home: Pick<LiveHome, "report"> | undefined;
   let asked = 0;
   let whenQuiet: (() => void)[] = [];
 
   /** What a device tells of one property: whoever waits hears it, and so does the home. */
-  const take = (binding: Binding, property: string, text: string): void => {
+  const take = (binding: Binding, property: string, text: string): Value | undefined => {
     const { device } = binding;
     const bound = binding.properties.get(property);
     const schema = book.devices.get(device)?.properties.get(property);
-    if (!bound?.report || !schema) return;
+    if (!bound?.report || !schema) return undefined;
     const told = atPointer(jsonOrText(text), bound.report.pointer);
     // A message about something else.
-    if (told === undefined && bound.report.pointer !== "") return;
+    if (told === undefined && bound.report.pointer !== "") return undefined;
     const value = fromDevice(bound.mapping, schema, told);
     if (value === undefined) {
       unread(device, property, text);
-      return;
+      return undefined;
     }
-    for (const each of [...(waiting.get(device) ?? [])]) {
-      if (each.property === property) each.heard(value);
-    }
-    home?.report(device, { [property]: value });
+    const asking = [...(waiting.get(device) ?? [])].filter((each) => each.property === property);
+    for (const each of asking) each.heard(value);
+    // What was ordered comes to the home with the answer, as what was done.
+    if (asking.length === 0) home?.report(device, { [property]: value });
+    return value;
   };
 
-  const lookAt = async (binding: Binding, property: string): Promise<void> => {
+  const lookAt = async (binding: Binding, property: string): Promise<Value | undefined> => {
     const report = binding.properties.get(property)?.report;
-    if (!report) return;
+    if (!report) return undefined;
     const answer = await connections.look(binding.connection, report, binding.within);
-    if (answer.ok && answer.text !== undefined) take(binding, property, answer.text);
+    if (!answer.ok || answer.text === undefined) return undefined;
+    return take(binding, property, answer.text);
+  };
+
+  const lookOften = (binding: Binding, property: string, seconds: number): void => {
+    time.after(seconds, () => {
+      if (!isOpen) return;
+      void counted(lookAt(binding, property));
+      lookOften(binding, property, seconds);
+    });
+  };
+  /** Looks where something that moves is, until it has come to where it goes. */
+  const followWay = (binding: Binding, property: string, wanted: Value): void => {
+    const until = time.now() + longestWay;
+    const look = (): void => {
+      time.after(lookOnWay, () => {
+        if (!isOpen || time.now() > until) return;
+        void counted(lookAt(binding, property)).then((value) => {
+          if (value !== wanted) look();
+        });
+      });
+    };
+    look();
   };
 
   /** Waits for a device to tell that it has come to a value; what it told, if it did not. */
@@ -127,7 +158,7 @@ export function createReach(
 
   /** Orders values, once. */
   const orderOnce = async (binding: Binding, wanted: State): Promise<DeviceResult> => {
-    const { within, connection } = binding;
+    const { device, within, connection } = binding;
     const messages = messagesFor(book, binding, wanted);
     if (typeof messages === "string") return { ok: false, what: messages };
     const watched = Object.entries(wanted).filter(([name]) => binding.properties.get(name)?.report);
@@ -139,15 +170,23 @@ export function createReach(
       return sent;
     }
     const looking = setInterval(() => void lookAll(), lookAgain * 1000);
+    const isWeb = book.connections.get(connection)?.protocol === "http";
     const lookAll = async (): Promise<void> => {
-      if (book.connections.get(connection)?.protocol !== "http") return;
+      if (!isWeb) return;
       for (const [name] of watched) await lookAt(binding, name);
     };
     void lookAll();
     const told = new Map<string, Value | undefined>();
     for (const [name, { told: value }] of waits) told.set(name, await value);
     clearInterval(looking);
-    return resultOf(book, binding, wanted, told);
+    const result = resultOf(book, binding, wanted, told);
+    const done = result.ok ? (result.values ?? {}) : {};
+    for (const [name, value] of told) {
+      if (value !== undefined && !(name in done)) home?.report(device, { [name]: value });
+    }
+    const ways = result.ok && isWeb ? Object.entries(result.heading ?? {}) : [];
+    for (const [name, value] of ways) followWay(binding, name, value);
+    return result;
   };
 
   const orderTo = async (effect: Effect, state: State): Promise<DeviceResult> => {
@@ -206,8 +245,7 @@ export function createReach(
           connections.listen(connection, report.from, (text) => {
             take(binding, property, text);
           });
-          if (report.every === undefined) continue;
-          timers.add(setInterval(() => void lookAt(binding, property), report.every * 1000));
+          if (report.every !== undefined) lookOften(binding, property, report.every);
         }
       }
     },
@@ -215,8 +253,7 @@ export function createReach(
     quiet: () =>
       asked === 0 ? Promise.resolve() : new Promise((resolve) => whenQuiet.push(resolve)),
     close() {
-      for (const timer of timers) clearInterval(timer);
-      timers.clear();
+      isOpen = false;
       home = undefined;
       whenQuiet = [];
     },
