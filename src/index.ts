@@ -34,12 +34,7 @@ export { tellReason, type Lack, type Reason } from "./model/reason.ts";
 export type { CallInput, Called } from "./home/calls.ts";
 export type { Driven, Driver } from "./home/outgoing.ts";
 export type { Keeper } from "./home/recorder.ts";
-export {
-  type LiveConversation,
-  type LiveHome,
-  type LiveOptions,
-  openHome,
-} from "./home/live.ts";
+export { type LiveConversation, type LiveHome, type LiveOptions, openHome } from "./home/live.ts";
 export type { TimeSource } from "./home/live-clock.ts";
 export type { Received, HomeSnapshot, KeptAnswers, KeptMemory, Rest } from "./home/snapshot.ts";
 export { printEvent, type LogEntry, type LogEvent } from "./home/log.ts";
@@ -127,7 +122,7 @@ export type { NearMiss } from "./hearing/near/near.ts";
 export type { Paste } from "./hearing/near/paste.ts";
 
 /* What a home does. */
-export type { Call, Change, Performed, SceneOptions } from "./home/scene.ts";
+export type { Call, Change, Deed, Performed, SceneOptions } from "./home/scene.ts";
 export type { HomeOptions, RunSlots } from "./home/home.ts";
 export type { Conversation, SimulatedHome, SimulateOptions } from "./home/simulated/simulate.ts";
 export type { TalkContext } from "./home/conversation/converse.ts";
@@ -153,6 +148,7 @@ export type {
   Verdict,
 } from "./suites/results.ts";
 export type { RunOptions } from "./suites/run.ts";
+export type { CaseHome, CaseStart, HomeMaker } from "./suites/run-case.ts";
 export type { Coverage, CoveredPart, Share } from "./coverage/coverage.ts";
 export type { CaseRecord, HomeRecord, RecordedDeed, RunRecord } from "./comparison/record.ts";
 export type { RecordOptions } from "./comparison/recording.ts";

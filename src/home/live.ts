@@ -17,7 +17,7 @@ import { type Driver, createOutgoing } from "./outgoing.ts";
 import { type Keeper, createRecorder } from "./recorder.ts";
 import { type HomeSnapshot, readSnapshot } from "./snapshot.ts";
 import { given } from "../source/given.ts";
-import type { Performed } from "./scene.ts";
+import type { Deed, Performed } from "./scene.ts";
 
 export interface LiveOptions extends Omit<HomeOptions, "rest"> {
   driver: Driver;
@@ -55,6 +55,14 @@ export interface LiveHome {
   presence: (person: string, is: "home" | "away") => void;
   /** The state of every device, as far as it was told. */
   states: () => Record<string, State>;
+  /** What the properties of a device were before they were off. */
+  lastOn: (device: string) => State;
+  /** All that devices were ordered and did, the last of it. */
+  deeds: () => readonly Deed[];
+  /** Seconds since the home began. */
+  elapsed: () => number;
+  /** Seconds until a local time, or until a time of day comes next. */
+  secondsUntil: (point: string) => number;
   /** The local time of the home, `2026-03-02T18:05:00`. */
   clock: () => string;
   /** The last entries of the log. */
@@ -164,6 +172,10 @@ export function openHome(of: Book, options: LiveOptions): LiveHome {
       home.presence(person, is);
     },
     states: home.states,
+    lastOn: home.lastOn,
+    deeds: home.deeds,
+    elapsed: home.elapsed,
+    secondsUntil: home.secondsUntil,
     clock: home.time,
     log: home.log,
     on: home.on,

@@ -1,4 +1,5 @@
 import type { State } from "../model/property.ts";
+import type { Fault } from "../home/simulated/devices.ts";
 import type { HearContext } from "../hearing/context.ts";
 import { describeOutcome } from "../commands/describe.ts";
 import type { Heard } from "../commands/outcome.ts";
@@ -27,24 +28,43 @@ export interface RunTurn {
   reply: string;
 }
 
+/** What the home of a case begins with. */
+export interface CaseStart {
+  states: Readonly<Record<string, State>>;
+  faults: Readonly<Record<string, Fault | undefined>>;
+  /** Local time; any where the case says none. */
+  time?: string;
+}
+
+/** The home of a case: a simulated one, or any other whose calls end at once. */
+export type CaseHome = Simulated;
+
+/** Makes a home for a case. */
+export type HomeMaker = (start: CaseStart) => CaseHome;
+
 /** Runs one case, in a home of its own. */
-export function runCase(book: Book, each: Case | UnreadCase): CaseRun {
+export function runCase(
+  book: Book,
+  each: Case | UnreadCase,
+  make: HomeMaker = (start) => createSimulated(book, start),
+): CaseRun {
   if ("problem" in each) return { result: failUnread(book, each), turns: [] };
   if (each.skip !== undefined) {
     return { result: { ...baseOf(each), passed: true, skipped: each.skip }, turns: [] };
   }
-  const home = homeOf(book, each);
+  const home = homeOf(make, each);
   const turns: RunTurn[] = [];
-  return { result: judgeCase(book, each, home, turns), turns, home };
+  return { result: judgeCase({ book, make, home, turns }, each), turns, home };
 }
 
-function judgeCase(book: Book, each: Case, home: Simulated, turns: RunTurn[]): CaseResult {
+function judgeCase(stage: Stage, each: Case): CaseResult {
+  const { book, home, turns } = stage;
   const base = baseOf(each);
   const failures: Failure[] = [];
   const check: Check = (about, holds, expected, actual) => {
     if (!holds) failures.push({ about, expected, actual });
   };
-  runIn({ book, home, turns }, each, check);
+  runIn(stage, each, check);
   if (each.never) judgeNever(each.never, home, check);
   if (each.fails !== undefined) {
     if (failures.length > 0) return { ...base, passed: true, fails: each.fails, failures };
@@ -74,6 +94,7 @@ function failUnread(book: Book, { phrase, position, problem }: UnreadCase): Case
 /** Where a case is run, and what was said so far. */
 interface Stage {
   book: Book;
+  make: HomeMaker;
   home: Simulated;
   turns: RunTurn[];
 }
@@ -96,15 +117,16 @@ function lastHeard(book: Book, { language }: Case, turns: readonly RunTurn[]): H
   return turns.at(-1)?.heard ?? book.hear("", { language });
 }
 
-function homeOf(book: Book, { given: states, time, faults }: Case): Simulated {
-  return createSimulated(book, {
+function homeOf(make: HomeMaker, { given: states, time, faults }: Case): CaseHome {
+  return make({
     states: Object.fromEntries(states),
     faults,
     ...(time !== undefined && { time }),
   });
 }
 
-function runPhrase({ book, home, turns }: Stage, each: Case, check: Check): void {
+function runPhrase(stage: Stage, each: Case, check: Check): void {
+  const { book, home, turns } = stage;
   const { expect, phrase } = each;
   const heard = book.hear(phrase, contextOf(each, home));
   const said = { home, now: home.elapsed(), before: statesNow(expect, home) };
@@ -112,7 +134,7 @@ function runPhrase({ book, home, turns }: Stage, each: Case, check: Check): void
   turns.push({ heard, reply });
   settle(expect, home);
   judge(expect, { heard, outcome: heard.outcome, reply, home, since: 0 }, check);
-  judgeSame(book, each, { heard, home, since: 0 }, check);
+  judgeSame(stage, each, { heard, since: 0 }, check);
   inTime(expectLater(expect, heard, said, check), home);
 }
 
@@ -138,12 +160,8 @@ function runAfter(
 }
 
 /** The turns of a talk, up to one that came to something else. */
-function runTalk(
-  { book, home, turns }: Stage,
-  each: Case,
-  script: readonly SuiteTurn[],
-  check: Check,
-): void {
+function runTalk(stage: Stage, each: Case, script: readonly SuiteTurn[], check: Check): void {
+  const { home, turns } = stage;
   const { language, at } = each;
   const later: Later[] = [];
   let broken = 0;
@@ -161,7 +179,7 @@ function runTalk(
       check(about, holds, `at “${shown}”: ${expected}`, actual);
     };
     judge(expect, { heard, outcome, reply, home, since }, checkTurn);
-    judgeSame(book, { ...each, expect }, { heard, home, since }, checkTurn);
+    judgeSame(stage, { ...each, expect }, { heard, since }, checkTurn);
     // What follows a turn that came to something else tells nothing.
     if (broken > 0) break;
     later.push(...expectLater(expect, heard, said, checkTurn));
@@ -184,14 +202,15 @@ function inTime(later: readonly Later[], home: Simulated): void {
 
 /** Another phrase, in a home in which nothing misbehaves, has to come to the same. */
 function judgeSame(
-  book: Book,
+  { book, make, home }: Stage,
   each: Case,
-  { heard, home, since }: { heard: Heard; home: Simulated; since: number },
+  { heard, since }: { heard: Heard; since: number },
   check: Check,
 ): void {
   const { sameAs } = each.expect;
   if (sameAs === undefined) return;
-  const other = homeOf(book, { ...each, faults: {} });
+  const done = home.deeds().slice(since);
+  const other = homeOf(make, { ...each, faults: {} });
   const wanted = book.hear(sameAs, contextOf(each, other));
   other.perform(wanted);
   const expected = `"${sameAs}" comes to ${describeOutcome(wanted)}`;
@@ -200,9 +219,7 @@ function judgeSame(
     check("same as", false, expected, actual);
     return;
   }
-  const [own, its] = [home.deeds().slice(since), other.deeds()].map((deeds) =>
-    printDone(doneBy(deeds), []),
-  );
+  const [own, its] = [done, other.deeds()].map((deeds) => printDone(doneBy(deeds), []));
   check("same as", own === its, expected, `${own ?? ""} is done`);
 }
 

@@ -3,7 +3,7 @@ import { membersOf } from "../source/border.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { type Suites, asSuites } from "./read.ts";
 import { type CaseResult, type SuiteResults, countResults } from "./results.ts";
-import { type CaseRun, runCase } from "./run-case.ts";
+import { type CaseRun, type HomeMaker, runCase } from "./run-case.ts";
 import { type Selection, chooseCases, readSelection } from "./select.ts";
 import { shuffled } from "./shuffle.ts";
 import type { Case, UnreadCase } from "./suite.ts";
@@ -13,6 +13,11 @@ export interface RunOptions extends Selection {
   bail?: number;
   /** Runs the cases in an order drawn from this seed; what they come to is told in the order written. */
   shuffle?: number;
+  /**
+   * Makes the home of each case, in place of a simulated one: one of an application's own, whose calls
+   * end at once.
+   */
+  homes?: HomeMaker;
   /** Told after each case, which came to what. */
   onCase?: (result: CaseResult, done: number, all: number) => void;
 }
@@ -46,6 +51,7 @@ export function runObserved(
 ): SuiteResults {
   const { suites, problems } = asSuites(book, read);
   const { bail, shuffle, onCase } = membersOf(options);
+  const { homes } = options;
   const tell = typeof onCase === "function" ? onCase : undefined;
   const most = countOf("bail", bail, 1) ?? Infinity;
   const seed = countOf("shuffle", shuffle, 0);
@@ -56,7 +62,7 @@ export function runObserved(
   let failed = 0;
   for (const each of order) {
     if (failed >= most) break;
-    const run = runCase(heard, each);
+    const run = runCase(heard, each, homes);
     const { result } = run;
     onRun?.(each, run);
     results.set(each, result);

@@ -5,6 +5,7 @@ import { type Finding, compareFindings } from "../source/finding.ts";
 import { checkCircles } from "./circles.ts";
 import { checkLosing } from "./losing.ts";
 import { checkNames } from "./names.ts";
+import { checkOutside } from "./outside.ts";
 import { checkOverlaps } from "./overlap.ts";
 import { checkReach } from "./reach.ts";
 import { checkRoutines } from "./routines.ts";
@@ -36,6 +37,7 @@ export function checkPhrasebook(given: Book): Finding[] {
     ...checkRoutines(book),
     ...checkReach(book),
     ...checkCircles(book),
+    ...checkOutside(book),
   ];
   return [...checkWeights(book), ...weighed(book, findings)].sort(compareFindings);
 }

@@ -4,6 +4,8 @@ import { nearest } from "../source/nearest.ts";
 
 /** Rules of what is allowed and yet likely to disappoint: a phrasebook may weigh or silence each. */
 export const checkRules = [
+  "address-idle",
+  "address-keyed",
   "alias-dead",
   "ask-idle",
   "default-outside",
@@ -15,6 +17,7 @@ export const checkRules = [
   "name-is-phrase",
   "no-code",
   "no-room",
+  "not-bound",
   "pattern-courtesy",
   "pattern-empty",
   "pattern-greedy",

@@ -5,6 +5,7 @@ import { openDoors } from "./doors.ts";
 import { startLive } from "./live.ts";
 import { type OpenPage, openPage } from "./page.ts";
 import { newSecret } from "./secrets.ts";
+import { printCompared } from "./shadow.ts";
 import { printStartup, startupReport } from "./startup.ts";
 import { tryOut } from "./stand-ins/try-out.ts";
 
@@ -117,6 +118,7 @@ async function run(options: RunOptions): Promise<number> {
   if (page) process.stdout.write(`  page       ${page.url}\n             until ${page.until}\n`);
   live.note("started", { doors: open.map(({ url }) => url) });
   await stopped();
+  if (live.shadow) process.stdout.write(`${printCompared(live.shadow.end())}\n`);
   await end(page, open, live);
   return 0;
 }

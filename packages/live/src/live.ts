@@ -1,17 +1,20 @@
 import {
   type Book,
+  type Driver,
   type HomeSnapshot,
   type LiveHome,
   type LogEntry,
   type State,
   type TimeSource,
   openHome,
+  valuesOf,
 } from "calm-phrase";
 import { type Connections, openConnections } from "./connections.ts";
 import { machineTime } from "./house-time.ts";
 import { type LogFile, openLogFile } from "./log-file.ts";
 import { createMetrics, type Metrics } from "./metrics.ts";
 import { type Reach, createReach } from "./reach.ts";
+import { type Shadow, createShadow } from "./shadow.ts";
 import { openStore } from "./store.ts";
 import { createTelling } from "./telling.ts";
 import { listenToVoice } from "./voice.ts";
@@ -43,7 +46,8 @@ export interface Live {
   metrics: Metrics;
   /** Notes something in the log that is no entry of the home. */
   note: LogFile["note"];
-  isShadow: boolean;
+  /** What it would have done beside what was done, where it does nothing. */
+  shadow: Shadow | undefined;
   /** Whether it went on from what was kept. */
   wentOn: boolean;
   close: () => Promise<void>;
@@ -51,7 +55,7 @@ export interface Live {
 
 /** Connects a home to its devices, and goes on from what was kept of it. */
 export async function startLive(book: Book, options: LiveStart = {}): Promise<Live> {
-  const { time = machineTime, logins = {}, shadow = false, patience = 3, states } = options;
+  const { time = machineTime, logins = {}, patience = 3, states } = options;
   const log = options.log === undefined ? silentLog : openLogFile({ path: options.log });
   const store = options.store === undefined ? undefined : openStore(options.store);
   const metrics = createMetrics();
@@ -71,6 +75,7 @@ export async function startLive(book: Book, options: LiveStart = {}): Promise<Li
       log.note("unread", { device, property, text: text.slice(0, 200) });
     },
   });
+  const shadow = options.shadow === true ? createShadow(time, log.note) : undefined;
   const telling = createTelling(book, connections, store);
   await connections.ready(patience);
   let number = 0;
@@ -78,11 +83,12 @@ export async function startLive(book: Book, options: LiveStart = {}): Promise<Li
     number = store?.count() ?? number + 1;
     log.write(entry, number);
     metrics.happened(entry.event);
-    if (!shadow) telling.take(entry, number);
+    if (shadow) shadow.happened(entry.event);
+    else telling.take(entry, number);
   };
   const from: HomeSnapshot | undefined = store?.snapshot();
   const home = openHome(book, {
-    driver: shadow ? nothingDone : reach,
+    driver: shadow ? shadowing(book, shadow) : reach,
     time,
     answerTime: answerTimeOf(book),
     onLog,
@@ -100,7 +106,7 @@ export async function startLive(book: Book, options: LiveStart = {}): Promise<Li
     connections,
     metrics,
     note: log.note,
-    isShadow: shadow,
+    shadow,
     wentOn: from !== undefined,
     async close() {
       home.close();
@@ -114,7 +120,15 @@ export async function startLive(book: Book, options: LiveStart = {}): Promise<Li
 }
 
 /** What a home that only hears along does: all is taken, and nothing goes out. */
-const nothingDone = { order: () => undefined, send: () => undefined };
+function shadowing(book: Book, shadow: Shadow): Driver {
+  return {
+    order(effect, state) {
+      shadow.ordered(effect.device, valuesOf(book, state, effect));
+      return undefined;
+    },
+    send: () => undefined,
+  };
+}
 
 const silentLog: LogFile = {
   write: () => undefined,

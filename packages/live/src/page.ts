@@ -50,7 +50,7 @@ export async function openPage(live: Live, options: PageOptions = {}): Promise<O
     `default-src 'none'; script-src ${hashed(pageScript)}; style-src ${hashed(pageStyle)}; ` +
       `connect-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'`,
   );
-  server.addHook("preHandler", async (request, reply) => {
+  server.addHook("onRequest", async (request, reply) => {
     const { params } = request;
     const given: unknown =
       typeof params === "object" && params ? Reflect.get(params, "secret") : "";

@@ -23,6 +23,10 @@ export interface Reach extends Driver {
   begin: (home: Pick<LiveHome, "report" | "press">) => void;
   /** Devices that say that they are not there. */
   away: () => string[];
+  /** Looks at what a device that does not tell by itself has to tell. */
+  look: (device: string) => Promise<void>;
+  /** Whether nothing is asked that is not answered. */
+  isQuiet: () => boolean;
   /** Resolves once nothing is asked that is not answered. */
   quiet: () => Promise<void>;
   close: () => void;
@@ -250,6 +254,12 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
       }
     },
     away: () => [...absent],
+    async look(device) {
+      const binding = book.bindings.get(device);
+      if (!binding || book.connections.get(binding.connection)?.protocol !== "http") return;
+      for (const property of binding.properties.keys()) await counted(lookAt(binding, property));
+    },
+    isQuiet: () => asked === 0,
     quiet: () =>
       asked === 0 ? Promise.resolve() : new Promise((resolve) => whenQuiet.push(resolve)),
     close() {

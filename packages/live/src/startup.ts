@@ -17,7 +17,7 @@ export interface StartupReport {
 }
 
 export function startupReport(
-  live: Pick<Live, "book" | "connections" | "isShadow" | "wentOn">,
+  live: Pick<Live, "book" | "connections" | "shadow" | "wentOn">,
   doors: readonly OpenDoor[],
 ): StartupReport {
   const { book, connections } = live;
@@ -27,7 +27,7 @@ export function startupReport(
   const states = connections.states();
   return {
     home: book.name,
-    shadow: live.isShadow,
+    shadow: live.shadow !== undefined,
     wentOn: live.wentOn,
     connections: states.map((each) => ({
       ...each,

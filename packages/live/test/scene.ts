@@ -108,14 +108,30 @@ export interface Ask {
   headers?: Record<string, string>;
 }
 
-export async function scene(
-  options: Omit<LiveStart, "urls"> & { text?: string; broker?: string } = {},
-): Promise<Scene> {
-  const book = readPhrasebook([{ path: "home.yaml", text: options.text ?? text }]);
-  const own = options.broker === undefined ? await startBroker() : undefined;
-  const broker = options.broker ?? own?.url ?? "";
+export interface SceneOptions extends Omit<LiveStart, "urls"> {
+  /** Another text than that of these tests. */
+  change?: (text: string) => string;
+  /** A broker that runs already, and the login of it. */
+  broker?: string;
+  login?: string;
+}
+
+export async function scene({
+  change,
+  broker: other,
+  login,
+  ...options
+}: SceneOptions = {}): Promise<Scene> {
+  const book = readPhrasebook([{ path: "home.yaml", text: change ? change(text) : text }]);
+  const own = other === undefined ? await startBroker() : undefined;
+  const broker = other ?? own?.url ?? "";
   const brokers = { broker };
-  const house = await startHouse(book, { brokers, ...(options.time && { time: options.time }) });
+  const { time } = options;
+  const house = await startHouse(book, {
+    brokers,
+    ...(login !== undefined && { login }),
+    ...(time && { time }),
+  });
   const log = join(mkdtempSync(join(tmpdir(), "calm-")), "home.log");
   const live = await startLive(book, { log, ...options, urls: { ...brokers, ...house.urls } });
   const { doors } = book;

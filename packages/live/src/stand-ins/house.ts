@@ -29,6 +29,8 @@ export interface House {
   /** A hand at a switch, or what a sensor measures. */
   set: (device: string, values: State) => void;
   press: (button: string) => void;
+  /** Seconds until everything that moves has come to where it goes. */
+  moving: () => number;
   /** Orders that came in, in order: `kiln-vent speed 60`. */
   orders: () => readonly string[];
   /** Puts every device back to what it starts with, or to these states, and mends all faults. */
@@ -39,22 +41,25 @@ export interface House {
 export interface HouseOptions {
   /** Brokers by connection: `{ workshop: "mqtt://127.0.0.1:1883" }`. */
   brokers: Readonly<Record<string, string>>;
+  /** The login of the brokers, `user:password`. */
+  login?: string;
   time?: TimeSource;
 }
 
 /** Starts a house on loopback, with web services of its own. */
 export async function startHouse(
   book: Book,
-  { brokers: urls, time = machineTime }: HouseOptions,
+  { brokers: urls, login, time = machineTime }: HouseOptions,
 ): Promise<House> {
   const brokers = new Map<string, Broker>();
-  for (const [id, url] of Object.entries(urls)) brokers.set(id, connectBroker({ url }));
+  for (const [id, url] of Object.entries(urls)) brokers.set(id, connectBroker({ url, login }));
   const webs = new Map<string, WebHouse>();
   const states = new Map<string, Record<string, Value>>();
   const telling = new Map<string, HouseFault>();
   const orders: string[] = [];
   let devices: SimulatedDevices;
   let began = time.now();
+  let isBegun = false;
 
   const stateOf = (device: string): State => states.get(device) ?? {};
   /** What a device tells of itself at one place: all its properties that are told there. */
@@ -175,8 +180,12 @@ export async function startHouse(
     telling.clear();
     devices = make();
     for (const { id, properties } of book.devices.values()) {
+      const before = stateOf(id);
       const start = [...properties].map(([name, schema]) => [name, schema.default] as const);
-      states.set(id, { ...Object.fromEntries(start), ...given[id] });
+      const state: State = { ...Object.fromEntries(start), ...given[id] };
+      states.set(id, { ...state });
+      const changed = Object.keys(state).filter((name) => state[name] !== before[name]);
+      if (isBegun) tell(id, changed);
     }
     orders.length = 0;
   };
@@ -188,6 +197,7 @@ export async function startHouse(
   };
   reset();
   await Promise.all([...brokers.values()].map((broker) => broker.ready()));
+  isBegun = true;
   for (const { id, properties } of book.devices.values()) tell(id, [...properties.keys()]);
   return {
     urls: Object.fromEntries([...webs].map(([id, { url }]) => [id, url])),
@@ -204,6 +214,7 @@ export async function startHouse(
       const binding = book.bindings.get(button);
       if (binding?.pressed) publish(binding.connection, binding.pressed.from, "pressed", false);
     },
+    moving: () => devices.moving(),
     orders: () => orders,
     reset,
     async close() {

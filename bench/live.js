@@ -1,0 +1,98 @@
+// A live home of many devices, asked over HTTP: phrases a second, how long each takes, and what reports of a day
+// leave behind. Needs `npm run build` and `npm run build -w packages/live`.
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { Worker, isMainThread, parentPort, workerData } from "node:worker_threads";
+import { readPhrasebook } from "calm-phrase";
+import { hashOf, openDoors, startBroker, startHouse, startLive } from "@calm-phrase/live";
+
+const devices = 1000;
+const token = "of-this-bench";
+const names = ["amber", "birch", "cedar", "dune", "ember"];
+const text = [
+  "phrasebook: Many things",
+  "rooms: { hall: {} }",
+  "devices:",
+  ...Array.from(
+    { length: devices },
+    (_, at) => `  thing-${at}: { kind: light, room: hall, name: ${names[at % 5]} ${at} }`,
+  ),
+  "  gauge: { kind: sensor, room: hall, properties: [temperature] }",
+  "routines:",
+  "  warm: { triggers: [{ state: { gauge: { temperature: above 90 } } }], do: { set: { thing-0: { power: off } } } }",
+  'connections: { broker: { url: "mqtt://127.0.0.1:1" } }',
+  "bindings:",
+  "  all: { devices: hall, over: broker, order: b/$device/$property/set, report: b/$device/$property }",
+  `doors: { port: 18998, tokens: { bench: "${hashOf(token)}" } }`,
+  "",
+].join("\n");
+
+const book = readPhrasebook([{ path: "home.yaml", text }]);
+
+if (isMainThread) await measure();
+else await house();
+
+/** The house and the broker, in a thread of their own. */
+async function house() {
+  const broker = await startBroker();
+  const made = await startHouse(book, { brokers: { broker: broker.url } });
+  parentPort.on("message", (temperature) => {
+    made.set("gauge", { temperature });
+  });
+  parentPort.postMessage(broker.url);
+}
+
+async function measure() {
+  const worker = new Worker(new URL(import.meta.url), { workerData });
+  const url = await new Promise((resolve) => worker.once("message", resolve));
+  const folder = mkdtempSync(join(tmpdir(), "calm-"));
+  const live = await startLive(book, {
+    store: join(folder, "kept"),
+    log: join(folder, "home.log"),
+    urls: { broker: url },
+  });
+  const door = await openDoors(live, { ...book.doors, port: 0 }, { rate: 5000 });
+  const ask = async (at) => {
+    const began = performance.now();
+    const text = `turn ${Math.floor(at / devices) % 2 === 0 ? "on" : "off"} ${names[(at * 7) % 5]} ${(at * 7) % devices}`;
+    const answer = await fetch(`${door.url}/hear`, {
+      method: "POST",
+      headers: { authorization: `Bearer ${token}`, "content-type": "application/json" },
+      body: JSON.stringify({ text, session: `s${at % 50}` }),
+    });
+    const { outcome, failed } = await answer.json();
+    if (outcome !== "act" || failed.length > 0)
+      throw new Error(`${text}: ${outcome}, failed ${failed}`);
+    return performance.now() - began;
+  };
+  for (let at = 0; at < 200; at++) await ask(at);
+  for (const rate of [100, 250, 500]) {
+    const took = [];
+    const asked = [];
+    const began = performance.now();
+    for (let at = 0; at < rate * 5; at++) {
+      const due = began + (at * 1000) / rate;
+      while (performance.now() < due) await new Promise((resolve) => setTimeout(resolve, 1));
+      asked.push(ask(at).then((each) => took.push(each)));
+    }
+    await Promise.all(asked);
+    const seconds = (performance.now() - began) / 1000;
+    took.sort((one, other) => one - other);
+    const share = (of) => took[Math.floor(took.length * of)].toFixed(1);
+    console.log(
+      `${String(rate).padStart(4)} phrases a second   done ${(took.length / seconds).toFixed(0)} a second, median ${share(0.5)}, 95th percentile ${share(0.95)} ms`,
+    );
+  }
+  const heap = () => {
+    global.gc?.();
+    return process.memoryUsage().heapUsed / 1e6;
+  };
+  for (let at = 0; at < 2000; at++) live.home.report("gauge", { temperature: (at * 13) % 80 });
+  const before = heap();
+  for (let at = 0; at < 10_000; at++) live.home.report("gauge", { temperature: (at * 13) % 80 });
+  console.log(`10,000 reports        ${(heap() - before).toFixed(2)} MB more than before`);
+  await door.close();
+  await live.close();
+  await worker.terminate();
+}

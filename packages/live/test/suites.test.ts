@@ -1,0 +1,109 @@
+import { MessageChannel, Worker, receiveMessageOnPort } from "node:worker_threads";
+import { join } from "node:path";
+import { once } from "node:events";
+import { type CaseHome, type CaseStart, readSuites, runSuites } from "calm-phrase";
+import { openPhrasebook } from "calm-phrase/node";
+import { afterAll, beforeAll, expect, test } from "vitest";
+
+const folder = join(import.meta.dirname, "../../../demo/oxbow-pottery");
+const opened = await openPhrasebook(folder);
+const { book } = opened;
+const signal = new Int32Array(new SharedArrayBuffer(4));
+let worker: Worker;
+
+beforeAll(async () => {
+  const script = join(import.meta.dirname, "case-homes.js");
+  worker = new Worker(script, { workerData: { folder, signal } });
+  await once(worker, "message");
+});
+afterAll(async () => {
+  await worker.terminate();
+});
+
+/** What a home is after a call. */
+type Known = Pick<ReturnType<CaseHome["log"]>, never> & {
+  result: never;
+  states: ReturnType<CaseHome["states"]>;
+  lastOn: ReturnType<CaseHome["states"]>;
+  log: ReturnType<CaseHome["log"]>;
+  deeds: ReturnType<CaseHome["deeds"]>;
+  elapsed: number;
+  time: string;
+  error?: string;
+};
+
+/** Asks the other thread, and waits for its answer as if it were a call. */
+function ask(call: string, args: readonly unknown[]): Known {
+  const { port1, port2 } = new MessageChannel();
+  Atomics.store(signal, 0, 0);
+  worker.postMessage({ port: port2, call, args }, [port2]);
+  Atomics.wait(signal, 0, 0, 60_000);
+  const message: unknown = receiveMessageOnPort(port1)?.message;
+  port1.close();
+  const known = message as Known;
+  if (known.error !== undefined) throw new Error(known.error);
+  return known;
+}
+
+function liveHome(start: CaseStart): CaseHome {
+  let known = ask("start", [start]);
+  const call = (name: string, ...args: unknown[]): Known["result"] => {
+    known = ask(name, args);
+    return known.result;
+  };
+  return {
+    book,
+    perform: (heard) => call("perform", heard),
+    converse: (context = {}) => ({ say: (text) => call("say", context, text) }),
+    run: (routine, slots) => call("run", routine, slots),
+    set: (device, values) => {
+      call("set", device, values);
+    },
+    press: (button) => {
+      call("press", button);
+    },
+    presence: (person, is) => {
+      call("presence", person, is);
+    },
+    fault: (device, fault) => {
+      call("fault", device, fault);
+    },
+    wait: (seconds) => {
+      call("wait", seconds);
+    },
+    waitUntil: (point) => {
+      call("waitUntil", point);
+    },
+    settle: () => {
+      call("settle");
+    },
+    states: () => known.states,
+    state: (device) => known.states[device] ?? {},
+    lastOn: (device) => known.lastOn[device] ?? {},
+    log: () => known.log,
+    deeds: () => known.deeds,
+    elapsed: () => known.elapsed,
+    time: () => known.time,
+    on: () => () => undefined,
+    secondsUntil: () => 0,
+  };
+}
+
+test("suites come to the same on the live engine as in simulation", () => {
+  const suites = readSuites(book, opened.suiteSources);
+  const told = (results: ReturnType<typeof runSuites>) =>
+    results.suites.flatMap(({ cases }) =>
+      cases.map((each) => ({
+        where: `${each.position.file.split("/").at(-1) ?? ""}:${each.position.line} ${each.phrase}`,
+        passed: each.passed,
+        failures: "failures" in each ? each.failures : [],
+      })),
+    );
+  const simulated = told(runSuites(book, suites));
+  const live = told(runSuites(book, suites, { homes: liveHome }));
+  expect(live).toHaveLength(simulated.length);
+  const different = live.filter((each, at) => {
+    return JSON.stringify(each) !== JSON.stringify(simulated[at]);
+  });
+  expect(different).toEqual([]);
+}, 600_000);
