@@ -1,3 +1,4 @@
+import { given } from "../source/given.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { mkdir, readdir, stat, writeFile } from "node:fs/promises";
 import { extname, join } from "node:path";
@@ -39,11 +40,18 @@ export interface ImportOptions {
 export async function importFile(path: string, options: ImportOptions): Promise<number> {
   const form = options.form ?? formOf(path);
   if (form === "srgs" || form === "srgs-xml") return importGrammar(path, options);
-  const { devices, skipped } = await take(path, form, options.language);
+  const {
+    devices,
+    connections = {},
+    bindings = {},
+    skipped,
+  } = await take(path, form, options.language);
+  const some = (all: object): object | undefined => (Object.keys(all).length > 0 ? all : undefined);
+  const content = given({ devices, connections: some(connections), bindings: some(bindings) });
   if (options.json) {
-    printJson({ version: 1, devices, skipped });
+    printJson({ version: 1, ...content, skipped });
   } else {
-    await writeYaml({ devices }, options);
+    await writeYaml(content, options);
     const count = Object.keys(devices).length;
     const left = skipped.length === 1 ? "1 part" : `${skipped.length} parts`;
     complain(`${count === 1 ? "1 device" : `${count} devices`} taken, ${left} left out`);

@@ -112,7 +112,7 @@ devices: { north: { kind: window } }
   const kind = book.kinds.get("window");
   const [device] = book.devices.values();
   if (!device) throw new Error("there is no device");
-  const thing = thingFromDevice("north", definitionOf(device, kind), kind);
+  const thing = thingFromDevice("north", definitionOf(device, kind), { kind });
   expect(thing).toMatchObject({
     "calm:kind": "window",
     properties: { contact: { type: "string", enum: ["open", "closed"], readOnly: true } },

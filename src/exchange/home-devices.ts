@@ -14,9 +14,12 @@ export function definitionsOf(given: Book): Record<string, DeviceDefinition> {
 
 /** The devices of a home as W3C Thing Descriptions, by their ids. */
 export function thingsOf(given: Book): Record<string, ThingDescription> {
-  const { kinds } = asBook(given);
+  const { kinds, bindings, connections } = asBook(given);
   const things = Object.entries(definitionsOf(given)).map(([id, device]) => {
-    return [id, thingFromDevice(id, device, kinds.get(device.kind))] as const;
+    const binding = bindings.get(id);
+    const connection = binding && connections.get(binding.connection);
+    const reached = connection && { binding, connection };
+    return [id, thingFromDevice(id, device, { kind: kinds.get(device.kind), reached })] as const;
   });
   return Object.fromEntries(things);
 }

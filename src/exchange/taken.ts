@@ -1,8 +1,12 @@
 import type { DeviceDefinition } from "../phrasebook/definition/home.ts";
+import type { BindingDefinition, ConnectionDefinition } from "../phrasebook/definition/outside.ts";
 
 /** Devices taken from another format, and what could not be taken. */
 export interface Taken {
   devices: Record<string, DeviceDefinition>;
+  /** What they are reached over and how, where that is told. */
+  connections?: Record<string, ConnectionDefinition>;
+  bindings?: Record<string, BindingDefinition>;
   skipped: readonly SkippedPart[];
 }
 

@@ -4,7 +4,12 @@ import { type Kind, kinds } from "../model/kinds.ts";
 import type { DataSchema } from "../model/property.ts";
 import { deviceSchema } from "../phrasebook/schema/home.ts";
 import type { DataSchemaDefinition, DeviceDefinition } from "../phrasebook/definition/home.ts";
+import * as z from "zod/mini";
 import type { SaidDefinition } from "../document/shapes.ts";
+import type { Binding, Connection } from "../model/outside.ts";
+import type { BindingDefinition, ConnectionDefinition } from "../phrasebook/definition/outside.ts";
+import { bindingSchema, connectionSchema } from "../phrasebook/schema/outside.ts";
+import { type Reached, bindingDefinition, formsOf, reachedBy } from "./forms.ts";
 import { type SkippedPart, type Taken, idFrom } from "./taken.ts";
 
 /*
@@ -14,6 +19,11 @@ import { type SkippedPart, type Taken, idFrom } from "./taken.ts";
 
 const context = "https://www.w3.org/2022/wot/td/v1.1";
 const ownContext = { calm: "urn:calm-phrase:terms#" };
+/** The vocabularies of forms over HTTP and MQTT. */
+const formContext = {
+  htv: "http://www.w3.org/2011/http#",
+  mqv: "http://www.example.org/mqtt-binding#",
+};
 
 /** A Thing Description, of which only what concerns a phrasebook is typed. */
 export type ThingDescription = Readonly<Record<string, unknown>>;
@@ -24,28 +34,39 @@ const usedMembers: ReadonlySet<string> = new Set([
   ...["security", "securityDefinitions"],
   ...["calm:kind", "calm:room", "calm:name", "calm:aliases", "calm:voice", "calm:safe"],
   ...["calm:safe-actions", "calm:bulk"],
-  ...["calm:properties", "calm:actions"],
+  ...["calm:properties", "calm:actions", "calm:binding", "calm:connections"],
 ]);
+
+/** What a phrasebook knows of a device beside what is written of it. */
+export interface KnownDevice {
+  /** Its kind, where that is one of the phrasebook's own. */
+  kind?: Kind | undefined;
+  /** How it is reached, and over what. */
+  reached?: { binding: Binding; connection: Connection } | undefined;
+}
 
 /**
  * Writes one device as a Thing Description.
  *
- * @param known Its kind, where that is one of the phrasebook's own.
+ * @param known What the phrasebook knows of it besides.
  */
 export function thingFromDevice(
   id: string,
   device: DeviceDefinition,
-  known?: Kind,
+  { kind: own, reached }: KnownDevice = {},
 ): ThingDescription {
   const { kind, room, name, aliases, voice, safe, bulk, properties, actions } = device;
-  const shipped = known ?? (Object.hasOwn(kinds, kind) ? kinds[kind] : undefined);
+  const forms = reached && formsOf(reached.binding, reached.connection);
+  const orElse = (all: readonly unknown[] | undefined, href: string): readonly unknown[] =>
+    all && all.length > 0 ? all : [{ href }];
+  const shipped = own ?? (Object.hasOwn(kinds, kind) ? kinds[kind] : undefined);
   const listed = Array.isArray(properties)
     ? Object.fromEntries(properties.map((each) => [each, null]))
     : (properties ?? {});
   const all = { ...shipped?.properties, ...pick(shipped?.optional ?? {}, Object.keys(listed)) };
   const names = new Set([...Object.keys(all), ...Object.keys(listed)]);
   return {
-    "@context": [context, ownContext],
+    "@context": [context, reached ? { ...ownContext, ...formContext } : ownContext],
     // Relative forms need something to be relative to.
     base: `https://home.invalid/${id}/`,
     id: `urn:calm-phrase:device:${id}`,
@@ -59,14 +80,14 @@ export function thingFromDevice(
         {
           ...affordance(all[each]),
           ...affordance(listed[each] ?? undefined),
-          forms: [{ href: `properties/${each}` }],
+          forms: orElse(forms?.property(each), `properties/${each}`),
         },
       ]),
     ),
     actions: Object.fromEntries(
       [...(shipped?.actions ?? []), ...(actions ?? [])].map((each) => [
         each,
-        { forms: [{ href: `actions/${each}` }] },
+        { forms: orElse(forms?.action(each), `actions/${each}`) },
       ]),
     ),
     "calm:kind": kind,
@@ -79,6 +100,10 @@ export function thingFromDevice(
     ...given({ "calm:bulk": bulk }),
     ...given({ "calm:properties": properties }),
     ...given({ "calm:actions": actions }),
+    ...(reached && {
+      "calm:binding": bindingDefinition(reached.binding),
+      "calm:connections": connectionDefinition(reached.connection),
+    }),
   };
 }
 
@@ -89,6 +114,8 @@ export function devicesFromThings(given: readonly { file: string; thing: unknown
     return { file: textOf(file) ?? "thing", thing };
   });
   const devices: Record<string, DeviceDefinition> = {};
+  const connections: Record<string, ConnectionDefinition> = {};
+  const bindings: Record<string, BindingDefinition> = {};
   const skipped: SkippedPart[] = [];
   for (const { file, thing } of things) {
     if (!isRecord(thing)) {
@@ -104,16 +131,25 @@ export function devicesFromThings(given: readonly { file: string; thing: unknown
       skipped.push({ where: file, reason: `there is a thing "${taken.id}" before this one` });
     } else {
       devices[taken.id] = taken.device;
+      const { reached } = taken;
+      if (!reached) continue;
+      bindings[taken.id] = reached.binding;
+      Object.assign(connections, reached.connections);
+      for (const { login } of Object.values(reached.connections)) {
+        if (login === undefined) continue;
+        const reason = `its login is looked for in the environment variable ${login}`;
+        skipped.push({ where: `${file} security`, reason });
+      }
     }
   }
-  return { devices, skipped };
+  return { devices, connections, bindings, skipped };
 }
 
 function deviceFromThing(
   thing: ThingDescription,
   file: string,
   skipped: SkippedPart[],
-): { id: string; device: DeviceDefinition } | undefined {
+): { id: string; device: DeviceDefinition; reached?: Reached | undefined } | undefined {
   const title = typeof thing["title"] === "string" ? thing["title"] : "";
   const urn = typeof thing["id"] === "string" ? thing["id"] : "";
   const id = idFrom(urn.startsWith("urn:calm-phrase:device:") ? urn.slice(23) : title);
@@ -138,11 +174,43 @@ function deviceFromThing(
   }
   if (!isOurs) Object.assign(device, foreignParts(thing, { id, kind }, file, skipped));
   const checked = deviceSchema.safeParse(device);
-  if (checked.success) return { id, device: checked.data };
+  if (checked.success) {
+    const reached = isOurs
+      ? ownReach(thing)
+      : reachedBy({ id, thing, asOnOff: onOffOf(kind, thing) });
+    return { id, device: checked.data, ...given({ reached }) };
+  }
   const [issue] = checked.error.issues;
   const reason = `${issue?.path.join(".") ?? ""}: ${issue?.message ?? "it is no device"}`;
   skipped.push({ where: file, reason });
   return undefined;
+}
+
+/** How a device is reached, as our own export wrote it. */
+function ownReach(thing: ThingDescription): Reached | undefined {
+  const binding = bindingSchema.safeParse(thing["calm:binding"]);
+  const connections = connectionsSchema.safeParse(thing["calm:connections"]);
+  return binding.success && connections.success
+    ? { binding: binding.data, connections: connections.data }
+    : undefined;
+}
+
+const connectionsSchema = z.record(z.string(), connectionSchema);
+
+/** Properties that are truth values there, and on or off here. */
+function onOffOf(kind: string, thing: ThingDescription): Set<string> {
+  const properties = Object.entries(membersOf(thing["properties"]));
+  return new Set(
+    properties.flatMap(([name, schema]) => (asPower(kind, name, membersOf(schema)) ? name : [])),
+  );
+}
+
+function connectionDefinition({
+  id,
+  url,
+  login,
+}: Connection): Record<string, ConnectionDefinition> {
+  return { [id]: { url, ...given({ login }) } };
 }
 
 /** Keys of a device that stand in a Thing Description under our own prefix. */
