@@ -37,9 +37,9 @@ export interface Home extends Listening {
   book: Book;
   converse: (context?: TalkContext) => Talk;
   /** Sets a routine off by hand, with values for its slots: a duration is in seconds. */
-  run: (routine: string, slots?: RunSlots) => Performed;
+  run: (routine: string, slots?: RunSlots) => Eventually<Performed>;
   /** Somebody calls an address. */
-  call: (address: string, input?: CallInput) => Called;
+  call: (address: string, input?: CallInput) => Eventually<Called>;
   /** Something outside of speech and routines changes: a sensor, a hand on a switch. */
   set: (device: string, values: State) => void;
   /** A device tells what it has come to: by an order, or by itself. */
@@ -141,23 +141,22 @@ export function createHome(book: Book, ports: Ports, options: HomeOptions): Home
     perform: (heard: Heard, session?: string) => spoken(() => routines.perform(heard, session)),
     undo: (effects, cause, reply) => spoken(() => routines.undo(effects, cause, reply)),
     run: (id, slots) =>
-      around(() => {
+      spoken(() => {
         const routine = book.routines.get(id);
         const how = { because: "by hand", isMeant: true, cause: unspoken };
-        if (routine) routines.start(routine, slots ? { ...how, slots } : how);
+        if (!routine) return { now: undefined };
+        return routines.start(routine, slots ? { ...how, slots } : how);
       }),
     call(address, input = {}) {
       const read = readCall(book, scene.code, address, input);
       if ("called" in read) {
         if (read.why !== "unknown") scene.record({ event: "refused", what: read.what });
-        return read;
+        return { now: read };
       }
-      return {
-        called: true,
-        performed: around(() => {
-          routines.call(read, address);
-        }),
-      };
+      return mapped(
+        spoken(() => routines.call(read, address)),
+        (performed) => ({ called: true, performed }),
+      );
     },
     set: (device, values) => {
       known(device, values, (read) => {

@@ -151,13 +151,13 @@ export function openHome(of: Book, options: LiveOptions): LiveHome {
       promised(() => {
         if (!book.routines.has(routine)) throw unknownId("routine", routine, book.routines.keys());
         recorder.add({ input: "run", routine, ...given({ slots: slots && slotsKept(slots) }) });
-        return { now: home.run(routine, slots) };
+        return home.run(routine, slots);
       }),
     call: (address, written) =>
       promised(() => {
         const input = readCallInput(written);
         if (book.addresses.has(address)) recorder.add(callIn(home, address, input));
-        return { now: home.call(address, input) };
+        return home.call(address, input);
       }),
     report: (device, values) => {
       recorder.add({ input: "report", device, values: readState(values) ?? {} });

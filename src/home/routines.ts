@@ -9,7 +9,7 @@ import type { Calling } from "./calls.ts";
 import type { Cause } from "./cause.ts";
 import { type Orders, startOf } from "./orders.ts";
 import { type Run, doSteps, holdsFor } from "./run.ts";
-import { type Eventually, allThere, mapped } from "./eventually.ts";
+import { type Eventually, allThere, createEventually, mapped, onceThere } from "./eventually.ts";
 import type { Rest } from "./snapshot.ts";
 import type { Performed, Scene } from "./scene.ts";
 import { createSpeaking } from "./speaking.ts";
@@ -17,10 +17,13 @@ import { createWorld } from "./world.ts";
 
 /** What runs in a home: routines and the steps of intents, one after another or side by side. */
 export interface Routines {
-  /** Sets a routine off, unless its condition or another run of it stands in the way. */
-  start: (routine: Routine, start: Start) => void;
+  /**
+   * Sets a routine off, unless its condition or another run of it stands in the way. It is there once the
+   * run has ended, or waits for time to pass or an answer to come.
+   */
+  start: (routine: Routine, start: Start) => Eventually<void>;
   /** Does what an address is for. */
-  call: (calling: Calling, address: string) => void;
+  call: (calling: Calling, address: string) => Eventually<void>;
   /** Does what was heard. */
   perform: (heard: Heard, session: string | undefined) => Eventually<void>;
   /** Sets devices as somebody said who takes something back, and says what came of it. */
@@ -69,6 +72,15 @@ interface Going {
   again: () => void;
 }
 
+/** Steps that were begun. */
+interface OnItsWay {
+  stop: () => void;
+  /** There once they have ended, or wait for time to pass or an answer to come. */
+  rested: Eventually<void>;
+}
+
+const nothing: Eventually<void> = { now: undefined };
+
 /** @param before When routines last did all that they do. */
 export function createRoutines(
   scene: Scene,
@@ -95,12 +107,13 @@ export function createRoutines(
   const { stepsOf } = world;
 
   /** Takes steps on until they wait, and again when that is over. */
-  const goOn = (run: Run, steps: readonly Step[], ended: (ok: boolean) => void): (() => void) => {
+  const goOn = (run: Run, steps: readonly Step[], ended: (ok: boolean) => void): OnItsWay => {
     if (underWay >= mostGoing) {
       record({ event: "refused", what: "too much is on its way at once", ...by(run) });
       ended(false);
-      return () => undefined;
+      return { stop: () => undefined, rested: nothing };
     }
+    const { tell: rests, told: rested } = createEventually<void>();
     underWay++;
     const program = doSteps(world, run, steps);
     const place = run.cause.session ?? run.at ?? "";
@@ -113,6 +126,7 @@ export function createRoutines(
       if (next.done) {
         underWay--;
         ended(next.value);
+        rests();
         return;
       }
       const { value } = next;
@@ -123,6 +137,7 @@ export function createRoutines(
       if (value.pause === "wait") {
         record({ event: "waiting", seconds: value.seconds, ...by(run) });
         cancel = clock.at(elapsed() + value.seconds, advance);
+        rests();
         return;
       }
       let isOpen = true;
@@ -144,14 +159,17 @@ export function createRoutines(
           }),
       };
       asking.set(place, question);
+      rests();
     };
     advance();
-    return () => {
+    const stop = (): void => {
       isStopped = true;
       underWay--;
       cancel?.();
       if (asking.get(place) === question) asking.delete(place);
+      rests();
     };
+    return { stop, rested: rested() };
   };
 
   /** Why a routine does not start now; `queued` when it will later. */
@@ -167,12 +185,12 @@ export function createRoutines(
     run: Run,
     because: string,
     steps = stepsOf(routine, run),
-  ): void => {
+  ): Eventually<void> => {
     const { id } = routine;
-    if (!routine.enabled) return;
+    if (!routine.enabled) return nothing;
     if (!steps) {
       if (run.isSpoken) say(speechIn(run.language).pack.replies.cannot, "voicepoint", run);
-      return;
+      return nothing;
     }
     const stands = obstacle(routine);
     if (stands === "queued") {
@@ -182,17 +200,17 @@ export function createRoutines(
         start(routine, run, because);
       });
       queued.set(id, waiting);
-      return;
+      return nothing;
     }
     if (stands) {
       const isRunning = stands === "running";
       if (!isRunning) book.witness?.used(routine, "condition");
       const reason = isRunning ? "it is running already" : "its condition does not hold";
       record({ event: "skipped", routine: id, because: reason });
-      if (!run.isSpoken) return;
+      if (!run.isSpoken) return nothing;
       const { replies } = speechIn(run.language).pack;
       say(isRunning ? replies.running : replies.notNow, "voicepoint", run);
-      return;
+      return nothing;
     }
     if (routine.overlap === "restart") {
       for (const other of going.get(id) ?? []) other.stop();
@@ -224,7 +242,9 @@ export function createRoutines(
       },
     };
     going.set(id, [...(going.get(id) ?? []), mine]);
-    mine.stop = goOn(run, steps, mine.end);
+    const { stop, rested: isThere } = goOn(run, steps, mine.end);
+    mine.stop = stop;
+    return isThere;
   };
 
   const runSpoken = (
@@ -232,23 +252,23 @@ export function createRoutines(
     { runs: id = "", slots }: Pick<HeardCommand, "runs" | "slots">,
     depth: number,
     cause: Cause,
-  ): void => {
+  ): Eventually<void> => {
     const routine = book.routines.get(id);
     const intent = book.intents.get(id);
     const { language } = heard;
     const at = heard.context.at === undefined ? {} : { at: heard.context.at };
     const trust = trustIn(routine, cause);
     const run = newRun(book, id, { slots, language, isSpoken: true, depth, ...trust, ...at });
-    if (routine) start(routine, run, `“${heard.text}”`);
-    else if (intent) runIntent(intent, run);
+    if (routine) return start(routine, run, `“${heard.text}”`);
+    return intent ? runIntent(intent, run) : nothing;
   };
 
-  const runIntent = (intent: Intent, run: Run): void => {
+  const runIntent = (intent: Intent, run: Run): Eventually<void> => {
     const computed = stepsOf(intent, run);
-    if (!computed) return;
-    goOn(run, computed, (ok) => {
+    if (!computed) return nothing;
+    return goOn(run, computed, (ok) => {
       endWith(intent, run, ok, "voicepoint");
-    });
+    }).rested;
   };
 
   const performAt = (heard: Heard, depth: number, cause: Cause): Eventually<void> => {
@@ -262,18 +282,22 @@ export function createRoutines(
         ordered === "done" ? [] : effect.device,
       ),
     );
-    return mapped(allThere(answers), (failed) => {
+    const { tell, told: isTold } = createEventually<void>();
+    onceThere(allThere(answers), (failed) => {
       scene.gatherInto(into, () => {
-        goOnAfter(heard, { depth, cause, failed: new Set(failed.flat()) });
+        onceThere(goOnAfter(heard, { depth, cause, failed: new Set(failed.flat()) }), () => {
+          tell();
+        });
       });
     });
+    return isTold();
   };
 
   /** What was heard, once devices have answered: what it runs, and what is said. */
   const goOnAfter = (
     heard: Heard & { outcome: "act" },
     { depth, cause, failed }: { depth: number; cause: Cause; failed: ReadonlySet<string> },
-  ): void => {
+  ): Eventually<unknown> => {
     const speech = speechIn(heard.language);
     const programs = heard.commands.filter(({ runs }) => runs !== undefined);
     // Steps speak for themselves; what was said beside them is answered first.
@@ -283,16 +307,18 @@ export function createRoutines(
       record({ event: "said", text, where: heard.context.at ?? "everywhere" });
       gathered().reply = text;
     }
-    for (const program of programs) {
-      const begin = (): void => {
-        runSpoken(heard, program, depth, cause);
-      };
-      const later = program.when && startOf(scene, program.when);
-      if (later === undefined) begin();
-      else clock.at(elapsed() + later, begin);
+    if (programs.length === 0) {
+      gathered().reply = replyTo(speech, heard, failed);
+      return nothing;
     }
-    if (programs.length > 0) return;
-    gathered().reply = replyTo(speech, heard, failed);
+    const begun = programs.map((program) => {
+      const begin = (): Eventually<void> => runSpoken(heard, program, depth, cause);
+      const later = program.when && startOf(scene, program.when);
+      if (later === undefined) return begin();
+      clock.at(elapsed() + later, begin);
+      return nothing;
+    });
+    return allThere(begun);
   };
 
   return {
@@ -302,18 +328,22 @@ export function createRoutines(
       if (!isMeant && isResting && routine.enabled) {
         const ago = printDuration(Math.round(elapsed() - last));
         record({ event: "skipped", routine: routine.id, because: `all was done ${ago} ago` });
-        return;
+        return nothing;
       }
       const slots = slotsFrom(book, routine, given);
-      start(routine, newRun(book, routine.id, { slots, ...trustIn(routine, cause) }), because);
+      return start(
+        routine,
+        newRun(book, routine.id, { slots, ...trustIn(routine, cause) }),
+        because,
+      );
     },
     call({ runs, slots: given, cause }, address) {
       const routine = book.routines.get(runs);
       const intent = routine ? undefined : book.intents.get(runs);
       const slots = slotsFrom(book, routine ?? intent ?? noSlots, given);
       const run = newRun(book, runs, { slots, isCalled: true, ...trustIn(routine, cause) });
-      if (routine) start(routine, run, `address ${address}`);
-      else if (intent) runIntent(intent, run);
+      if (routine) return start(routine, run, `address ${address}`);
+      return intent ? runIntent(intent, run) : nothing;
     },
     perform: (heard, session) => {
       const granted = "granted" in heard ? heard.granted : undefined;

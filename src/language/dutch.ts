@@ -1290,6 +1290,9 @@ export const dutch: LanguagePack = {
       "too-fast": { complaints: ["[$amount] te snel", "niet langzaam genoeg"] },
     },
   },
+  sources: [
+    "(wat is | hoe is | wat zegt | vertel [me] | lees [me] | wat staat er (in | op)) $source [voor]",
+  ],
   conversation: {
     yes: ["ja [graag | alsjeblieft]", "(oké | ok | okay | prima | doe maar | zeker)"],
     no: ["nee [bedankt | dank je]"],

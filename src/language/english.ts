@@ -1404,6 +1404,11 @@ export const english: LanguagePack = {
       "too-fast": { complaints: ["[$amount] too fast", "not slow enough"] },
     },
   },
+  sources: [
+    "(what is | what's | how is | how's | read [me] | tell me [about]) $source",
+    "what does $source (say | tell | look like)",
+    "what is (on | in) $source",
+  ],
   conversation: {
     yes: ["yes [please]", "(sure | okay | ok | yep | yeah | go ahead | do it | please do)"],
     no: ["no [thanks | thank you]", "(nope | don't)"],

@@ -1323,6 +1323,10 @@ export const french: LanguagePack = {
       "too-fast": { complaints: ["[$amount] trop (vite | rapide)", "pas assez (lent | lente)"] },
     },
   },
+  sources: [
+    "(quel est | quelle est | comment est | dis moi | donne moi | lis [moi]) $source",
+    "que (dit | donne) $source",
+  ],
   conversation: {
     yes: [
       "oui [s'il te plaît | s'il vous plaît]",

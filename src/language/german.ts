@@ -1473,6 +1473,11 @@ export const german: LanguagePack = {
       "too-fast": { complaints: ["[$amount] zu schnell", "nicht langsam genug"] },
     },
   },
+  sources: [
+    "(was sagt | wie ist | wie wird | was ist | lies [mir] | sag [mir]) $source [vor]",
+    "was steht (in | auf | im | am) $source",
+    "wie (sieht | schaut) $source aus",
+  ],
   conversation: {
     yes: ["ja [bitte]", "(klar | okay | ok | jawohl | genau | mach das | gerne)"],
     no: ["nein [danke]", "(nee | nö | lieber nicht)"],

@@ -1300,6 +1300,7 @@ export const italian: LanguagePack = {
       "too-fast": { complaints: ["[$amount] troppo (veloce | velocemente)"] },
     },
   },
+  sources: ["(qual è | cosa dice | che dice | dimmi | leggimi) $source"],
   conversation: {
     yes: ["sì [per favore | grazie]", "(certo | va bene | ok | okay | d'accordo | fallo | vai)"],
     no: ["no [grazie]"],

@@ -56,6 +56,8 @@ export interface LanguagePack {
   vocabulary: Readonly<Record<VocabularyId, VocabularyEntry>>;
   /** Wishes that are said as what is wrong. */
   wishes?: WishWords;
+  /** Patterns that ask what a source tells; `$source` stands for its name. */
+  sources: Said;
   /** Patterns of what is said in answer, or about what was done before. */
   conversation: { yes: Said; no: Said; cancel: Said; again: Said; undo: Said };
   answers: AnswerReplies;

@@ -1310,6 +1310,9 @@ export const spanish: LanguagePack = {
       },
     },
   },
+  sources: [
+    "(cuál es | cómo es | cómo está | qué tal | qué dice | qué hay en | dime | léeme) $source",
+  ],
   conversation: {
     yes: ["sí [por favor]", "(vale | claro | de acuerdo | ok | okay | adelante | hazlo)"],
     no: ["no [gracias]"],

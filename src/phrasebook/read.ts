@@ -25,10 +25,12 @@ import { readGroups, readRooms, readVoicepoints, readZones, reportSharedIds } fr
 import { breakCircles, dropTooLarge } from "./references.ts";
 import { readRoutine } from "./routines.ts";
 import type { KindDefinition } from "./definition/home.ts";
+import type { SourceOfNewsDefinition } from "./definition/outside.ts";
 import type { PhrasebookDefinition } from "./definition/phrasebook.ts";
 import { phrasebookSchema } from "./schema/phrasebook.ts";
 import type { Scope } from "./scope.ts";
 import { type File, idsOf, looseSection, mapOf, section, single, topsOf } from "./sections.ts";
+import { askingFor, bindingOfSource, readSource, sourceKind } from "./sources.ts";
 import { readVocabulary } from "./vocabulary.ts";
 import { applyVoiceRules, barDoubted } from "./voice-rules.ts";
 
@@ -73,7 +75,9 @@ export function readSources(
   const ownKinds = looseSection(tops, (top) => top.given("kinds"), {});
   context.kinds = readKinds(ownKinds, shipped);
 
-  const home = readHome(context, tops, files);
+  const told = section(tops, (top) => top.given("sources"));
+  if (told.length > 0) context.kinds = new Map([...context.kinds, ["source", sourceKind]]);
+  const home = readHome(context, tops, { files, told });
   context.packs = withOwnWords(context, ownKinds, home);
   const fragments = readFragments(tops);
   const scope: Scope = {
@@ -84,6 +88,10 @@ export function readSources(
     voicepoints: idsOf(files, "voicepoints"),
   };
   const intents = readIntents(context, tops, scope);
+  for (const source of told) {
+    const intent = askingFor(context, source, scope);
+    if (!intents.has(intent.id)) intents.set(intent.id, intent);
+  }
   const routines = readRoutines(tops, scope, intents);
   const connections = mapOf(
     section(tops, (top) => top.given("connections")),
@@ -113,7 +121,10 @@ export function readSources(
     ...given({ place: readPlace(tops), code: single(tops, "code")?.value }),
     connections,
     bindings: readBindings(
-      section(tops, (top) => top.given("bindings")),
+      [
+        ...section(tops, (top) => top.given("bindings")),
+        ...told.flatMap((source) => bindingOfSource(source) ?? []),
+      ],
       home,
       connections,
     ),
@@ -176,7 +187,11 @@ function isForeign({ value, broken, lost }: Document): boolean {
 }
 
 /** Devices and what gathers them, with what voice may do with each. */
-function readHome(context: Context, tops: readonly Top[], files: readonly File[]): Home {
+function readHome(
+  context: Context,
+  tops: readonly Top[],
+  { files, told }: { files: readonly File[]; told: readonly Cursor<SourceOfNewsDefinition>[] },
+): Home {
   const roomIds = idsOf(files, "rooms");
   const rooms = readRooms(tops);
   const zones = readZones(tops, files, roomIds);
@@ -184,6 +199,9 @@ function readHome(context: Context, tops: readonly Top[], files: readonly File[]
     section(tops, (top) => top.given("devices")),
     (entry) => readDevice(entry, roomIds),
   );
+  for (const [id, source] of mapOf(told, readSource)) {
+    if (!devices.has(id)) devices.set(id, source);
+  }
   const groups = readGroups(tops, files, devices);
   const rules = tops.flatMap((top) => top.given("voice")?.items() ?? []);
   applyVoiceRules(context, rules, devices, { rooms, zones, groups });

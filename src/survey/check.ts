@@ -42,8 +42,8 @@ export function checkPhrasebook(given: Book): Finding[] {
   return [...checkWeights(book), ...weighed(book, findings)].sort(compareFindings);
 }
 
-/** Kinds that are carried about. */
-const roaming: ReadonlySet<string> = new Set(["locator", "vacuum"]);
+/** Kinds that are carried about, or are nowhere. */
+const roaming: ReadonlySet<string> = new Set(["locator", "vacuum", "source"]);
 
 function checkPlace({ rooms }: Book, { id, room, kind, at }: Device): Finding[] {
   if (room !== undefined || rooms.size === 0 || roaming.has(kind)) return [];

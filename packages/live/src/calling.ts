@@ -29,30 +29,15 @@ export interface Caller {
   by: string;
 }
 
-/** Seconds in which what a call sets off is waited for. */
-const patience = 3;
-
 /** Calls an address for somebody, and tells what happened, as far as it did by then. */
 export async function callAddress(
-  { book, home, reach, metrics, note }: Pick<Live, "book" | "home" | "reach" | "metrics" | "note">,
+  { home, metrics, note }: Pick<Live, "home" | "metrics" | "note">,
   { address, by }: Caller,
   request: CallRequest,
 ): Promise<CallAnswer> {
   const events: LogEntry["event"][] = [];
-  const { runs } = book.addresses.get(address) ?? {};
-  const isOver = (event: LogEntry["event"]): boolean =>
-    (event.event === "ended" && event.routine === runs) ||
-    (event.event === "waiting" && event.by === runs);
-  let over = (): void => undefined;
-  const ended = new Promise<void>((resolve) => (over = resolve));
-  const stop = home.on(({ event }) => {
-    events.push(event);
-    if (isOver(event)) over();
-  });
+  const stop = home.on(({ event }) => events.push(event));
   const called = await home.call(address, request);
-  // Steps of an intent tell no end of their own.
-  const isRoutine = book.routines.has(runs ?? "");
-  if (called.called) await Promise.race([isRoutine ? ended : reach.quiet(), after(patience)]);
   stop();
   if (!called.called) {
     const isKnown = called.why !== "unknown";
@@ -61,13 +46,7 @@ export async function callAddress(
     return called;
   }
   metrics.called(address, true);
-  const failed = events.flatMap((event) => (event.event === "failed" ? event.device : []));
+  const { failed, reply } = called.performed;
   note("called", { address, by, failed });
-  const said = events.findLast((event) => event.event === "said");
-  const reply = said?.event === "said" ? said.text : called.performed.reply;
   return { called: true, reply, failed, told: events.map(printEvent) };
-}
-
-function after(seconds: number): Promise<void> {
-  return new Promise((resolve) => setTimeout(resolve, seconds * 1000).unref());
 }

@@ -2,6 +2,7 @@ import {
   type Book,
   type Driver,
   type HomeSnapshot,
+  type Keeper,
   type LiveHome,
   type LogEntry,
   type State,
@@ -15,7 +16,7 @@ import { type LogFile, openLogFile } from "./log-file.ts";
 import { createMetrics, type Metrics } from "./metrics.ts";
 import { type Reach, createReach } from "./reach.ts";
 import { type Shadow, createShadow } from "./shadow.ts";
-import { openStore } from "./store.ts";
+import { type Store, openStore } from "./store.ts";
 import { createTelling } from "./telling.ts";
 import { listenToVoice } from "./voice.ts";
 
@@ -76,26 +77,36 @@ export async function startLive(book: Book, options: LiveStart = {}): Promise<Li
     },
   });
   const shadow = options.shadow === true ? createShadow(time, log.note) : undefined;
-  const telling = createTelling(book, connections, store);
+  const telling = createTelling(book, connections);
   await connections.ready(patience);
-  let number = 0;
+  const from: HomeSnapshot | undefined = store?.snapshot();
+  // What came in before comes in once more until something new does: the log has it already, since a line
+  // of the log is written at once, and what came in is kept a moment later.
+  let isPast = from !== undefined;
+  const keeper: Keeper | undefined = store && {
+    rest: store.keeper.rest,
+    add(received) {
+      isPast = false;
+      store.keeper.add(received);
+    },
+  };
   const onLog = (entry: LogEntry): void => {
-    number = store?.count() ?? number + 1;
-    log.write(entry, number);
+    if (isPast) return;
+    log.write(entry);
     metrics.happened(entry.event);
     if (shadow) shadow.happened(entry.event);
-    else telling.take(entry, number);
+    else telling.take(entry);
   };
-  const from: HomeSnapshot | undefined = store?.snapshot();
   const home = openHome(book, {
-    driver: shadow ? shadowing(book, shadow) : reach,
+    driver: shadow ? shadowing(book, shadow) : store ? savedFirst(reach, store) : reach,
     time,
     answerTime: answerTimeOf(book),
     onLog,
     ...(states && { states }),
-    ...(store && { keeper: store.keeper }),
+    ...(keeper && { keeper }),
     ...(from && { from }),
   });
+  isPast = false;
   reach.begin(home);
   listenToVoice({ book, home, connections, metrics });
   await connections.ready(patience);
@@ -116,6 +127,22 @@ export async function startLive(book: Book, options: LiveStart = {}): Promise<Li
       await store?.close();
       log.close();
     },
+  };
+}
+
+/** Lets nothing out before it is written down that it goes out. */
+function savedFirst(reach: Reach, store: Pick<Store, "saved">): Driver {
+  return {
+    order: (effect, state) =>
+      reach.counted(async () => {
+        await store.saved();
+        return reach.order(effect, state);
+      }),
+    send: (message) =>
+      reach.counted(async () => {
+        await store.saved();
+        return reach.send(message);
+      }),
   };
 }
 

@@ -2,9 +2,9 @@ import { existsSync, readFileSync, renameSync, statSync } from "node:fs";
 import type { LogEntry } from "calm-phrase";
 import pino from "pino";
 
-/** The log of a home as JSON lines, each entry once whatever stops it. */
+/** The log of a home as JSON lines, each with its number. */
 export interface LogFile {
-  write: (entry: LogEntry, number: number) => void;
+  write: (entry: LogEntry) => void;
   /** Something that is no entry of the home: a call, a door. */
   note: (event: string, about?: Readonly<Record<string, unknown>>) => void;
   close: () => void;
@@ -38,11 +38,9 @@ export function openLogFile({ path, most = 10_000_000 }: LogFileOptions): LogFil
     size += JSON.stringify(line).length + 50;
   };
   return {
-    write({ time, event }, number) {
-      // What comes once more while a home is brought back is written already.
-      if (number <= last) return;
-      last = number;
-      put({ number, at: time, ...event });
+    write({ time, event }) {
+      last++;
+      put({ number: last, at: time, ...event });
     },
     note(event, about = {}) {
       put({ event, ...about });

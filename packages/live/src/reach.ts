@@ -2,8 +2,8 @@ import {
   type Binding,
   type Book,
   type DeviceResult,
-  type Driver,
   type Effect,
+  type Listening,
   type LiveHome,
   type Message,
   type OrderMessage,
@@ -18,13 +18,17 @@ import { atPointer, jsonOrText } from "./pointer.ts";
 import { askWeb } from "./web.ts";
 
 /** The devices of a home, reached as its bindings say. */
-export interface Reach extends Driver {
+export interface Reach {
+  order: (effect: Effect, state: State) => Promise<DeviceResult>;
+  send: (message: Message) => Promise<DeviceResult>;
   /** Begins to tell a home what devices report. */
   begin: (home: Pick<LiveHome, "report" | "press">) => void;
   /** Devices that say that they are not there. */
   away: () => string[];
   /** Looks at what a device that does not tell by itself has to tell. */
   look: (device: string) => Promise<void>;
+  /** Does something that counts as asked until it is over. */
+  counted: <T>(work: () => Promise<T>) => Promise<T>;
   /** Whether nothing is asked that is not answered. */
   isQuiet: () => boolean;
   /** Resolves once nothing is asked that is not answered. */
@@ -86,29 +90,39 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
     return value;
   };
 
-  const lookAt = async (binding: Binding, property: string): Promise<Value | undefined> => {
-    const report = binding.properties.get(property)?.report;
-    if (!report) return undefined;
-    const answer = await connections.look(binding.connection, report, binding.within);
-    if (!answer.ok || answer.text === undefined) return undefined;
-    return take(binding, property, answer.text);
+  /** Asks a web service what some properties are; those that are told at one place are one question. */
+  const lookAt = async (
+    binding: Binding,
+    names: readonly string[],
+  ): Promise<ReadonlyMap<string, Value>> => {
+    const found = new Map<string, Value>();
+    for (const { report, told } of placesOf(binding, names)) {
+      const answer = await connections.look(binding.connection, report, binding.within);
+      if (!answer.ok || answer.text === undefined) continue;
+      for (const name of told) {
+        const value = take(binding, name, answer.text);
+        if (value !== undefined) found.set(name, value);
+      }
+    }
+    return found;
   };
 
-  const lookOften = (binding: Binding, property: string, seconds: number): void => {
+  const lookOften = (binding: Binding, names: readonly string[], seconds: number): void => {
     time.after(seconds, () => {
       if (!isOpen) return;
-      void counted(lookAt(binding, property));
-      lookOften(binding, property, seconds);
+      void counted(() => lookAt(binding, names));
+      lookOften(binding, names, seconds);
     });
   };
+
   /** Looks where something that moves is, until it has come to where it goes. */
   const followWay = (binding: Binding, property: string, wanted: Value): void => {
     const until = time.now() + longestWay;
     const look = (): void => {
       time.after(lookOnWay, () => {
         if (!isOpen || time.now() > until) return;
-        void counted(lookAt(binding, property)).then((value) => {
-          if (value !== wanted) look();
+        void counted(() => lookAt(binding, [property])).then((found) => {
+          if (found.get(property) !== wanted) look();
         });
       });
     };
@@ -177,7 +191,10 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
     const isWeb = book.connections.get(connection)?.protocol === "http";
     const lookAll = async (): Promise<void> => {
       if (!isWeb) return;
-      for (const [name] of watched) await lookAt(binding, name);
+      await lookAt(
+        binding,
+        watched.map(([name]) => name),
+      );
     };
     void lookAll();
     const told = new Map<string, Value | undefined>();
@@ -193,11 +210,24 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
     return result;
   };
 
+  /** What a source has to tell, held to what it may; one that has not answered has failed. */
+  const fetched = async (binding: Binding): Promise<DeviceResult> => {
+    if (book.connections.get(binding.connection)?.protocol !== "http")
+      return { ok: true, values: {} };
+    const names = [...binding.properties.keys()];
+    const found = await lookAt(binding, names);
+    const lacking = names.find((name) => !found.has(name));
+    if (lacking !== undefined) return { ok: false, what: `it does not tell its ${lacking}` };
+    const values = Object.fromEntries(found);
+    return { ok: true, values };
+  };
+
   const orderTo = async (effect: Effect, state: State): Promise<DeviceResult> => {
     const { device } = effect;
     const binding = book.bindings.get(device);
     if (!binding) return { ok: false, what: "nothing tells how it is reached" };
     if (absent.has(device)) return { ok: false, what: "it is not there" };
+    if ("call" in effect && book.devices.get(device)?.kind === "source") return fetched(binding);
     if ("call" in effect) {
       const message = binding.actions.get(effect.call);
       if (!message) return { ok: false, what: `nothing tells how to ${effect.call} it` };
@@ -214,10 +244,10 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
   };
 
   /** Counts what is on its way. */
-  const counted = async <T>(work: Promise<T>): Promise<T> => {
+  const counted = async <T>(work: () => Promise<T>): Promise<T> => {
     asked++;
     try {
-      return await work;
+      return await work();
     } finally {
       asked--;
       if (asked === 0) for (const then of whenQuiet.splice(0)) then();
@@ -225,8 +255,9 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
   };
 
   return {
-    order: (effect, state) => counted(orderTo(effect, state)),
-    send: (message) => counted(sendOut(connections, message)),
+    counted,
+    order: (effect, state) => counted(() => orderTo(effect, state)),
+    send: (message) => counted(() => sendOut(connections, message)),
     begin(of) {
       home = of;
       for (const binding of book.bindings.values()) {
@@ -249,7 +280,9 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
           connections.listen(connection, report.from, (text) => {
             take(binding, property, text);
           });
-          if (report.every !== undefined) lookOften(binding, property, report.every);
+        }
+        for (const { report, told } of placesOf(binding, [...binding.properties.keys()])) {
+          if (report.every !== undefined) lookOften(binding, told, report.every);
         }
       }
     },
@@ -257,7 +290,7 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
     async look(device) {
       const binding = book.bindings.get(device);
       if (!binding || book.connections.get(binding.connection)?.protocol !== "http") return;
-      for (const property of binding.properties.keys()) await counted(lookAt(binding, property));
+      await counted(() => lookAt(binding, [...binding.properties.keys()]));
     },
     isQuiet: () => asked === 0,
     quiet: () =>
@@ -268,6 +301,22 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
       whenQuiet = [];
     },
   };
+}
+
+/** The places at which properties are told, each with those that are. */
+function placesOf(
+  { properties }: Binding,
+  names: readonly string[],
+): { report: Listening; told: string[] }[] {
+  const places = new Map<string, { report: Listening; told: string[] }>();
+  for (const name of names) {
+    const report = properties.get(name)?.report;
+    if (!report) continue;
+    const place = places.get(report.from) ?? { report, told: [] };
+    place.told.push(name);
+    places.set(report.from, place);
+  }
+  return [...places.values()];
 }
 
 /** The messages that order values; those of one place are one. Or what cannot be ordered. */

@@ -6,62 +6,50 @@ export interface Store {
   keeper: Keeper;
   /** What was written down, to go on from; nothing in an empty one. */
   snapshot: () => HomeSnapshot | undefined;
-  /** Counts an entry of the log, and tells its number; one that comes once more has the same again. */
-  count: () => number;
-  /** The number of the last entry that somebody outside was told of. */
-  told: () => number;
-  /** An entry was told outside. */
-  tell: (number: number) => void;
+  /** Resolves once all that was written so far is on the disk: what goes out waits for it. */
+  saved: () => Promise<void>;
   close: () => Promise<void>;
 }
 
-type Kept =
-  | { base: Rest; /** Entries that the log had by then. */ logged: number }
-  | { received: Received }
-  | { told: number };
+type Kept = { base: Rest } | { received: Received };
 
 /** @param folder Where it is kept; made where it is not there. */
 export function openStore(folder: string): Store {
   const db = open<Kept, string | number>({ path: folder, encoding: "json" });
-  const base = (): Extract<Kept, { base: Rest }> | undefined => {
-    const kept = db.get("base");
-    return kept && "base" in kept ? kept : undefined;
-  };
-  const told = (): number => {
-    const kept = db.get("told");
-    return kept && "told" in kept ? kept.told : 0;
-  };
   let next = 0;
   while (db.get(next) !== undefined) next++;
-  let logged = base()?.logged ?? 0;
+  let last: Promise<unknown> = Promise.resolve();
   return {
     keeper: {
       rest(rest) {
-        // Both in one transaction: a base is never beside what came in before it.
-        db.transactionSync(() => {
-          for (let at = 0; at < next; at++) db.removeSync(at);
-          db.putSync("base", { base: rest, logged });
+        // All in one transaction: a base is never beside what came in before it.
+        const written = next;
+        last = db.batch(() => {
+          for (let at = 0; at < written; at++) void db.remove(at);
+          void db.put("base", { base: rest });
         });
         next = 0;
       },
       add(received) {
-        db.putSync(next, { received });
+        last = db.put(next, { received });
         next++;
       },
     },
     snapshot() {
-      const known = base();
-      if (!known) return undefined;
-      const since = Array.from({ length: next }, (_, at) => db.get(at)).flatMap((kept) =>
-        kept && "received" in kept ? [kept.received] : [],
+      const kept = db.get("base");
+      if (!kept || !("base" in kept)) return undefined;
+      const since = Array.from({ length: next }, (_, at) => db.get(at)).flatMap((each) =>
+        each && "received" in each ? [each.received] : [],
       );
-      return { version: 1, rest: known.base, since };
+      return { version: 1, rest: kept.base, since };
     },
-    count: () => ++logged,
-    told,
-    tell: (number) => {
-      db.putSync("told", { told: number });
+    async saved() {
+      await last;
+      await db.flushed;
     },
-    close: () => db.close(),
+    async close() {
+      await last;
+      await db.close();
+    },
   };
 }

@@ -1,10 +1,9 @@
 import type { Book, LogEntry } from "calm-phrase";
 import type { Connections } from "./connections.ts";
-import type { Store } from "./store.ts";
 
 /** What a home says and tells, sent to voicepoints and people as messages. */
 export interface Telling {
-  take: (entry: LogEntry, number: number) => void;
+  take: (entry: LogEntry) => void;
   /** Resolves once all that was said has gone. */
   done: () => Promise<void>;
 }
@@ -12,29 +11,22 @@ export interface Telling {
 /** Seconds in which something said is worth saying. */
 const within = 10;
 
-export function createTelling(
-  book: Book,
-  connections: Connections,
-  store: Pick<Store, "told" | "tell"> | undefined,
-): Telling {
+export function createTelling(book: Book, connections: Connections): Telling {
   const voice = book.doors?.voice;
-  const before = store?.told() ?? 0;
   let last: Promise<unknown> = Promise.resolve();
   const send = async (topic: string, text: string): Promise<void> => {
     const broker = voice && connections.brokerOf(voice.connection);
     await broker?.publish({ topic, text, retain: false, quality: 1, within });
   };
   return {
-    take({ time, event }, number) {
-      // What was told before the home was stopped is not told again.
-      if (!voice || number <= before || event.event !== "said") return;
+    take({ time, event }) {
+      if (!voice || event.event !== "said") return;
       // Whoever asked from nowhere is answered, and the house need not hear it.
       if (event.where === "everywhere" && event.by === undefined) return;
       const text = JSON.stringify({ text: event.text, time });
       const points = voicepointsAt(book, event.where);
       last = last.then(async () => {
         for (const point of points) await send(voice.say.replaceAll("$voicepoint", point), text);
-        store?.tell(number);
       });
     },
     done: async () => {

@@ -30,10 +30,14 @@ class DrivenTime {
     for (;;) {
       const due = this.#timers.filter(({ at }) => at <= until);
       if (due.length === 0) break;
-      const next = due.reduce((first, each) => (each.at < first.at ? each : first));
-      this.#timers = this.#timers.filter((each) => each !== next);
-      this.#now = Math.max(this.#now, next.at);
-      next.act();
+      // What is due at one instant happens one after another, and is then waited for together.
+      const at = Math.min(...due.map((each) => each.at));
+      this.#now = Math.max(this.#now, at);
+      for (const next of due.filter((each) => each.at === at)) {
+        if (!this.#timers.includes(next)) continue;
+        this.#timers = this.#timers.filter((each) => each !== next);
+        next.act();
+      }
       await settled();
     }
     this.#now = until;
@@ -105,6 +109,7 @@ const calls = {
     await soon(15);
   },
   wait: (seconds) => time.pass(seconds, settled),
+  secondsUntil: (point) => live.home.secondsUntil(point),
   waitUntil: (point) => time.pass(live.home.secondsUntil(point), settled),
   async settle() {
     const left = house.moving();

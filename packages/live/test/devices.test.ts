@@ -110,6 +110,16 @@ describe("a reply is true", () => {
   });
 });
 
+describe("a source", () => {
+  test("is asked when somebody asks for it, and answered truly", async () => {
+    home.house.set("weather", { sky: "rain", high: 9 });
+    expect((await say("what is the weather")).reply).toBe("rain, up to 9 degrees.");
+    expect((await say("what is the high of the weather")).reply).toBe("weather: high 9 °C.");
+    home.house.fault("weather", { fault: "offline" });
+    expect((await say("what is the weather")).performed.failed).toEqual(["weather"]);
+  });
+});
+
 describe("what a device tells that cannot be", () => {
   test("is noted, and changes nothing", async () => {
     const before = home.live.home.states();

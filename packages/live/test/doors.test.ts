@@ -180,7 +180,8 @@ describe("what is told to whom", () => {
     let text = "";
     await home.ask("/hear", { body: { text: "turn on the lamp" } });
     while (!text.includes("event: said")) {
-      text += new TextDecoder().decode((await reader?.read())?.value);
+      const read = await reader?.read();
+      if (read?.value instanceof Uint8Array) text += new TextDecoder().decode(read.value);
     }
     await reader?.cancel();
     const events = [...text.matchAll(/^event: (\w+)\ndata: (.*)$/gm)];

@@ -45,6 +45,13 @@ routines:
   damp: { triggers: [{ state: { gauge: { humidity: above 70 } } }], do: { set: { fan: { power: "on" } } } }
 intents:
   warm: { patterns: "warm to $level", slots: { level: { type: temperature, minimum: 15, maximum: 25 } }, do: { set: { stove: { target: $level } } }, reply: "Warm to {$level}." }
+sources:
+  weather:
+    tells: { sky: { type: string, default: dry }, high: { type: number, unit: celsius, default: 12 } }
+    reply: "{$weather.sky}, up to {$weather.high} degrees."
+    over: web
+    report: { from: weather/today, at: /$property }
+    within: 1s
 connections:
   broker: { url: "mqtt://127.0.0.1:1" }
   web: { url: "http://127.0.0.1:1", login: WEB }

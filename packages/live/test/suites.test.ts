@@ -1,7 +1,14 @@
 import { MessageChannel, Worker, receiveMessageOnPort } from "node:worker_threads";
 import { join } from "node:path";
 import { once } from "node:events";
-import { type CaseHome, type CaseStart, readSuites, runSuites } from "calm-phrase";
+import {
+  type CaseHome,
+  type CaseStart,
+  type Heard,
+  type Turn,
+  readSuites,
+  runSuites,
+} from "calm-phrase";
 import { openPhrasebook } from "calm-phrase/node";
 import { afterAll, beforeAll, expect, test } from "vitest";
 
@@ -37,7 +44,7 @@ function ask(call: string, args: readonly unknown[]): Known {
   const { port1, port2 } = new MessageChannel();
   Atomics.store(signal, 0, 0);
   worker.postMessage({ port: port2, call, args }, [port2]);
-  Atomics.wait(signal, 0, 0, 60_000);
+  Atomics.wait(signal, 0, 0, 300_000);
   const message: unknown = receiveMessageOnPort(port1)?.message;
   port1.close();
   const known = message as Known;
@@ -47,14 +54,25 @@ function ask(call: string, args: readonly unknown[]): Known {
 
 function liveHome(start: CaseStart): CaseHome {
   let known = ask("start", [start]);
+  const heard = new Map<string, Heard>();
   const call = (name: string, ...args: unknown[]): Known["result"] => {
     known = ask(name, args);
     return known.result;
   };
   return {
     book,
-    perform: (heard) => call("perform", heard),
-    converse: (context = {}) => ({ say: (text) => call("say", context, text) }),
+    perform: (each) => {
+      const performed = call("perform", each);
+      heard.set(JSON.stringify(each), each);
+      return performed;
+    },
+    converse: (context = {}) => ({
+      say(text) {
+        const turn: Turn = call("say", context, text);
+        heard.set(JSON.stringify(turn.heard), turn.heard);
+        return turn;
+      },
+    }),
     run: (routine, slots) => call("run", routine, slots),
     set: (device, values) => {
       call("set", device, values);
@@ -81,11 +99,16 @@ function liveHome(start: CaseStart): CaseHome {
     state: (device) => known.states[device] ?? {},
     lastOn: (device) => known.lastOn[device] ?? {},
     log: () => known.log,
-    deeds: () => known.deeds,
+    // What was heard went to the other thread and back, and is still the same.
+    deeds: () =>
+      known.deeds.map((deed) => {
+        const own = heard.get(JSON.stringify(deed.cause.heard));
+        return own ? { ...deed, cause: { ...deed.cause, heard: own } } : deed;
+      }),
     elapsed: () => known.elapsed,
     time: () => known.time,
     on: () => () => undefined,
-    secondsUntil: () => 0,
+    secondsUntil: (point) => call("secondsUntil", point),
   };
 }
 

@@ -61,7 +61,8 @@ export interface SimulatedHome {
 export interface Simulated
   extends
     Omit<SimulatedHome, "perform" | "run" | "wait">,
-    Pick<Home, "book" | "state" | "lastOn" | "run" | "elapsed" | "deeds" | "secondsUntil"> {
+    Pick<Home, "book" | "state" | "lastOn" | "elapsed" | "deeds" | "secondsUntil"> {
+  run: (routine: string, slots?: RunSlots) => Performed;
   perform: (heard: Heard) => Performed;
   wait: (seconds: number) => void;
   /** Lets time pass until a time of day, `18:30`, comes next, or a local time. */
@@ -115,7 +116,7 @@ export function createSimulated(book: Book, options: SimulateOptions): Simulated
     home.begin();
     clock.pass(seconds);
   };
-  const { set, press, presence, states, time, log, on, state, lastOn, run, elapsed, deeds } = home;
+  const { set, press, presence, states, time, log, on, state, lastOn, elapsed, deeds } = home;
   const { secondsUntil } = home;
   return {
     book,
@@ -128,7 +129,7 @@ export function createSimulated(book: Book, options: SimulateOptions): Simulated
     on,
     state,
     lastOn,
-    run,
+    run: (routine, slots) => atOnce(home.run(routine, slots)),
     elapsed,
     deeds,
     secondsUntil,

@@ -1,4 +1,6 @@
+import type { ReplyDefinition } from "../../document/shapes.ts";
 import type { Value } from "../../model/property.ts";
+import type { DataSchemaDefinition, NamedDefinition } from "./home.ts";
 import type { TokenRight } from "../../model/outside.ts";
 
 /** How something outside is reached. */
@@ -65,6 +67,20 @@ export interface PropertyBindingDefinition {
   colour?: "hex" | "list" | "members" | undefined;
   /** Whether it takes a while to come to what was ordered. */
   moves?: boolean | undefined;
+}
+
+/** Something that tells and is no device: the weather, a calendar, a message of the day. */
+export interface SourceOfNewsDefinition extends NamedDefinition {
+  /** What it tells, by name. */
+  tells: Record<string, DataSchemaDefinition | null>;
+  /** What is said when somebody asks for it; all that it tells when left out. */
+  reply?: ReplyDefinition | undefined;
+  /** The connection that it is reached over. */
+  over?: string | undefined;
+  /** Where it is told; asked for when somebody needs it, unless it says `every`. */
+  report?: ReportDefinition | string | undefined;
+  /** How long it takes to answer at most: `5s`. */
+  within?: string | undefined;
 }
 
 /** How devices are reached. */

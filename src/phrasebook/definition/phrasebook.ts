@@ -16,6 +16,7 @@ import type {
   BindingDefinition,
   ConnectionDefinition,
   DoorsDefinition,
+  SourceOfNewsDefinition,
 } from "./outside.ts";
 
 /** What of the vocabulary a home has. */
@@ -81,6 +82,8 @@ export interface PhrasebookDefinition {
   intents?: Record<string, IntentDefinition> | undefined;
   /** Steps that something sets off, by id. */
   routines?: Record<string, RoutineDefinition> | undefined;
+  /** What tells something and is no device, by id. */
+  sources?: Record<string, SourceOfNewsDefinition> | undefined;
   /** Brokers and web services of a live home, by id. */
   connections?: Record<string, ConnectionDefinition> | undefined;
   /** How devices of a live home are reached, by id. */

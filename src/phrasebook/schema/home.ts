@@ -30,7 +30,7 @@ export const voicepointSchema = z.strictObject(
   { error: "write a map with a room: { room: kiln-room }" },
 );
 
-const dataSchema = z.strictObject(
+export const dataSchema = z.strictObject(
   {
     type: z.optional(z.enum(["boolean", "string", "number", "integer"])),
     minimum: z.optional(z.number()),

@@ -3,10 +3,12 @@ import {
   positive,
   reference,
   references,
+  replySchema,
   text,
   texts,
   valueSchema,
 } from "../../document/shapes.ts";
+import { dataSchema, named } from "./home.ts";
 import { tokenRights } from "../../model/outside.ts";
 
 const headers = z.optional(
@@ -73,6 +75,18 @@ export const bindingSchema = z.strictObject(
     tries: z.optional(z.int().check(z.gte(1), z.lte(10))),
   },
   { error: "write a map: { devices: [kiln-vent], over: broker, order: shop/$device/set }" },
+);
+
+export const sourceSchema = z.strictObject(
+  {
+    ...named,
+    tells: z.record(z.string(), z.nullable(dataSchema)),
+    reply: z.optional(replySchema),
+    over: z.optional(reference),
+    report: z.optional(reportSchema),
+    within: z.optional(text),
+  },
+  { error: "write a map with what it tells: { tells: { sky: { type: string } } }" },
 );
 
 /** A SHA-256 in hexadecimal. */

@@ -13,7 +13,13 @@ import {
   zoneSchema,
 } from "./home.ts";
 import { intentSchema } from "./intent.ts";
-import { addressSchema, bindingSchema, connectionSchema, doorsSchema } from "./outside.ts";
+import {
+  addressSchema,
+  bindingSchema,
+  connectionSchema,
+  doorsSchema,
+  sourceSchema,
+} from "./outside.ts";
 import { routineSchema } from "./routine.ts";
 
 /*
@@ -84,6 +90,7 @@ export const phrasebookSchema = z.strictObject(
     fragments: z.optional(z.record(z.string(), saidSchema)),
     intents: section(intentSchema),
     routines: section(routineSchema),
+    sources: section(sourceSchema),
     connections: section(connectionSchema),
     bindings: section(bindingSchema),
     addresses: section(addressSchema),
