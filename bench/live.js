@@ -4,6 +4,7 @@ import { mkdtempSync } from "node:fs";
 import { Agent, request } from "node:http";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { setImmediate } from "node:timers";
 import { Worker, isMainThread, parentPort, workerData } from "node:worker_threads";
 import { readPhrasebook } from "calm-phrase";
 import { hashOf, openDoors, startBroker, startHouse, startLive } from "@calm-phrase/live";
@@ -63,7 +64,7 @@ async function house() {
 }
 
 async function measure() {
-  const worker = new Worker(new URL(import.meta.url), { workerData });
+  const worker = new Worker(import.meta.filename, { workerData });
   const url = await new Promise((resolve) => worker.once("message", resolve));
   const folder = mkdtempSync(join(tmpdir(), "calm-"));
   const live = await startLive(book, {
@@ -99,7 +100,7 @@ async function measure() {
     );
   }
   const heap = () => {
-    global.gc?.();
+    globalThis.gc?.();
     return process.memoryUsage().heapUsed / 1e6;
   };
   const report = async (count) => {

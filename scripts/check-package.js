@@ -1,6 +1,6 @@
 // Packs the package, installs it in an empty folder, and uses it there: command, ESM and types; on this
 // Node.js and on later ones, which come as packages of the registry.
-import { execFileSync } from "node:child_process";
+import { execFileSync, spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
@@ -48,6 +48,25 @@ function use(node) {
   if (said !== expected) throw new Error(`the program printed\n${said}`);
 }
 
+/** The package for live homes: told of where it is missing, and used where it is not. */
+function checkLive() {
+  const command = join(folder, "node_modules/.bin/calm-phrase");
+  const missing = spawnSync(command, ["live"], { cwd: folder, encoding: "utf8" });
+  if (missing.status !== 2 || !missing.stderr.includes("npm install @calm-phrase/live")) {
+    throw new Error(`without its package, live said\n${missing.stderr}`);
+  }
+  const [{ filename }] = JSON.parse(
+    run(
+      "npm",
+      ["pack", "--json", "--ignore-scripts", "--pack-destination", folder],
+      "packages/live",
+    ),
+  );
+  install(folder, join(folder, filename));
+  const made = run(command, ["live", "token", "phone"]);
+  if (!/phone: "sha256:[0-9a-f]{64}"/.test(made)) throw new Error(`live printed\n${made}`);
+}
+
 try {
   const [{ filename }] = JSON.parse(
     run("npm", ["pack", "--json", "--ignore-scripts", "--pack-destination", folder], "."),
@@ -90,6 +109,7 @@ export const rooms: number = defined.rooms.size;
     resolve("node_modules/typescript/bin/tsc"),
     ...["--noEmit", "--strict", "--target", "es2022", "--module", "nodenext", "typed.ts"],
   ]);
+  checkLive();
   console.log(`${filename} installs, runs on ${used.join(", ")}, imports and type-checks`);
 } finally {
   rmSync(folder, { recursive: true });

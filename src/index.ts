@@ -37,7 +37,7 @@ export type { Keeper } from "./home/recorder.ts";
 export { type LiveConversation, type LiveHome, type LiveOptions, openHome } from "./home/live.ts";
 export type { TimeSource } from "./home/live-clock.ts";
 export type { Received, HomeSnapshot, KeptAnswers, KeptMemory, Rest } from "./home/snapshot.ts";
-export { printEvent, type LogEntry, type LogEvent } from "./home/log.ts";
+export { printEvent, type Interrupted, type LogEntry, type LogEvent } from "./home/log.ts";
 export { WrongUse, type WrongUseCode } from "./source/wrong-use.ts";
 
 /* What is written: definitions, and what they are made of. */
@@ -64,7 +64,7 @@ export type * from "./model/step.ts";
 export type * from "./model/trigger.ts";
 export type { Kind, KindId, PropertiesOf, PropertyId, VoiceAccess } from "./model/kinds.ts";
 export type { Condition, Conditions } from "./model/condition.ts";
-export type { DataSchema, State, Value, ValueProblem } from "./model/property.ts";
+export type { DataSchema, State, Value, ValueCheck, ValueProblem } from "./model/property.ts";
 export type { StateTest } from "./model/state-words.ts";
 export type { Intent, Phrasebook, Routine } from "./phrasebook/model.ts";
 export type { Slot, SlotBase, TargetSlot, TextSlot, ValuedSlot } from "./slot-types/slot.ts";
@@ -122,12 +122,19 @@ export type { NearMiss } from "./hearing/near/near.ts";
 export type { Paste } from "./hearing/near/paste.ts";
 
 /* What a home does. */
+export type { Cause } from "./home/cause.ts";
+export type { Grant } from "./commands/access.ts";
 export type { Call, Change, Deed, Performed, SceneOptions } from "./home/scene.ts";
 export type { HomeOptions, RunSlots } from "./home/home.ts";
-export type { Conversation, SimulatedHome, SimulateOptions } from "./home/simulated/simulate.ts";
+export type {
+  CaseHome,
+  Conversation,
+  SimulatedHome,
+  SimulateOptions,
+} from "./home/simulated/simulate.ts";
 export type { TalkContext } from "./home/conversation/converse.ts";
 export type { Turn } from "./home/conversation/turns.ts";
-export type { Clock, DeviceResult, Devices, Message } from "./home/ports.ts";
+export type { Asker, Clock, DeviceResult, Devices, Message } from "./home/ports.ts";
 export type { Fault } from "./home/simulated/devices.ts";
 
 /* What suites and checks find. */
@@ -148,7 +155,7 @@ export type {
   Verdict,
 } from "./suites/results.ts";
 export type { RunOptions } from "./suites/run.ts";
-export type { CaseHome, CaseStart, HomeMaker } from "./suites/run-case.ts";
+export type { CaseStart, HomeMaker } from "./suites/run-case.ts";
 export type { Coverage, CoveredPart, Share } from "./coverage/coverage.ts";
 export type { CaseRecord, HomeRecord, RecordedDeed, RunRecord } from "./comparison/record.ts";
 export type { RecordOptions } from "./comparison/recording.ts";

@@ -1,9 +1,9 @@
 import type { Value } from "../model/property.ts";
-import type { Simulated } from "../home/simulated/simulate.ts";
+import type { CaseHome } from "../home/simulated/simulate.ts";
 import { doneBy } from "../suites/effect.ts";
 
 /** What devices did, as a case expects it. */
-export function doneIn({ deeds, state }: Simulated): Record<string, unknown> {
+export function doneIn({ deeds, state }: CaseHome): Record<string, unknown> {
   const { properties, calls } = doneBy(deeds(), state);
   const set: Record<string, Record<string, Value>> = {};
   for (const [device, changes] of properties) {

@@ -113,7 +113,7 @@ export function createRoutines(
       ended(false);
       return { stop: () => undefined, rested: nothing };
     }
-    const { tell: rests, told: rested } = createEventually<void>();
+    const { tell: rests, told: rested } = createEventually<undefined>();
     underWay++;
     const program = doSteps(world, run, steps);
     const place = run.cause.session ?? run.at ?? "";
@@ -126,7 +126,7 @@ export function createRoutines(
       if (next.done) {
         underWay--;
         ended(next.value);
-        rests();
+        rests(undefined);
         return;
       }
       const { value } = next;
@@ -137,7 +137,7 @@ export function createRoutines(
       if (value.pause === "wait") {
         record({ event: "waiting", seconds: value.seconds, ...by(run) });
         cancel = clock.at(elapsed() + value.seconds, advance);
-        rests();
+        rests(undefined);
         return;
       }
       let isOpen = true;
@@ -159,7 +159,7 @@ export function createRoutines(
           }),
       };
       asking.set(place, question);
-      rests();
+      rests(undefined);
     };
     advance();
     const stop = (): void => {
@@ -167,7 +167,7 @@ export function createRoutines(
       underWay--;
       cancel?.();
       if (asking.get(place) === question) asking.delete(place);
-      rests();
+      rests(undefined);
     };
     return { stop, rested: rested() };
   };
@@ -282,11 +282,11 @@ export function createRoutines(
         ordered === "done" ? [] : effect.device,
       ),
     );
-    const { tell, told: isTold } = createEventually<void>();
+    const { tell, told: isTold } = createEventually<undefined>();
     onceThere(allThere(answers), (failed) => {
       scene.gatherInto(into, () => {
         onceThere(goOnAfter(heard, { depth, cause, failed: new Set(failed.flat()) }), () => {
-          tell();
+          tell(undefined);
         });
       });
     });

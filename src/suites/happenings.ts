@@ -4,7 +4,7 @@ import { type Turn, nothingDone } from "../home/conversation/turns.ts";
 import { given } from "../source/given.ts";
 import type { Fault } from "../home/simulated/devices.ts";
 import type { Performed } from "../home/scene.ts";
-import type { Simulated } from "../home/simulated/simulate.ts";
+import type { CaseHome } from "../home/simulated/simulate.ts";
 import type { Cursor } from "../document/cursor.ts";
 import { readLength } from "../document/lengths.ts";
 import type { States } from "../phrasebook/states.ts";
@@ -93,7 +93,7 @@ export interface Happened {
 
 /** Makes something happen in a home, once its time of day has come. */
 export function happen(
-  home: Simulated,
+  home: CaseHome,
   { time, at, hear, run, set, press, presence, faults, wait }: Happening,
   context: { at?: string; language?: string },
 ): Happened {

@@ -4,7 +4,7 @@ import { type Heard, type HeardCommand, type SlotValue, filledBy } from "../comm
 import { tellReasons } from "../model/reason.ts";
 import type { Turn } from "../home/conversation/turns.ts";
 import { type LogEntry, printEvent } from "../home/log.ts";
-import type { Simulated } from "../home/simulated/simulate.ts";
+import type { CaseHome } from "../home/simulated/simulate.ts";
 import { matchesGlob } from "../pattern/glob.ts";
 import { type Conditions, holds, printCondition } from "../model/condition.ts";
 import type { Value } from "../model/property.ts";
@@ -54,7 +54,7 @@ export interface Came {
   /** What was said comes to this in a conversation; left out where nothing was said. */
   outcome?: Turn["outcome"];
   reply: string;
-  home: Simulated;
+  home: CaseHome;
   /** How many orders devices had taken before. */
   since: number;
 }
@@ -162,7 +162,7 @@ function judgeCommands(expect: Expectation, came: Came, described: string, check
 }
 
 /** What did not answer, since that is why something was not done. */
-function failuresIn(home: Simulated): string {
+function failuresIn(home: CaseHome): string {
   const lines = home
     .log()
     .flatMap(({ event }) =>
@@ -211,7 +211,7 @@ function judgeUnderstood(
 
 /** Whether a slot stands for a value, or for all that ids name and that had a part in it. */
 function isFilled(
-  { book }: Simulated,
+  { book }: CaseHome,
   { skipped }: HeardCommand,
   filled: SlotValue,
   wanted: Value | readonly string[],
@@ -283,7 +283,7 @@ function judgeLog(expect: Expectation, log: readonly LogEntry[], check: Check): 
 }
 
 /** Looks at the log for a moment at which what must never hold did. */
-export function judgeNever(never: Conditions, home: Simulated, check: Check): void {
+export function judgeNever(never: Conditions, home: CaseHome, check: Check): void {
   const states = new Map<string, Record<string, Value>>();
   const told: string[] = [];
   const isBroken = (device: string): boolean =>

@@ -1,7 +1,7 @@
 import { printWhen } from "../commands/describe.ts";
 import type { Heard } from "../commands/outcome.ts";
 import type { Deed } from "../home/scene.ts";
-import type { Simulated } from "../home/simulated/simulate.ts";
+import type { CaseHome } from "../home/simulated/simulate.ts";
 import type { State } from "../model/property.ts";
 import { doneBy, isDone, printDone, printExpected } from "./effect.ts";
 import type { CommandExpectation, Expectation } from "./expectation.ts";
@@ -24,7 +24,7 @@ export interface Later {
 export function expectLater(
   expect: Expectation,
   heard: Heard,
-  { home, now, before }: { home: Simulated; now: number; before: (device: string) => State },
+  { home, now, before }: { home: CaseHome; now: number; before: (device: string) => State },
   check: Check,
 ): Later[] {
   const effects = effectsExpected(expect);

@@ -5,7 +5,7 @@ import { describeOutcome } from "../commands/describe.ts";
 import type { Heard } from "../commands/outcome.ts";
 import type { Book } from "../book/book.ts";
 import { nothingDone } from "../home/conversation/turns.ts";
-import { type Simulated, createSimulated } from "../home/simulated/simulate.ts";
+import { type CaseHome, createSimulated } from "../home/simulated/simulate.ts";
 import { doneBy, printDone } from "./effect.ts";
 import { type Happening, happen } from "./happenings.ts";
 import { type Check, type Failure, effectsExpected, judge, judgeNever } from "./judge.ts";
@@ -19,7 +19,7 @@ export interface CaseRun {
   result: CaseResult;
   turns: readonly RunTurn[];
   /** The home as it is in the end; none where the case was left out or cannot be read. */
-  home?: Simulated;
+  home?: CaseHome;
 }
 
 /** Something that was said, and what came of it. */
@@ -35,9 +35,6 @@ export interface CaseStart {
   /** Local time; any where the case says none. */
   time?: string;
 }
-
-/** The home of a case: a simulated one, or any other whose calls end at once. */
-export type CaseHome = Simulated;
 
 /** Makes a home for a case. */
 export type HomeMaker = (start: CaseStart) => CaseHome;
@@ -95,7 +92,7 @@ function failUnread(book: Book, { phrase, position, problem }: UnreadCase): Case
 interface Stage {
   book: Book;
   make: HomeMaker;
-  home: Simulated;
+  home: CaseHome;
   turns: RunTurn[];
 }
 
@@ -188,12 +185,12 @@ function runTalk(stage: Stage, each: Case, script: readonly SuiteTurn[], check: 
 }
 
 /** Lets what an effect set moving arrive, where its end is asked about. */
-function settle(expect: Case["expect"], home: Simulated): void {
+function settle(expect: Case["expect"], home: CaseHome): void {
   if (expect.home ?? effectsExpected(expect).length > 0) home.settle();
 }
 
 /** Judges what comes later, each once its time has come. */
-function inTime(later: readonly Later[], home: Simulated): void {
+function inTime(later: readonly Later[], home: CaseHome): void {
   for (const { due, judge: judgeNow } of [...later].sort((a, b) => a.due - b.due)) {
     home.wait(Math.max(0, due - home.elapsed()));
     judgeNow();
@@ -224,7 +221,7 @@ function judgeSame(
 }
 
 /** States as they are now, whatever becomes of them, of devices that are to be as before later. */
-function statesNow(expect: Case["expect"], home: Simulated): Simulated["state"] {
+function statesNow(expect: Case["expect"], home: CaseHome): CaseHome["state"] {
   const lasting = effectsExpected(expect).filter(({ when }) => when);
   if (lasting.length === 0) return () => nothing;
   const ids = lasting.flatMap(({ set }) => [...(set?.keys() ?? [])]);
@@ -234,7 +231,7 @@ function statesNow(expect: Case["expect"], home: Simulated): Simulated["state"] 
 
 const nothing: State = {};
 
-function contextOf({ language, at, time }: Case, home: Simulated): HearContext {
+function contextOf({ language, at, time }: Case, home: CaseHome): HearContext {
   const context: HearContext = { language, states: home.state, lastOn: home.lastOn };
   if (at !== undefined) context.at = at;
   if (time !== undefined) context.time = time;

@@ -11,7 +11,7 @@ import type { Turn } from "../conversation/turns.ts";
 import type { Eventually } from "../eventually.ts";
 import { type Home, type HomeOptions, type RunSlots, createHome } from "../home.ts";
 import type { LogEntry } from "../log.ts";
-import type { Performed } from "../scene.ts";
+import type { Deed, Performed } from "../scene.ts";
 import { createVirtualClock } from "./clock.ts";
 import { type Fault, type SimulatedDevices, readFault, simulateDevices } from "./devices.ts";
 
@@ -57,11 +57,18 @@ export interface SimulatedHome {
   on: (listener: (entry: LogEntry) => void) => () => void;
 }
 
-/** A simulated home whose calls come to an end at once, as suites need it. */
-export interface Simulated
-  extends
-    Omit<SimulatedHome, "perform" | "run" | "wait">,
-    Pick<Home, "book" | "state" | "lastOn" | "elapsed" | "deeds" | "secondsUntil"> {
+/** A home whose calls come to an end at once, as suites need it: a simulated one, or any other. */
+export interface CaseHome extends Omit<SimulatedHome, "perform" | "run" | "wait"> {
+  book: Book;
+  state: (device: string) => State;
+  /** What the properties of a device were before they were off. */
+  lastOn: (device: string) => State;
+  /** Seconds since the home began. */
+  elapsed: () => number;
+  /** All that devices were ordered and did. */
+  deeds: () => readonly Deed[];
+  /** Seconds until a local time, or until a time of day comes next. */
+  secondsUntil: (point: string) => number;
   run: (routine: string, slots?: RunSlots) => Performed;
   perform: (heard: Heard) => Performed;
   wait: (seconds: number) => void;
@@ -97,7 +104,7 @@ export function simulate(book: Book, options: SimulateOptions = {}): SimulatedHo
 }
 
 /** Makes a simulated home whose calls end at once. */
-export function createSimulated(book: Book, options: SimulateOptions): Simulated {
+export function createSimulated(book: Book, options: SimulateOptions): CaseHome {
   const clock = createVirtualClock(options.time, book.place?.timezone ?? "UTC", () => {
     home.record({ event: "refused", what: "it goes on without end" });
   });
