@@ -206,5 +206,7 @@ export const timelineForm = z.looseObject({
 export const takenForm = z.looseObject({
   version: z.literal(1),
   devices: z.record(z.string(), z.looseObject({ kind: z.string() })),
+  connections: z.optional(z.record(z.string(), z.looseObject({ url: z.string() }))),
+  bindings: z.optional(z.record(z.string(), z.looseObject({ over: z.string() }))),
   skipped: z.array(z.looseObject({ where: z.string(), reason: z.string() })),
 });
