@@ -21,6 +21,10 @@ export function describeEntity(book: Book, { sort, id, of = "" }: Entity): Told 
       return describePlace(book, sort, id);
     case "voicepoint":
       return told(`voicepoint in ${book.voicepoints.get(id)?.room ?? "no room"}`);
+    case "connection":
+      return told(`connection to ${book.connections.get(id)?.url ?? id}`);
+    case "address":
+      return told(`address that runs ${book.addresses.get(id)?.runs ?? "nothing"}`);
     case "person":
       return told(`person: ${book.people.get(id)?.name ?? id}`);
     case "kind": {

@@ -360,9 +360,15 @@ describe("on the demo", () => {
     );
     const distinct = [...new Map(own.map((use) => [JSON.stringify(use.entity), use])).values()];
     const ids = distinct.filter(({ entity }) => entity.sort !== "property");
+    const refused: unknown[] = [];
     const wrong = sample(ids, 10).flatMap((use): unknown[] => {
       const made = renameAt(workspace, placeOf(use), "quite-another");
-      if (!made.ok) return [[use.entity, made.reason]];
+      if (!made.ok) {
+        // An intent that ships, or an id in a cell of a table, has no other: that is said, and nothing is done.
+        expect(made.reason).toMatch(/intent to add to|routine-names\.suite\.yaml/);
+        refused.push(use.entity);
+        return [];
+      }
       const after = withEdits(workspace, made.edits);
       const failed = runSuites(after.book, after.suites).suites.flatMap(({ cases }) =>
         cases.filter((each) => verdictOf(each) === "failed"),
@@ -370,6 +376,7 @@ describe("on the demo", () => {
       return failed.length > 0 ? [[use.entity, failed]] : [];
     });
     expect(wrong).toEqual([]);
+    expect(refused.length).toBeLessThanOrEqual(2);
   });
 
   test("law: no place and no text makes any of them throw", () => {

@@ -17,6 +17,8 @@ export type EntitySort =
   | "intent"
   | "routine"
   | "setup"
+  | "connection"
+  | "address"
   | "slot"
   | "property"
   | "action";
@@ -42,6 +44,8 @@ export const sections = {
   intent: "intents",
   routine: "routines",
   setup: "setups",
+  connection: "connections",
+  address: "addresses",
 } as const;
 
 type SectionSort = keyof typeof sections;
@@ -73,7 +77,7 @@ export function entityNamed(
     return owner?.section === "devices" ? { sort, id, of: owner.id } : undefined;
   }
   const called = calls[what] ?? sort;
-  if (called === "slot") return owner && { sort: "slot", id, of: owner.id };
+  if (called === "slot") return owner && { sort: "slot", id, of: of ?? owner.id };
   const thing = entityOf(book, id);
   const isThing = ["room", "zone", "group", "device or group", "device", "button"].includes(called);
   if (isThing) return thing && { sort: thing.type, id };
@@ -91,7 +95,9 @@ export function ownerAt([section, id]: Path): { section: string; id: string } | 
 export function definedAt(path: Path): Entity | undefined {
   const [section, id, part, inner] = path.map(String);
   if (section === undefined || id === undefined) return undefined;
-  const found = Object.entries(sections).find(([, name]) => name === section)?.[0];
+  // What is asked as a source is a device to all else.
+  const written = section === "sources" ? "devices" : section;
+  const found = Object.entries(sections).find(([, name]) => name === written)?.[0];
   if (path.length === 2) return found && isSectionSort(found) ? { sort: found, id } : undefined;
   if (path.length !== 4 || inner === undefined) return undefined;
   if (part === "slots" && (section === "intents" || section === "routines")) {
@@ -104,6 +110,7 @@ export function definedAt(path: Path): Entity | undefined {
 
 /** The paths under which something may be written. */
 function pathsTo(book: Book, { sort, id, of = "" }: Entity): Path[] {
+  if (sort === "device") return ["devices", "sources"].map((section) => [section, id]);
   if (isSectionSort(sort)) return [[sections[sort], id]];
   if (sort === "slot") {
     return [

@@ -186,7 +186,11 @@ export function openHome(of: Book, options: LiveOptions): LiveHome {
 
 function readOptions(options: LiveOptions) {
   const { driver, time, states, away, keep, answerTime, from } = membersOf(options);
-  const { keeper, onLog } = options;
+  const { keeper, onLog } = membersOf(options);
+  const { rest, add } = membersOf(keeper);
+  if (keeper !== undefined && ![rest, add].every((each) => typeof each === "function")) {
+    throw new WrongUse("a keeper is { rest: (rest) => …, add: (received) => … }", "wrong-option");
+  }
   if (typeof membersOf(driver)["order"] !== "function") {
     throw new WrongUse("a home needs a driver: { order: (effect) => ... }", "wrong-option");
   }
@@ -203,8 +207,8 @@ function readOptions(options: LiveOptions) {
     keep: typeof keep === "number" && keep >= 1 ? keep : usualKeep,
     answerTime: typeof answerTime === "number" && answerTime > 0 ? answerTime : usualAnswerTime,
     from: from === undefined ? undefined : readSnapshot(from),
-    keeper,
-    onLog,
+    keeper: options.keeper,
+    onLog: typeof onLog === "function" ? options.onLog : undefined,
   };
 }
 

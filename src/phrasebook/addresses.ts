@@ -13,16 +13,17 @@ export function readAddress(
 ): Address | undefined {
   const { id, keyAt: at, context } = entry;
   const { runs, guard = "free", keys = {}, with: fixed = {} } = entry.value;
-  const isKnown = entry
-    .key("runs")
-    .refers("routine or intent", new Set([...routines.keys(), ...intents.keys()]));
+  const what = routines.has(runs) ? "routine" : "intent";
+  const isKnown = entry.key("runs").refers(what, new Set([...routines.keys(), ...intents.keys()]));
   const { doubts } = context;
   if (!isKnown || doubts.isOpen("address", id) || doubts.isOpen("everything", "")) return undefined;
   const known = (routines.get(runs) ?? intents.get(runs))?.slots ?? new Map<string, Slot>();
-  const open = (entry.given("slots")?.items() ?? []).filter((slot) => slot.refers("slot", known));
+  const open = (entry.given("slots")?.items() ?? []).filter((slot) =>
+    slot.refers(`slot of ${runs}`, known),
+  );
   const values: Record<string, Value> = {};
   for (const value of entry.given("with")?.entries() ?? []) {
-    if (value.refers("slot", known, { on: "key" })) values[value.id] = value.value;
+    if (value.refers(`slot of ${runs}`, known, { on: "key" })) values[value.id] = value.value;
   }
   const slots = open.map(({ value }) => value);
   const lacks = [...known.values()].filter(

@@ -71,7 +71,7 @@ export function readBindings(
 
 function devicesOf(entry: Cursor<BindingDefinition>, home: Home): Device[] {
   const ids = listOf(entry.key("devices")).filter((each) =>
-    each.refers("device, group or place", thingIds(home)),
+    each.refers("device or group", thingIds(home)),
   );
   return devicesNamed(
     home,

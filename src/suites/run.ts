@@ -50,8 +50,10 @@ export function runObserved(
   options: RunOptions,
 ): SuiteResults {
   const { suites, problems } = asSuites(book, read);
-  const { bail, shuffle, onCase } = membersOf(options);
-  const { homes } = options;
+  const { bail, shuffle, onCase, homes } = membersOf(options);
+  if (homes !== undefined && typeof homes !== "function") {
+    throw new WrongUse("homes is a function that makes the home of a case", "wrong-option");
+  }
   const tell = typeof onCase === "function" ? onCase : undefined;
   const most = countOf("bail", bail, 1) ?? Infinity;
   const seed = countOf("shuffle", shuffle, 0);
@@ -62,7 +64,7 @@ export function runObserved(
   let failed = 0;
   for (const each of order) {
     if (failed >= most) break;
-    const run = runCase(heard, each, homes);
+    const run = runCase(heard, each, homes === undefined ? undefined : options.homes);
     const { result } = run;
     onRun?.(each, run);
     results.set(each, result);

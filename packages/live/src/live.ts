@@ -8,7 +8,7 @@ import {
   type State,
   type TimeSource,
   openHome,
-  valuesOf,
+  valuesOrdered,
 } from "calm-phrase";
 import { type Connections, openConnections } from "./connections.ts";
 import { machineTime } from "./house-time.ts";
@@ -150,7 +150,7 @@ function savedFirst(reach: Reach, store: Pick<Store, "saved">): Driver {
 function shadowing(book: Book, shadow: Shadow): Driver {
   return {
     order(effect, state) {
-      shadow.ordered(effect.device, valuesOf(book, state, effect));
+      shadow.ordered(effect.device, valuesOrdered(book, state, effect));
       return undefined;
     },
     send: () => undefined,

@@ -2,9 +2,9 @@ import {
   type DataSchema,
   type Mapping,
   type Value,
-  checkValue,
-  converted,
-  landed,
+  canHold,
+  inUnit,
+  nearestHeld,
 } from "calm-phrase";
 
 /*
@@ -19,8 +19,7 @@ export function toDevice(mapping: Mapping, schema: DataSchema, value: Value): un
   if (schema.format === "colour") return colourToDevice(mapping.colour, String(value));
   if (typeof value !== "number") return value;
   const { unit = schema.unit, scale, offset, step } = mapping;
-  const inUnit = converted(value, schema.unit, unit) ?? value;
-  const scaled = inUnit * scale + offset;
+  const scaled = inUnit(value, schema.unit, unit) * scale + offset;
   return tidy(step === undefined ? scaled : Math.round(scaled / step) * step);
 }
 
@@ -36,7 +35,7 @@ export function fromDevice(mapping: Mapping, schema: DataSchema, told: unknown):
       return told === false || told === "false" ? false : undefined;
     case "string": {
       const text = typeof told === "string" || typeof told === "number" ? String(told) : undefined;
-      return text !== undefined && checkValue(schema, text).ok ? text : undefined;
+      return text !== undefined && canHold(schema, text) ? text : undefined;
     }
     default:
       return numberFromDevice(mapping, schema, told);
@@ -50,11 +49,10 @@ function numberFromDevice(
 ): number | undefined {
   const number = typeof told === "string" && told.trim() !== "" ? Number(told) : told;
   if (typeof number !== "number" || !Number.isFinite(number)) return undefined;
-  const inUnit = (number - offset) / scale;
-  const value = tidy(converted(inUnit, unit, schema.unit) ?? inUnit);
-  if (checkValue(schema, value).ok) return value;
+  const value = tidy(inUnit((number - offset) / scale, unit, schema.unit));
+  if (canHold(schema, value)) return value;
   // A device counts in steps of its own: 105 of 255 is 41 percent.
-  const near = landed(schema, value);
+  const near = nearestHeld(schema, value);
   const isNear = Math.abs(near - value) <= stepOf(schema);
   return isNear ? near : undefined;
 }

@@ -10,7 +10,7 @@ import {
   type State,
   type TimeSource,
   type Value,
-  valuesOf,
+  valuesOrdered,
 } from "calm-phrase";
 import type { Connections, Sent } from "./connections.ts";
 import { fromDevice, toDevice } from "./mapping.ts";
@@ -235,7 +235,7 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
       const sent = await connections.send(connection, { message, value: effect.with, within });
       return sent.ok ? { ok: true, values: {} } : sent;
     }
-    const wanted = valuesOf(book, state, effect);
+    const wanted = valuesOrdered(book, state, effect);
     let result: DeviceResult = { ok: false, what: "no answer" };
     for (let turn = 0; turn < binding.tries && !result.ok; turn++) {
       result = await orderOnce(binding, wanted);

@@ -1,7 +1,9 @@
+import { asBook } from "../../book/book.ts";
 import { valuesOf } from "../../commands/effects.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import type { State, Value } from "../../model/property.ts";
 import { membersOf } from "../../source/border.ts";
+import { WrongUse } from "../../source/wrong-use.ts";
 import type { Clock, Devices } from "../ports.ts";
 import { type Movements, createMovements } from "./movements.ts";
 
@@ -35,7 +37,13 @@ export interface Simulation {
   report: (device: string, values: State) => void;
 }
 
-export function simulateDevices({ book, clock, state, report }: Simulation): SimulatedDevices {
+/**
+ * Devices of values in memory: a house without a home in it.
+ *
+ * @throws WrongUse without a phrasebook, a clock and the two functions.
+ */
+export function simulateDevices(simulation: Simulation): SimulatedDevices {
+  const { book, clock, state, report } = readSimulation(simulation);
   const faults = new Map<string, Fault>();
   // Most homes of a suite have nothing in them that moves.
   let made: Movements | undefined;
@@ -78,6 +86,14 @@ export function simulateDevices({ book, clock, state, report }: Simulation): Sim
       }
     },
   };
+}
+
+function readSimulation(given: Simulation): Simulation {
+  const { book, clock, state, report } = membersOf(given);
+  asBook(book);
+  const { elapsed, at } = membersOf(clock);
+  if ([elapsed, at, state, report].every((each) => typeof each === "function")) return given;
+  throw new WrongUse("devices need { book, clock, state, report }", "wrong-option");
 }
 
 function rounded(values: Readonly<Record<string, Value>>, to: number): Record<string, Value> {
