@@ -369,7 +369,7 @@ describe("files", () => {
       mimeType: "application/zip",
       buffer: readFileSync(path),
     });
-    await example.page.waitForSelector("text=Opened 15 files.");
+    await example.page.waitForSelector("text=Opened 16 files.");
   });
 
   test("works without a network once it is loaded", async () => {

@@ -129,6 +129,24 @@ export interface TokenDefinition {
   may?: TokenRight[] | undefined;
 }
 
+/** A certificate and its key, in PEM. */
+export interface CertificateDefinition {
+  /** The file of the certificate, with those that vouch for it. */
+  certificate: string;
+  /** The file of its key. */
+  key: string;
+}
+
+/** Phrases and replies as messages. */
+export interface VoiceTopicsDefinition {
+  /** The broker. */
+  over: string;
+  /** The topic of phrases; `$voicepoint` stands for the voicepoint. */
+  hear: string;
+  /** The topic of replies. */
+  say: string;
+}
+
 /** Where a live home listens. */
 export interface DoorsDefinition {
   /** The address to listen at; this machine alone when left out. */
@@ -136,7 +154,7 @@ export interface DoorsDefinition {
   /** The port. */
   port?: number | undefined;
   /** Files of a certificate and its key. */
-  tls?: { certificate: string; key: string } | undefined;
+  tls?: CertificateDefinition | undefined;
   /** Why it listens without TLS beyond this machine. */
   plain?: string | undefined;
   /** Names by which it is called. */
@@ -146,7 +164,7 @@ export interface DoorsDefinition {
   /** Who may call, by name. */
   tokens?: Record<string, TokenDefinition | string> | undefined;
   /** Phrases and replies as messages. */
-  voice?: { over: string; hear: string; say: string } | undefined;
+  voice?: VoiceTopicsDefinition | undefined;
   /** Whether the page to try addresses stays; it never does. */
   page?: boolean | undefined;
 }
