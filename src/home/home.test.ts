@@ -403,8 +403,9 @@ describe("devices that misbehave", () => {
 
   test("a value is rounded by the device", () => {
     const simulated = simulate(demo, { faults: { "kiln-vent": { fault: "rounds", to: 25 } } });
-    simulated.perform(demo.hear("kiln vent to forty percent"));
+    const { reply } = simulated.perform(demo.hear("kiln vent to forty percent"));
     expect(simulated.states()["kiln-vent"]).toMatchObject({ speed: 50 });
+    expect(reply).toBe("kiln vent: speed 50 %.");
   });
 
   test("the failed branch runs, and the steps after it", () => {

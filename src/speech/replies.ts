@@ -1,4 +1,4 @@
-import type { Conclusion, HeardCommand, Slots } from "../commands/outcome.ts";
+import type { Conclusion, HeardCommand, Question, Slots } from "../commands/outcome.ts";
 import { intentOf } from "../commands/outcome.ts";
 import { isKnown, knownOf } from "../model/known.ts";
 import { phrases } from "../pattern/phrases.ts";
@@ -23,7 +23,13 @@ export function replyTo(speech: Speech, outcome: Conclusion, failed: Failed = no
   switch (outcome.outcome) {
     case "answer":
     case "act": {
-      const replies = outcome.commands.map((each) => replyToCommand(speech, each, failed));
+      const { commands } = outcome;
+      const replies = commands.map((each) => {
+        // What is asked twice in one breath has come to the last of it.
+        const others = commands.filter((other) => other !== each);
+        const again = new Set(others.flatMap(({ effects }) => effects.map(({ device }) => device)));
+        return replyToCommand(speech, each, { failed, again });
+      });
       return replies.join(" ");
     }
     case "offer": {
@@ -52,7 +58,14 @@ export function replyTo(speech: Speech, outcome: Conclusion, failed: Failed = no
   }
 }
 
-function replyToCommand(speech: Speech, command: HeardCommand, failed: Failed): string {
+/** Devices that did not answer, and those that other commands were about as well. */
+interface Came {
+  failed: Failed;
+  again: ReadonlySet<string>;
+}
+
+function replyToCommand(speech: Speech, command: HeardCommand, came: Came): string {
+  const { failed } = came;
   const { book, pack, language } = speech;
   if (command.questions) {
     const answers = command.questions.map((each) => answerQuestion(speech, each));
@@ -73,7 +86,13 @@ function replyToCommand(speech: Speech, command: HeardCommand, failed: Failed): 
   const reply = written ? speakReply(speech, written, values, results) : pack.replies.act;
   const isOwn = written?.origin === "phrasebook";
   const left = isOwn ? [] : leftOut(book, command, results.done);
-  const whole = tellsFailures(written) ? reply : told(speech, reply, results, left);
+  const landed = tellsStates(written) ? [] : landedElsewhere(speech, command, came);
+  const isTrue = landed.length < results.done.length || landed.length === 0;
+  const actual = landed.map((each) => answerQuestion(speech, each));
+  const whole = [
+    ...(isTrue ? [tellsFailures(written) ? reply : told(speech, reply, results, left)] : []),
+    ...actual,
+  ].join(" ");
   const when = command.when ?? command.effects[0]?.when;
   return when ? withWhen(speech, when, whole) : whole;
 }
@@ -91,6 +110,33 @@ export interface Results {
 /** Whether a reply speaks of what failed itself, so that nothing is put after it. */
 export function tellsFailures(reply: Reply | undefined): boolean {
   return reply?.text.includes("$failed") === true;
+}
+
+/** Whether a reply tells what devices have come to by itself. */
+function tellsStates(reply: Reply | undefined): boolean {
+  return reply !== undefined && reply.states.length > 0;
+}
+
+/** Devices that did what they were asked, and came to another value: each as the question what that is. */
+function landedElsewhere(
+  { book, states }: Speech,
+  { effects, when }: HeardCommand,
+  { failed, again }: Came,
+): Question[] {
+  if (when) return [];
+  return effects.flatMap((effect): Question[] => {
+    const { device } = effect;
+    if (!("set" in effect) || effect.when || failed.has(device) || again.has(device)) {
+      return [];
+    }
+    const is = states(device);
+    const other = Object.entries(effect.set).find(
+      ([property, value]) => is?.[property] !== undefined && is[property] !== value,
+    );
+    const known = book.devices.get(device);
+    if (!other || !known || !isKnown(known)) return [];
+    return [{ form: "value", devices: [device], property: other[0] }];
+  });
 }
 
 /** To speech, what it is barred from does not exist. */

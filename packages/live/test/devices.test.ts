@@ -94,7 +94,7 @@ describe("a reply is true", () => {
 
   test("of one that rounds", async () => {
     home.house.fault("fan", { fault: "rounds", to: 50 });
-    await say("set the fan to 60 percent");
+    expect((await say("set the fan to 60 percent")).reply).toBe("fan: speed 50 %.");
     expect(home.live.home.states()["fan"]).toMatchObject({ speed: 50 });
   });
 
