@@ -11,7 +11,7 @@ import {
   valuesOrdered,
 } from "calm-phrase";
 import { type Connections, openConnections } from "./connections.ts";
-import { machineTime } from "./house-time.ts";
+import { machineTime } from "calm-phrase/node";
 import { type LogFile, openLogFile } from "./log-file.ts";
 import { createMetrics, type Metrics } from "./metrics.ts";
 import { type Reach, createReach } from "./reach.ts";
@@ -56,7 +56,7 @@ export interface Live {
 
 /** Connects a home to its devices, and goes on from what was kept of it. */
 export async function startLive(book: Book, options: LiveStart = {}): Promise<Live> {
-  const { time = machineTime, logins = {}, patience = 3, states } = options;
+  const { time = machineTime(), logins = {}, patience = 3, states } = options;
   const log = options.log === undefined ? silentLog : openLogFile({ path: options.log });
   const store = options.store === undefined ? undefined : openStore(options.store);
   const metrics = createMetrics();

@@ -6,15 +6,15 @@ import {
   type Listening,
   type LiveHome,
   type Message,
-  type OrderMessage,
   type State,
   type TimeSource,
   type Value,
   valuesOrdered,
 } from "calm-phrase";
 import type { Connections, Sent } from "./connections.ts";
-import { fromDevice, toDevice } from "./mapping.ts";
+import { fromDevice } from "./mapping.ts";
 import { atPointer, jsonOrText } from "./pointer.ts";
+import { messagesFor, resultOf } from "./ordering.ts";
 import { askWeb } from "./web.ts";
 
 /** The devices of a home, reached as its bindings say. */
@@ -49,8 +49,6 @@ const lookAgain = 0.25;
 /** Seconds between two looks at what is on its way, and until it is looked at no more often than usual. */
 const lookOnWay = 1;
 const longestWay = 600;
-/** How far from what was asked a number may be that is still meant to be it: a share of its range. */
-const nearEnough = 0.15;
 
 export interface ReachOptions {
   book: Book;
@@ -64,6 +62,8 @@ export interface ReachOptions {
 export function createReach({ book, connections, time, unread }: ReachOptions): Reach {
   const waiting = new Map<string, Set<Waiting>>();
   const absent = new Set<string>();
+  /** What calls off all that is to be looked at later. */
+  const coming = new Set<() => void>();
   let isOpen = true;
   let home: Pick<LiveHome, "report"> | undefined;
   let asked = 0;
@@ -107,9 +107,16 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
     return found;
   };
 
+  const later = (seconds: number, act: () => void): void => {
+    if (!isOpen) return;
+    const cancel = time.after(seconds, () => {
+      coming.delete(cancel);
+      act();
+    });
+    coming.add(cancel);
+  };
   const lookOften = (binding: Binding, names: readonly string[], seconds: number): void => {
-    time.after(seconds, () => {
-      if (!isOpen) return;
+    later(seconds, () => {
       void counted(() => lookAt(binding, names));
       lookOften(binding, names, seconds);
     });
@@ -119,8 +126,8 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
   const followWay = (binding: Binding, property: string, wanted: Value): void => {
     const until = time.now() + longestWay;
     const look = (): void => {
-      time.after(lookOnWay, () => {
-        if (!isOpen || time.now() > until) return;
+      later(lookOnWay, () => {
+        if (time.now() > until) return;
         void counted(() => lookAt(binding, [property])).then((found) => {
           if (found.get(property) !== wanted) look();
         });
@@ -133,7 +140,7 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
   const confirmed = (
     binding: Binding,
     property: string,
-    wanted: Value,
+    { wanted, before }: { wanted: Value; before: Value | undefined },
   ): { told: Promise<Value | undefined>; stop: () => void } => {
     const { device, within } = binding;
     const isMoving = binding.properties.get(property)?.moves === true;
@@ -155,7 +162,8 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
         heard(value) {
           last = value;
           if (value === wanted || isMoving) end(value);
-          else
+          // That it is as it was may be said by the way, before it has come to what was asked.
+          else if (value !== before)
             soon ??= setTimeout(
               () => {
                 end(last);
@@ -175,12 +183,19 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
   };
 
   /** Orders values, once. */
-  const orderOnce = async (binding: Binding, wanted: State): Promise<DeviceResult> => {
+  const orderOnce = async (
+    binding: Binding,
+    wanted: State,
+    before: State,
+  ): Promise<DeviceResult> => {
     const { device, within, connection } = binding;
     const messages = messagesFor(book, binding, wanted);
     if (typeof messages === "string") return { ok: false, what: messages };
     const watched = Object.entries(wanted).filter(([name]) => binding.properties.get(name)?.report);
-    const waits = watched.map(([name, value]) => [name, confirmed(binding, name, value)] as const);
+    const waits = watched.map(
+      ([name, value]) =>
+        [name, confirmed(binding, name, { wanted: value, before: before[name] })] as const,
+    );
     for (const { message, value } of messages) {
       const sent = await connections.send(connection, { message, value, within });
       if (sent.ok) continue;
@@ -238,7 +253,7 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
     const wanted = valuesOrdered(book, state, effect);
     let result: DeviceResult = { ok: false, what: "no answer" };
     for (let turn = 0; turn < binding.tries && !result.ok; turn++) {
-      result = await orderOnce(binding, wanted);
+      result = await orderOnce(binding, wanted, state);
     }
     return result;
   };
@@ -297,6 +312,8 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
       asked === 0 ? Promise.resolve() : new Promise((resolve) => whenQuiet.push(resolve)),
     close() {
       isOpen = false;
+      for (const cancel of coming) cancel();
+      coming.clear();
       home = undefined;
       whenQuiet = [];
     },
@@ -317,53 +334,6 @@ function placesOf(
     places.set(report.from, place);
   }
   return [...places.values()];
-}
-
-/** The messages that order values; those of one place are one. Or what cannot be ordered. */
-function messagesFor(
-  book: Book,
-  { device, properties }: Binding,
-  wanted: State,
-): { message: OrderMessage; value: unknown }[] | string {
-  const messages: { message: OrderMessage; value: unknown }[] = [];
-  for (const [name, value] of Object.entries(wanted)) {
-    const bound = properties.get(name);
-    const schema = book.devices.get(device)?.properties.get(name);
-    if (!bound?.order || !schema) return `nothing tells how its ${name} is ordered`;
-    messages.push({ message: bound.order, value: toDevice(bound.mapping, schema, value) });
-  }
-  return messages;
-}
-
-/** What a device made of an order, by what it told of each property. */
-function resultOf(
-  book: Book,
-  binding: Binding,
-  wanted: State,
-  told: ReadonlyMap<string, Value | undefined>,
-): DeviceResult {
-  const values: Record<string, Value> = {};
-  const heading: Record<string, Value> = {};
-  for (const [name, value] of Object.entries(wanted)) {
-    const bound = binding.properties.get(name);
-    if (!told.has(name)) {
-      values[name] = value;
-      continue;
-    }
-    const is = told.get(name);
-    if (is === undefined) return { ok: false, what: "no answer" };
-    if (bound?.moves === true && is !== value) heading[name] = value;
-    else if (is === value || isNear(book, binding.device, name, [value, is])) values[name] = is;
-    else return { ok: false, what: `its ${name} is ${String(is)}` };
-  }
-  return { ok: true, values, ...(Object.keys(heading).length > 0 && { heading }) };
-}
-
-/** Whether a number is the one that was asked for, as a device rounds it. */
-function isNear(book: Book, device: string, property: string, [one, other]: Value[]): boolean {
-  if (typeof one !== "number" || typeof other !== "number") return false;
-  const { minimum = 0, maximum = 0 } = book.devices.get(device)?.properties.get(property) ?? {};
-  return Math.abs(one - other) <= (maximum - minimum) * nearEnough;
 }
 
 /** Sends a message of a step out: to a topic of the first broker, or to a URL. */

@@ -1,29 +1,17 @@
 import { type ChildProcess, execFile, execFileSync, spawn } from "node:child_process";
 import { mkdtempSync, writeFileSync } from "node:fs";
-import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { promisify } from "node:util";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { openDoors } from "../src/index.ts";
-import { type Scene, scene, tokens, until } from "./scene.ts";
+import { type Scene, freePort, scene, tokens, until } from "./scene.ts";
 
 const run = promisify(execFile);
 const folder = mkdtempSync(join(tmpdir(), "calm-"));
 let broker: ChildProcess;
 let home: Scene;
 let url: string;
-
-/** A port that nobody listens at. */
-async function freePort(): Promise<number> {
-  const server = createServer();
-  await new Promise<void>((resolve) => {
-    server.listen(0, "127.0.0.1", resolve);
-  });
-  const address = server.address();
-  await new Promise((resolve) => server.close(resolve));
-  return typeof address === "object" && address ? address.port : 0;
-}
 
 /** A broker of somebody else's, with a login. */
 async function startOther(port: number): Promise<ChildProcess> {

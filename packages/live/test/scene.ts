@@ -1,4 +1,5 @@
 import { mkdtempSync, readFileSync } from "node:fs";
+import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { type Book, readPhrasebook } from "calm-phrase";
@@ -186,4 +187,15 @@ export async function until(holds: () => boolean, seconds = 5): Promise<void> {
     if (Date.now() > end) throw new Error(`it never came to that: ${String(holds)}`);
     await new Promise((resolve) => setTimeout(resolve, 10));
   }
+}
+
+/** A port that nobody listens at. */
+export async function freePort(): Promise<number> {
+  const server = createServer();
+  await new Promise<void>((resolve) => {
+    server.listen(0, "127.0.0.1", resolve);
+  });
+  const address = server.address();
+  await new Promise((resolve) => server.close(resolve));
+  return typeof address === "object" && address ? address.port : 0;
 }

@@ -11,7 +11,7 @@ import {
   simulateDevices,
 } from "calm-phrase";
 import { type Broker, connectBroker } from "../broker.ts";
-import { machineTime } from "../house-time.ts";
+import { machineTime } from "calm-phrase/node";
 import { fromDevice, toDevice } from "../mapping.ts";
 import { valueIn } from "./order-text.ts";
 import { type WebHouse, startWebHouse } from "./web-house.ts";
@@ -49,7 +49,7 @@ export interface HouseOptions {
 /** Starts a house on loopback, with web services of its own. */
 export async function startHouse(
   book: Book,
-  { brokers: urls, login, time = machineTime }: HouseOptions,
+  { brokers: urls, login, time = machineTime() }: HouseOptions,
 ): Promise<House> {
   const brokers = new Map<string, Broker>();
   for (const [id, url] of Object.entries(urls)) brokers.set(id, connectBroker({ url, login }));

@@ -60,7 +60,8 @@ async function tryPhrases(book: Book, house: House, asked: Ask): Promise<boolean
     const before = house.orders().length;
     const answer = await asked("/hear", { text, ...(at !== undefined && { at }) });
     say(`“${text}”`);
-    say(`  ${String(answer["outcome"])}: ${String(answer["told"])}`);
+    const [outcome, told] = [String(answer["outcome"]), String(answer["told"])];
+    say(`  ${told.startsWith(outcome) ? told : `${outcome}: ${told}`}`);
     for (const order of house.orders().slice(before)) say(`  arrived: ${order}`);
     say(`  says “${String(answer["reply"])}”\n`);
     isGood &&= ["act", "answer"].includes(String(answer["outcome"]));
