@@ -27,6 +27,7 @@ export { describeOutcome } from "./commands/describe.ts";
 export { checkPhrasebook } from "./survey/check.ts";
 export { type SayableDevice, listSayable } from "./survey/sayable.ts";
 export { effectsOf, grant, outcomeVersion } from "./commands/outcome.ts";
+export { loopbackNames, tokenRights } from "./model/outside.ts";
 export { canHold, inUnit, nearestHeld, valuesOrdered } from "./home/device-values.ts";
 export { tellReason, type Lack, type Reason } from "./model/reason.ts";
 export type { CallInput, Called } from "./home/calls.ts";

@@ -6,6 +6,7 @@ import { tellReason } from "../model/reason.ts";
 import type { Phrasebook } from "../phrasebook/model.ts";
 import type { Slot } from "../slot-types/slot.ts";
 import { membersOf, shown, textsOf } from "../source/border.ts";
+import { noSlots } from "./begin.ts";
 import { type Cause, unspoken } from "./cause.ts";
 import type { Code } from "./conversation/code.ts";
 import type { Performed } from "./scene.ts";
@@ -71,7 +72,7 @@ function causeOf(book: Phrasebook, { runs, slots, guard }: Address): Cause {
 }
 
 function slotsOf({ intents, routines }: Phrasebook, id: string): ReadonlyMap<string, Slot> {
-  return (routines.get(id) ?? intents.get(id))?.slots ?? new Map<string, Slot>();
+  return (routines.get(id) ?? intents.get(id) ?? noSlots).slots;
 }
 
 function readSlots(

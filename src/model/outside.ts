@@ -93,6 +93,9 @@ export interface Address {
   at: Position;
 }
 
+/** What this machine calls itself. */
+export const loopbackNames: readonly string[] = ["127.0.0.1", "localhost", "::1", "[::1]"];
+
 export const tokenRights = ["hear", "call", "follow"] as const;
 
 /** What somebody with a token may do: have phrases heard, call addresses, follow what happens. */

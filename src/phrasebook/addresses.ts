@@ -1,5 +1,11 @@
 import type { Cursor } from "../document/cursor.ts";
-import { type Address, type Doors, type Token, tokenRights } from "../model/outside.ts";
+import {
+  type Address,
+  type Doors,
+  type Token,
+  loopbackNames,
+  tokenRights,
+} from "../model/outside.ts";
 import type { Value } from "../model/property.ts";
 import { given } from "../source/given.ts";
 import type { Slot } from "../slot-types/slot.ts";
@@ -45,9 +51,6 @@ function isNeeded(slot: Slot): boolean {
 
 const usualPort = 8437;
 
-/** Names of this machine for itself. */
-const loopback: ReadonlySet<string> = new Set(["127.0.0.1", "::1", "localhost"]);
-
 /** Where a live home listens; nowhere where any of it could not be read. */
 export function readDoors(
   cursor: Cursor<DoorsDefinition>,
@@ -64,7 +67,7 @@ export function readDoors(
     const fix = "take it out: calm-phrase live --page opens it for fifteen minutes";
     cursor.key("page").report("page-stays", message, fix);
   }
-  const isBeyond = !loopback.has(host);
+  const isBeyond = !loopbackNames.includes(host);
   if (isBeyond && tokens.length === 0) {
     const fix = "write tokens:, as calm-phrase live token prints them";
     cursor.key("host").report("door-open", `${host} is open to others without a token`, fix);

@@ -23,6 +23,8 @@ export interface Connections {
   look: (connection: string, listening: Listening, within: number) => Promise<Sent>;
   /** Resolves once all brokers are there, or after some seconds. */
   ready: (seconds: number) => Promise<void>;
+  /** Resolves once the brokers that are there have taken all that is listened to. */
+  listening: () => Promise<void>;
   /** Whether each is there; a web service is, as far as anybody knows. */
   states: () => { id: string; url: string; isThere: boolean }[];
   brokerOf: (connection: string) => Broker | undefined;
@@ -84,6 +86,10 @@ export function openConnections(
       const late = new Promise((resolve) => (timer = setTimeout(resolve, seconds * 1000)));
       await Promise.race([late, Promise.all([...brokers.values()].map((each) => each.ready()))]);
       clearTimeout(timer);
+    },
+    async listening() {
+      const there = [...brokers.values()].filter((broker) => broker.isConnected());
+      await Promise.all(there.map((broker) => broker.ready()));
     },
     states: () =>
       [...connections.values()].map(({ id, url }) => ({

@@ -1,4 +1,4 @@
-import type { Doors, Token, TokenRight } from "calm-phrase";
+import { type Doors, type Token, type TokenRight, loopbackNames } from "calm-phrase";
 import type { FastifyInstance, FastifyReply, FastifyRequest } from "fastify";
 import { ownerOf } from "./secrets.ts";
 
@@ -8,16 +8,13 @@ export interface Refusal {
   why: string;
 }
 
-/** Names of this machine for itself. */
-const loopback = ["127.0.0.1", "localhost", "[::1]", "::1"];
-
 /** Turns away what calls this home by another name, and pages that it does not know. */
 export function guardNames(
   server: FastifyInstance,
   { host, hosts, origins }: Pick<Doors, "host" | "hosts" | "origins">,
   refused: (why: string) => void,
 ): void {
-  const names = new Set([...loopback, host, ...hosts].map((name) => name.toLowerCase()));
+  const names = new Set([...loopbackNames, host, ...hosts].map((name) => name.toLowerCase()));
   const known = new Set(origins);
   server.addHook("onRequest", async (request, reply) => {
     const written = (request.headers.host ?? "").toLowerCase();

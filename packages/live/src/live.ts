@@ -109,7 +109,7 @@ export async function startLive(book: Book, options: LiveStart = {}): Promise<Li
   isPast = false;
   reach.begin(home);
   listenToVoice({ book, home, connections, metrics });
-  await connections.ready(patience);
+  await connections.listening();
   return {
     book,
     home,

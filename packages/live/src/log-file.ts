@@ -22,8 +22,14 @@ const kept = 4;
 export function openLogFile({ path, most = 10_000_000 }: LogFileOptions): LogFile {
   let last = lastNumber(path);
   const stream = pino.destination({ dest: path, sync: true, mkdir: true });
-  const log = pino({ base: null, timestamp: pino.stdTimeFunctions.isoTime }, stream);
   let size = existsSync(path) ? statSync(path).size : 0;
+  const counted = {
+    write(line: string): void {
+      size += line.length;
+      stream.write(line);
+    },
+  };
+  const log = pino({ base: null, timestamp: pino.stdTimeFunctions.isoTime }, counted);
   const turn = (): void => {
     for (let at = kept; at > 0; at--) {
       const from = at === 1 ? path : `${path}.${at - 1}`;
@@ -35,7 +41,6 @@ export function openLogFile({ path, most = 10_000_000 }: LogFileOptions): LogFil
   const put = (line: Record<string, unknown>): void => {
     if (size > most) turn();
     log.info(line);
-    size += JSON.stringify(line).length + 50;
   };
   return {
     write({ time, event }) {

@@ -4,7 +4,7 @@ import { toDevice } from "./mapping.ts";
 /** How far from what was asked a number may be that is still meant to be it: a share of its range. */
 const nearEnough = 0.15;
 
-/** The messages that order values; those of one place are one. Or what cannot be ordered. */
+/** The messages that order values, one for each; or what cannot be ordered. */
 export function messagesFor(
   book: Book,
   { device, properties }: Binding,

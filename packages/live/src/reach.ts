@@ -202,16 +202,12 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
       for (const [, { stop }] of waits) stop();
       return sent;
     }
-    const looking = setInterval(() => void lookAll(), lookAgain * 1000);
     const isWeb = book.connections.get(connection)?.protocol === "http";
-    const lookAll = async (): Promise<void> => {
-      if (!isWeb) return;
-      await lookAt(
-        binding,
-        watched.map(([name]) => name),
-      );
-    };
-    void lookAll();
+    const names = watched.map(([name]) => name);
+    const lookAll = (): void => void lookAt(binding, names);
+    // A web service tells nothing by itself.
+    const looking = isWeb ? setInterval(lookAll, lookAgain * 1000) : undefined;
+    if (isWeb) lookAll();
     const told = new Map<string, Value | undefined>();
     for (const [name, { told: value }] of waits) told.set(name, await value);
     clearInterval(looking);

@@ -20,16 +20,19 @@ export interface Shadow {
   end: () => readonly Compared[];
 }
 
+interface Comparing {
+  text: string;
+  would: Record<string, Value>;
+  done: Record<string, Value>;
+}
+
 /** Seconds in which what a phrase brings is done. */
 const window = 10;
 
 export function createShadow(time: TimeSource, note: LogFile["note"]): Shadow {
   const all: Compared[] = [];
-  const open = new Set<{
-    text: string;
-    would: Record<string, Value>;
-    done: Record<string, Value>;
-  }>();
+  /** What is being compared, each with what calls its end off. */
+  const open = new Map<Comparing, () => void>();
   const close = ({ text, would, done }: Omit<Compared, "verdict">): void => {
     const [wanted, real] = [Object.entries(would), Object.entries(done)];
     const isSame =
@@ -42,24 +45,28 @@ export function createShadow(time: TimeSource, note: LogFile["note"]): Shadow {
   return {
     happened(event) {
       if (event.event === "heard") {
-        const begun = { text: event.text, would: {}, done: {} };
-        open.add(begun);
-        time.after(window, () => {
-          if (open.delete(begun)) close(begun);
-        });
+        const begun: Comparing = { text: event.text, would: {}, done: {} };
+        const end = (): void => {
+          open.delete(begun);
+          close(begun);
+        };
+        open.set(begun, time.after(window, end));
       } else if (event.event === "changed") {
-        for (const each of open) each.done[`${event.device} ${event.property}`] = event.to;
+        for (const each of open.keys()) each.done[`${event.device} ${event.property}`] = event.to;
       }
     },
     ordered(device, values) {
       // What is ordered belongs to what was heard last.
-      const last = [...open].at(-1);
+      const last = [...open.keys()].at(-1);
       for (const [property, value] of Object.entries(values)) {
         if (last) last.would[`${device} ${property}`] = value;
       }
     },
     end() {
-      for (const each of open) close(each);
+      for (const [each, cancel] of open) {
+        cancel();
+        close(each);
+      }
       open.clear();
       return all;
     },

@@ -1,4 +1,4 @@
-import type { Book, Doors, TokenRight } from "calm-phrase";
+import { type Book, type Doors, tokenRights } from "calm-phrase";
 import type { Opened } from "calm-phrase/node";
 import { openDoors } from "../doors.ts";
 import { startLive } from "../live.ts";
@@ -92,8 +92,6 @@ function doorsFor({ doors }: Book, hash: string): Doors {
   const open = { host: "127.0.0.1", port: 0, hosts: [], origins: [], tokens: [token], at };
   return { ...open, ...(doors?.voice && { voice: doors.voice }) };
 }
-
-const tokenRights: readonly TokenRight[] = ["hear", "call", "follow"];
 
 async function ask(url: string, token: string, body: object): Promise<Record<string, unknown>> {
   const answer = await fetch(url, {
