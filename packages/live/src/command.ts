@@ -3,7 +3,8 @@ import { WrongUse } from "calm-phrase";
 import { openPhrasebook } from "calm-phrase/node";
 import { openDoors } from "./doors.ts";
 import { startLive } from "./live.ts";
-import { type OpenPage, openPage } from "./page.ts";
+import { createOpened } from "./opened.ts";
+import { openPage } from "./page.ts";
 import { newSecret } from "./secrets.ts";
 import { printCompared } from "./shadow.ts";
 import { printStartup, startupReport } from "./startup.ts";
@@ -106,31 +107,27 @@ async function run(options: RunOptions): Promise<number> {
     return 1;
   }
   const { keep: store, log, shadow } = options;
-  const live = await startLive(book, { store, log, shadow, logins: process.env });
-  const { doors } = book;
-  const folder = options.in ?? ".";
-  const open = doors ? [await openDoors(live, doors, { folder })] : [];
-  const page = options.page === true ? await openPage(live) : undefined;
-  const report = startupReport(live, open);
-  process.stdout.write(
-    options.json === true ? `${JSON.stringify(report, null, 2)}\n` : `${printStartup(report)}\n`,
-  );
-  if (page) process.stdout.write(`  page       ${page.url}\n             until ${page.until}\n`);
-  live.note("started", { doors: open.map(({ url }) => url) });
-  await stopped();
-  if (live.shadow) process.stdout.write(`${printCompared(live.shadow.end())}\n`);
-  await end(page, open, live);
-  return 0;
-}
-
-async function end(
-  page: OpenPage | undefined,
-  open: readonly { close: () => Promise<void> }[],
-  live: { close: () => Promise<void> },
-): Promise<void> {
-  await page?.close();
-  for (const door of open) await door.close();
-  await live.close();
+  const { kept, close } = createOpened();
+  try {
+    const live = kept(await startLive(book, { store, log, shadow, logins: process.env }));
+    const { doors } = book;
+    const folder = options.in ?? ".";
+    const open = doors ? [kept(await openDoors(live, doors, { folder }))] : [];
+    const urls = open.map(({ url }) => url);
+    const page = options.page === true ? kept(await openPage(live, { door: urls[0] })) : undefined;
+    const report = startupReport(live, open);
+    const told = options.json === true ? JSON.stringify(report, null, 2) : printStartup(report);
+    process.stdout.write(`${told}\n`);
+    if (page) {
+      process.stdout.write(`  page       ${page.url}\n             until ${page.until}\n`);
+    }
+    live.note("started", { doors: urls });
+    await stopped();
+    if (live.shadow) process.stdout.write(`${printCompared(live.shadow.end())}\n`);
+    return 0;
+  } finally {
+    await close();
+  }
 }
 
 /** Resolves once somebody asks the process to end. */

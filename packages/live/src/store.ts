@@ -1,3 +1,4 @@
+import { mkdirSync } from "node:fs";
 import type { HomeSnapshot, Keeper, Received, Rest } from "calm-phrase";
 import { open } from "lmdb";
 
@@ -15,6 +16,8 @@ type Kept = { base: Rest } | { received: Received };
 
 /** @param folder Where it is kept; made where it is not there. */
 export function openStore(folder: string): Store {
+  // What cannot be made is told by the system, and not tried for ever.
+  mkdirSync(folder, { recursive: true });
   const db = open<Kept, string | number>({ path: folder, encoding: "json" });
   let next = 0;
   while (db.get(next) !== undefined) next++;

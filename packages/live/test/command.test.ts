@@ -1,6 +1,7 @@
 import { type ChildProcess, execFile, spawn } from "node:child_process";
 import { once } from "node:events";
 import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { promisify } from "node:util";
@@ -97,4 +98,15 @@ test("wrong use is told, and so is a phrasebook that is not in order", async () 
     code: 1,
     stderr: expect.stringContaining("0.0.0.0 is open to others without a token") as unknown,
   });
+
+  // A port that somebody else has: told, and nothing is left running.
+  const port = await freePort();
+  const other = createServer();
+  await new Promise<void>((resolve) => other.listen(port, "127.0.0.1", resolve));
+  writeFileSync(join(folder, "home.yaml"), `doors: { port: ${port} }\n`);
+  await expect(live("--in", folder)).rejects.toMatchObject({
+    code: 2,
+    stderr: expect.stringContaining("EADDRINUSE") as unknown,
+  });
+  await new Promise((resolve) => other.close(resolve));
 });

@@ -1,6 +1,7 @@
 import { type Book, type Doors, tokenRights } from "calm-phrase";
 import type { Opened } from "calm-phrase/node";
 import { openDoors } from "../doors.ts";
+import { createOpened } from "../opened.ts";
 import { startLive } from "../live.ts";
 import { newSecret } from "../secrets.ts";
 import { startBroker } from "./broker.ts";
@@ -21,11 +22,7 @@ const phrases = [
  * @returns The exit code: 1 where something did not come to what it should.
  */
 export async function tryOut({ book }: Opened): Promise<number> {
-  const opened: (() => Promise<void>)[] = [];
-  const kept = <T extends { close: () => Promise<void> }>(each: T): T => {
-    opened.unshift(each.close);
-    return each;
-  };
+  const { kept, close } = createOpened();
   try {
     const broker = kept(await startBroker());
     const brokers = Object.fromEntries(
@@ -47,7 +44,7 @@ export async function tryOut({ book }: Opened): Promise<number> {
     );
     return isHeard && isCalled ? 0 : 1;
   } finally {
-    for (const close of opened) await close();
+    await close();
   }
 }
 
