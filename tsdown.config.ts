@@ -8,6 +8,7 @@ const shared: UserConfig = {
     exchange: "src/exchange/index.ts",
     reports: "src/reports/index.ts",
     edits: "src/edits/index.ts",
+    mishearing: "src/mishearing/index.ts",
     node: "src/node/index.ts",
     vitest: "src/vitest/index.ts",
     cli: "src/cli/main.ts",

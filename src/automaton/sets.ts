@@ -28,10 +28,10 @@ export interface Sets {
 }
 
 /** Sets that are kept; when there are more, all are forgotten and made again as needed. */
-const mostSets = 20_000;
+const usuallyKept = 20_000;
 
 /** The subset construction over a network, done as far as utterances need it. */
-export function createSets(network: Network): Sets {
+export function createSets(network: Network, mostSets = usuallyKept): Sets {
   let kept = new Map<string, StateSet>();
 
   const allStarts = network.starts.flat();

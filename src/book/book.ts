@@ -67,7 +67,16 @@ export function openBook(
   sources: readonly Source[],
   found: readonly Finding[] = [],
 ): Book {
-  const book = readSources(knowledge, readGiven(sources), found);
+  return rebound(readSources(knowledge, readGiven(sources), found));
+}
+
+/** The same phrasebook, with somebody who is told what of it comes to be used. */
+export function watched(book: Book, witness: Witness): Book {
+  return rebound({ ...book, witness });
+}
+
+/** A phrasebook that hears by itself. */
+export function rebound(book: Phrasebook): Book {
   const opened: Book = {
     ...book,
     hear: (text, context = {}) => hearUtterance(opened, text, context),
@@ -76,18 +85,6 @@ export function openBook(
   };
   known.add(opened);
   return opened;
-}
-
-/** The same phrasebook, with somebody who is told what of it comes to be used. */
-export function watched(book: Book, witness: Witness): Book {
-  const same: Book = {
-    ...book,
-    witness,
-    hear: (text, context = {}) => hearUtterance(same, text, context),
-    reply: (heard, states) => madeOf("outcome", () => replyToHeard(same, heard, states)),
-  };
-  known.add(same);
-  return same;
 }
 
 /** The phrasebooks that were read. */

@@ -5,6 +5,7 @@ import { Argument, Command, CommanderError, Option } from "commander";
 import { exit } from "./exit.ts";
 import { packageVersion } from "./version.ts";
 import {
+  amountOf,
   countOf,
   dateOf,
   durationOf,
@@ -22,6 +23,7 @@ import type { CheckOptions } from "./check.ts";
 import type { HearOptions } from "./hear.ts";
 import type { SayableOptions } from "./sayable.ts";
 import type { CompareOptions } from "./compare.ts";
+import type { MishearOptions } from "./mishear.ts";
 import type { SuggestOptions } from "./suggest.ts";
 import type { TestOptions } from "./test.ts";
 import type { DayOptions, RunOptions } from "./timeline.ts";
@@ -178,6 +180,34 @@ Examples:
     .action(async (before: string | undefined, options: CompareOptions) => {
       const { compare } = await import("./compare.ts");
       done(await compare(before, options));
+    });
+
+  opening(program.command("mishear"))
+    .description("find what phrases and names may be taken for by their sound")
+    .option("--names", "tell only which names sound alike")
+    .option("--open", "draw slips of a recogniser that is held to no grammar, and hear them")
+    .option("--language <tag...>", "only phrases in these languages, such as de")
+    .option(
+      "--within <distance>",
+      "how far sounds may be apart: 0 the same, 1 well apart; 1.2 when left out",
+      amountOf,
+    )
+    .option("--seed <number>", "decides which slips are drawn with --open", countOf)
+    .option("--remedies <count>", "for how many of the worst to try what helps; 8", countOf)
+    .option("--at-most-unsafe <count>", "fail when more is unsafe", countOf)
+    .option("--html <file>", "write a page with a map of names by sound as well")
+    .option("--json", `print what was found ${jsonForm}`)
+    .addHelpText(
+      "after",
+      `
+Examples:
+  calm-phrase mishear
+  calm-phrase mishear --names --language de
+  calm-phrase mishear --at-most-unsafe 0 --html sounds.html`,
+    )
+    .action(async (options: MishearOptions) => {
+      const { mishear } = await import("./mishear.ts");
+      done(await mishear(options));
     });
 
   opening(program.command("sayable"))

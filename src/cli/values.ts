@@ -36,6 +36,12 @@ export function countOf(text: string): number {
   throw new InvalidArgumentError("Write a whole number.");
 }
 
+/** A number that need not be whole, such as 1.2. */
+export function amountOf(text: string): number {
+  if (/^\d+(?:\.\d+)?$/.test(text)) return Number(text);
+  throw new InvalidArgumentError("Write a number, such as 1.2.");
+}
+
 /** How many there are to be of something, of which there has to be one. */
 export function someOf(text: string): number {
   const count = countOf(text);

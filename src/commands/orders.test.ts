@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { grammarOf } from "../exchange/home-grammar.ts";
+import { grammarOf } from "../grammar/home-grammar.ts";
 import { readPhrasebook } from "../book/read.ts";
 import { simulate } from "../home/simulated/simulate.ts";
 import { phrases } from "../pattern/phrases.ts";
@@ -80,7 +80,7 @@ test("a function is given the ids of devices, whatever gathers them and sets it 
   for (const slots of seen) expect(slots).toEqual({ target: ["lamp", "spots"] });
 });
 
-test("what can be set is heard, listed and in the grammar, and what can only be read is in none", () => {
+test("what can be set is heard, listed and in the grammar, and what can only be read is refused", () => {
   const book = readPhrasebook([
     {
       path: "home.yaml",
@@ -112,5 +112,4 @@ intents:
     if (moistened.length >= 100) break;
   }
   expect(moistened).toContain("moisten meter");
-  expect(moistened.filter((text) => text.includes("probe"))).toEqual([]);
 });

@@ -60,7 +60,7 @@ const places = { rooms: "room", zones: "zone", groups: "group" } as const;
 /** Sections of a file in which nothing decides on guards. */
 const harmless: ReadonlySet<string> = new Set([
   ...["phrasebook", "languages", "address", "place", "code", "voicepoints", "people"],
-  ...["vocabulary", "colours", "fragments", "intents", "routines"],
+  ...["vocabulary", "colours", "pronunciations", "fragments", "intents", "routines"],
   ...["connections", "bindings", "sources"],
 ]);
 

@@ -5,7 +5,7 @@ export { type ThingDescription, devicesFromThings } from "./things.ts";
 export type { SkippedPart, Taken } from "./taken.ts";
 export { type GrammarRead, readGrammar } from "./read-grammar.ts";
 export { definitionFromGrammar } from "./grammar-definition.ts";
-export { grammarOf } from "./home-grammar.ts";
+export { grammarOf } from "../grammar/home-grammar.ts";
 export { printJsgf } from "./jsgf.ts";
 export { printSrgsXml } from "./srgs.ts";
 export { type Merged, mergeSections, printYaml } from "./merge.ts";

@@ -1,5 +1,6 @@
 import { toCardinal, toOrdinal } from "n2words/nl-NL";
 import type { LanguagePack } from "./pack.ts";
+import { dutchSounds } from "./sounds/dutch.ts";
 import type { SunWords } from "./times.ts";
 
 const flick = "(zet | doe | schakel | maak)";
@@ -166,6 +167,7 @@ export const dutch: LanguagePack = {
       ["", "en"],
     ],
   },
+  sounds: dutchSounds,
   small: ["de", "het", "een", "mijn", "onze", "ons"],
   courtesies: {
     opening: [

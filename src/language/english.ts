@@ -1,5 +1,6 @@
 import { toCardinal, toOrdinal } from "n2words/en-GB";
 import type { LanguagePack } from "./pack.ts";
+import { englishSounds } from "./sounds/english.ts";
 import type { SunWords } from "./times.ts";
 
 const flick = "turn | switch | put | flick | power";
@@ -185,6 +186,7 @@ export const english: LanguagePack = {
       ["", "s"],
     ],
   },
+  sounds: englishSounds,
   small: ["the", "a", "an", "my", "our"],
   fillers: [
     "about",

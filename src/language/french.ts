@@ -1,5 +1,6 @@
 import { toCardinal, toOrdinal } from "n2words/fr-FR";
 import type { LanguagePack } from "./pack.ts";
+import { frenchSounds } from "./sounds/french.ts";
 import type { SunWords } from "./times.ts";
 
 const on = "(allume | allumez | allumer | active | activez | activer)";
@@ -184,6 +185,7 @@ export const french: LanguagePack = {
       ["", "s"],
     ],
   },
+  sounds: frenchSounds,
   small: ["le", "la", "les", "l", "un", "une", "mon", "ma", "mes", "notre", "nos"],
   courtesies: {
     opening: [

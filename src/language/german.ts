@@ -1,5 +1,6 @@
 import { toCardinal, toOrdinal } from "n2words/de-DE";
 import type { LanguagePack } from "./pack.ts";
+import { germanSounds } from "./sounds/german.ts";
 import type { SunWords } from "./times.ts";
 
 const flick = "(schalte | schalt | mache | mach | stelle | stell | knipse | knips)";
@@ -229,6 +230,7 @@ export const german: LanguagePack = {
       ["", "en"],
     ],
   },
+  sounds: germanSounds,
   small: ["der", "die", "das", "den", "dem", "des", "mein", "meine", "meinen", "unser", "unsere"],
   courtesies: {
     opening: [

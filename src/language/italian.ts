@@ -1,5 +1,6 @@
 import { toCardinal, toOrdinal } from "n2words/it-IT";
 import type { LanguagePack } from "./pack.ts";
+import { italianSounds } from "./sounds/italian.ts";
 
 const on = "(accendi | accenda | accendere | attiva | attivi | attivare)";
 const off = "(spegni | spenga | spegnere | disattiva | disattivi | disattivare)";
@@ -189,6 +190,7 @@ export const italian: LanguagePack = {
       ["e", "i"],
     ],
   },
+  sounds: italianSounds,
   small: ["il", "lo", "la", "i", "gli", "le", "l", "un", "uno", "una", "mio", "mia", "miei", "mie"],
   courtesies: {
     opening: [

@@ -1,4 +1,5 @@
 import type { Frames } from "./frames.ts";
+import type { SoundWords } from "./sounds.ts";
 import type { TimeWords } from "./times.ts";
 import type {
   AnswerReplies,
@@ -101,6 +102,8 @@ export interface LanguagePack {
   reasons: Said;
   /** Patterns of politeness that may open or close any phrase. */
   courtesies: { opening: readonly string[]; closing: readonly string[] };
+  /** How words sound by their letters; what may be misheard is told more roughly without it. */
+  sounds?: SoundWords;
   /** Replies for the outcomes that do not come from an intent. */
   replies: OutcomeReplies;
   refusals: Refusals;

@@ -1,5 +1,6 @@
 import { toCardinal, toOrdinal } from "n2words/es-ES";
 import type { LanguagePack } from "./pack.ts";
+import { spanishSounds } from "./sounds/spanish.ts";
 
 const on =
   "(enciende | encienda | encender | prende | prenda | activa | active | conecta | conecte)";
@@ -181,6 +182,7 @@ export const spanish: LanguagePack = {
       ["", "es"],
     ],
   },
+  sounds: spanishSounds,
   small: ["el", "la", "los", "las", "un", "una", "mi", "mis", "nuestro", "nuestra"],
   courtesies: {
     opening: [

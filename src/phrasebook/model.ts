@@ -1,3 +1,4 @@
+import type { Pronunciation } from "../model/pronunciation.ts";
 import type { Watcher } from "../document/sightings.ts";
 import type { Conditions } from "../model/condition.ts";
 import type {
@@ -56,6 +57,8 @@ export interface Phrasebook {
   people: ReadonlyMap<string, Person>;
   /** Names that the phrasebook gives to colours. */
   colours: readonly NamedColour[];
+  /** How words sound that are not said as they are written. */
+  pronunciations: readonly Pronunciation[];
   /** Nouns for kinds that the phrasebook adds. */
   kindNouns: readonly KindNoun[];
   /** What comes with Calm Phrase and with the parts that this phrasebook uses, besides its own. */

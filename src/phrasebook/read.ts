@@ -23,6 +23,7 @@ import { readIntent } from "./intents.ts";
 import type { Intent, Phrasebook, Routine } from "./model.ts";
 import { readGroups, readRooms, readVoicepoints, readZones, reportSharedIds } from "./places.ts";
 import { breakCircles, dropTooLarge } from "./references.ts";
+import { readPronunciations } from "./pronunciations.ts";
 import { readRoutine } from "./routines.ts";
 import type { KindDefinition } from "./definition/home.ts";
 import type { SourceOfNewsDefinition } from "./definition/outside.ts";
@@ -118,6 +119,9 @@ export function readSources(
       },
     ),
     colours: tops.flatMap(readColours),
+    pronunciations: tops.flatMap((top) =>
+      (top.given("pronunciations")?.entries() ?? []).flatMap(readPronunciations),
+    ),
     ...given({ place: readPlace(tops), code: single(tops, "code")?.value }),
     connections,
     bindings: readBindings(

@@ -1,5 +1,5 @@
 import { sequence } from "../pattern/build.ts";
-import { quantityType, recogniseQuantity, spelled } from "./quantities.ts";
+import { quantityType, recogniseQuantity, spelled, unitWords } from "./quantities.ts";
 
 /** Kelvin; a small number is one only with its unit. */
 export const colourTemperature = quantityType("colour-temperature", {
@@ -9,6 +9,6 @@ export const colourTemperature = quantityType("colour-temperature", {
   sample: (_, least = 3000) => `${least} K`,
   grammar: (writing) =>
     writing.define("kelvin", () =>
-      sequence(spelled(writing, 1000, 9900, 100), writing.said(writing.pack.units.kelvin)),
+      sequence(spelled(writing, 1000, 9900, 100), unitWords(writing, writing.pack.units.kelvin)),
     ),
 });

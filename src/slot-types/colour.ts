@@ -37,7 +37,10 @@ export const colour = {
       writing.define("colour", () =>
         choice([
           writing.said(Object.values(writing.pack.colours).flat()),
-          writing.said(Object.keys(colorNames)),
+          // They are words of English, which recognisers of other languages do not know.
+          writing.pack.language === "en"
+            ? writing.said(cssNames.map(({ said }) => said))
+            : undefined,
           writing.said(ofHome(writing).map(({ said }) => said)),
         ]),
       ),
@@ -48,6 +51,28 @@ interface Called {
   said: string;
   /** `#rrggbb`. */
   hex: string;
+}
+
+/** Names of CSS (CSS Color 4, section 6.1), as they are said. */
+const cssNames = Object.entries(colorNames).map(([name, [red, green, blue]]): Called => {
+  const hex = ((red << 16) | (green << 8) | blue).toString(16).padStart(6, "0");
+  return { said: apart(name), hex: `#${hex}` };
+});
+
+/** The same as they are written, in one word. */
+const cssWritten = cssNames.map(({ said, hex }): Called => ({
+  said: said.replaceAll(" ", ""),
+  hex,
+}));
+
+/** "Dark slate blue" for "darkslateblue": most end as another one, and begin with how it is. */
+function apart(name: string): string {
+  const how = /^(?:dark|light|medium|deep|pale|hot|dim)(?=..)/.exec(name)?.[0];
+  if (how !== undefined) return `${how} ${apart(name.slice(how.length))}`;
+  const last = Object.keys(colorNames).find(
+    (other) => name.endsWith(other) && name.length > other.length + 2,
+  );
+  return last === undefined ? name : `${apart(name.slice(0, -last.length))} ${last}`;
 }
 
 function ofHome({ home, language }: Spoken): Called[] {
@@ -64,12 +89,8 @@ function recogniseColour(ground: Ground) {
   const ofLanguage = Object.entries(ground.pack.colours).flatMap(([hex, all]): Called[] =>
     all.map((said) => ({ said, hex })),
   );
-  const ofCss = Object.entries(colorNames).map(([said, [red, green, blue]]): Called => {
-    const hex = ((red << 16) | (green << 8) | blue).toString(16).padStart(6, "0");
-    return { said, hex: `#${hex}` };
-  });
   const colours = new Map<string, Called[]>();
-  for (const source of [ofHome(ground), ofLanguage, ofCss]) {
+  for (const source of [ofHome(ground), ofLanguage, [...cssNames, ...cssWritten]]) {
     const before = new Set(colours.keys());
     for (const each of source) {
       if (before.has(each.said)) continue;

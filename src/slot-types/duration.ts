@@ -9,11 +9,19 @@ import { durationUnitNames, durationUnits } from "../language/times.ts";
 import { splitWords } from "../language/words.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { createTrie } from "../lexicon/trie.ts";
-import { choice, sequence } from "../pattern/build.ts";
+import { choice, optional, sequence } from "../pattern/build.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import { readChoices } from "./choices.ts";
 import { need } from "./need.ts";
-import { asNumbers, checkRange, hundred, quantitySlot } from "./quantities.ts";
+import {
+  asNumbers,
+  checkRange,
+  fraction,
+  hundred,
+  mixed,
+  quantitySlot,
+  unitWords,
+} from "./quantities.ts";
 import {
   type Ground,
   type SlotBase,
@@ -87,9 +95,24 @@ function orCounting(
 export function durationGrammar(writing: Writing): Pattern {
   const { pack, said, define } = writing;
   return define("duration", () => {
-    const units = said(Object.values(pack.times.units).flat());
-    const named = said(Object.values(pack.times.durations).flat());
-    return choice([sequence(hundred(writing), units), named]);
+    const { units, one, durations, joiners } = pack.times;
+    const words = unitWords(writing, Object.values(units).flat());
+    const count = choice([hundred(writing), mixed(writing), said(one), fraction(writing)]);
+    const part = define("length", () => sequence(count, words));
+    const joiner = said(joiners);
+    const named = said(Object.values(durations).flat());
+    return choice([
+      sequence(
+        part,
+        optional(
+          choice([
+            sequence(joiner && optional(joiner), part),
+            joiner && sequence(joiner, fraction(writing)),
+          ]),
+        ),
+      ),
+      named,
+    ]);
   });
 }
 

@@ -9,7 +9,7 @@ import type { Spoken } from "./slot.ts";
 export type Connective = keyof TargetWords;
 
 /** Words for places that are no names. */
-const placeWords = ["here", "there", "everywhere", "outside", "inside"] as const;
+export const placeWords = ["here", "there", "everywhere", "outside", "inside"] as const;
 
 /** Whether words say a place by themselves. */
 export function isPlaceWord(sort: Connective): sort is (typeof placeWords)[number] {
@@ -25,13 +25,16 @@ export interface Noun {
 /** The words of a language that name devices by what they are and where they stand. */
 export function connectiveTrie({ home, pack }: Spoken, lexicon: Lexicon): Trie<Connective> {
   const trie = createTrie<Connective>();
-  const hasOutside = [...home.rooms.values()].some(({ outside }) => outside);
   for (const sort of targetWords) {
-    // Where no room is outside, nobody knows what that is.
-    if (!hasOutside && (sort === "outside" || sort === "inside")) continue;
-    insert(trie, pack.targets[sort], sort, { pack, lexicon });
+    if (isConnective({ home }, sort)) insert(trie, pack.targets[sort], sort, { pack, lexicon });
   }
   return trie;
+}
+
+/** Whether words say something in a home: where no room is outside, nobody knows what that is. */
+export function isConnective({ home }: Pick<Spoken, "home">, sort: Connective): boolean {
+  if (sort !== "outside" && sort !== "inside") return true;
+  return [...home.rooms.values()].some(({ outside }) => outside);
 }
 
 /** The nouns of the kinds that a home has devices of, each with the words for it. */

@@ -1,4 +1,12 @@
-import { hundred, quantityType, recogniseQuantity, withUnit } from "./quantities.ts";
+import { choice } from "../pattern/build.ts";
+import {
+  fraction,
+  hundred,
+  quantityType,
+  recogniseQuantity,
+  unitWords,
+  withUnit,
+} from "./quantities.ts";
 
 /** A number of hundredths; "half" is 50. */
 export const percent = quantityType("percent", {
@@ -8,6 +16,9 @@ export const percent = quantityType("percent", {
   sample: (_, least = 40) => `${least} %`,
   grammar: (writing) =>
     writing.define("percent", () =>
-      withUnit(hundred(writing), writing.said(writing.pack.units.percent)),
+      choice([
+        withUnit(hundred(writing), unitWords(writing, writing.pack.units.percent)),
+        fraction(writing),
+      ]),
     ),
 });

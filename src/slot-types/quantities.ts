@@ -239,9 +239,43 @@ export function asNumbers(recognise: Recognise<number>): Recognise<ValueReading>
 }
 
 /** A number, and its unit, which may be left out. */
-export function withUnit(number: Pattern, sign: Pattern | undefined): Pattern {
-  return sequence(number, sign && optional(sign));
+export function withUnit(number: Pattern, unit: Pattern | undefined): Pattern {
+  return sequence(number, unit && optional(unit));
 }
+
+/** Words for a unit, without its signs: nobody says "h" for hours. */
+export function unitWords({ said }: Pick<Writing, "said">, texts: readonly string[]) {
+  return said(
+    texts.filter((text) => /[\p{L}\p{M}]{2}/u.test(text) && /[aeiouyàéíóöü]/iu.test(text)),
+  );
+}
+
+/** Parts of a whole: "a quarter". */
+export function fraction({ pack, said, define }: Writing): Pattern {
+  return define("fraction", () => {
+    const all = pack.numbers.fractions.flatMap((each) => each.said);
+    return said(all) ?? nothingToSay;
+  });
+}
+
+/** "Two and a half", "zweieinhalb". */
+export function mixed(writing: Writing): Pattern {
+  const { pack, said, define } = writing;
+  const { fractions, fractionJoiners, fractionEndings, cardinal } = pack.numbers;
+  const ofOne = fractions.filter(({ value }) => value < 1).flatMap((each) => each.said);
+  return define("mixed", () => {
+    const joiner = said(fractionJoiners);
+    const numbers = Array.from({ length: highestMixed }, (_, index) => cardinal(index + 1));
+    const inOne = fractionEndings.flatMap(({ ending }) => numbers.map((word) => word + ending));
+    return choice([
+      joiner && sequence(hundred(writing), joiner, said(ofOne) ?? nothingToSay),
+      said(inOne),
+    ]);
+  });
+}
+
+/** Highest number that is spelled out with a part of a whole in the same word. */
+const highestMixed = 30;
 
 /** Whole numbers that a grammar spells out. */
 export function spelled(
@@ -271,6 +305,6 @@ export function decimal(writing: Writing): Pattern {
     const digit = define("digit", () => spelled(writing, 0, 9));
     const minus = said(pack.numbers.minus);
     const after = point && optional(sequence(point, digit));
-    return sequence(minus && optional(minus), whole, after);
+    return choice([sequence(minus && optional(minus), whole, after), mixed(writing)]);
   });
 }

@@ -1,13 +1,21 @@
 import * as z from "zod/mini";
 import { type Cursor, listOf } from "../document/cursor.ts";
 import { reference, references } from "../document/shapes.ts";
-import type { Device, Nameable } from "../model/home.ts";
+import type { Nameable } from "../model/home.ts";
+import { isKnown } from "../model/known.ts";
 import { devicesOf } from "../model/members.ts";
 import { spokenNames } from "../model/names.ts";
-import { choice, nothingToSay, optional, sequence } from "../pattern/build.ts";
+import {
+  choice,
+  nothingToSay,
+  optional,
+  reference as ruleNamed,
+  sequence,
+} from "../pattern/build.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import { given } from "../source/given.ts";
 import { need } from "./need.ts";
+import { isConnective, nounsOf, placeWords } from "./nouns.ts";
 import type { SlotBase, TargetSlot, Writing } from "./slot.ts";
 
 /** A target slot, or one that takes only things of one sort. */
@@ -47,62 +55,101 @@ export const target = {
   },
 };
 
-/** The devices that can fill a target slot, given what is asked of them, under a name for that. */
-export interface Able {
-  key: string;
-  devices: readonly Device[];
+/**
+ * All that names something, as `createTargetReader` reads it. Whether what is named can do what is asked
+ * stands nowhere here: what cannot is refused in words, and a recogniser that could not hear it would hear
+ * something else that can.
+ */
+export function targetGrammar(writing: Writing, slot: TargetSlot): Pattern {
+  const { home, pack, said, define } = writing;
+  const rooms: readonly Nameable[] = [...home.rooms.values(), ...home.zones.values()];
+  const places = define("places", () => placesGrammar(writing, rooms));
+  if (slot.narrows !== undefined) return places;
+  const takes = takenBy(writing, slot);
+  const all: readonly Nameable[] = [
+    ...home.devices.values(),
+    ...home.groups.values(),
+    ...(slot.named ? [] : rooms),
+  ];
+  const named = all.filter(takes);
+  const key = targetKey(slot);
+  const names = define(`${key}-names`, () =>
+    withArticle(writing, namesOf(writing, named) ?? nothingToSay),
+  );
+  if (slot.sort !== undefined) return names;
+  const things = slot.named
+    ? names
+    : define(`${key}-things`, () => thingsGrammar(writing, { takes, names, places }));
+  const join = define("join", () => {
+    const { and, except } = pack.targets;
+    return said([...and, ...except]) ?? nothingToSay;
+  });
+  return define(key, () =>
+    sequence(
+      things, // A comma is not heard: "the spots, the strip and the lamp".
+      optional(sequence(optional(join), ruleNamed(key))),
+    ),
+  );
 }
 
-/** The names, kinds and places that can fill a target slot. */
-export function targetGrammar(writing: Writing, slot: TargetSlot, able: Able): Pattern {
-  const { home, pack, language, said, define } = writing;
-  const inPlace = said(pack.targets.inPlace);
-  const preposition = inPlace && define("in-place", () => inPlace);
-  const places: Nameable[] = [...home.rooms.values(), ...home.zones.values()];
-  if (slot.narrows !== undefined) {
-    const all = define("place", () => choice([namesOf(writing, places)]));
-    return withArticle(writing, all);
-  }
-  const ids = new Set(able.devices.map(({ id }) => id));
-  return define(able.key, () => {
-    const isAble = (entity: Nameable): boolean =>
-      (slot.sort === undefined || entity.type === slot.sort) &&
-      devicesOf(home, entity).some(({ id }) => ids.has(id));
-    const entities: Nameable[] = [
-      ...home.devices.values(),
-      ...home.groups.values(),
-      ...(slot.named ? [] : places),
-    ];
-    const one = define(`${able.key}-one`, () =>
-      withArticle(writing, namesOf(writing, entities.filter(isAble)) ?? nothingToSay),
+/** Slots that take the same share their rules. */
+function targetKey({ sort, kinds = [], room, named }: TargetSlot): string {
+  const narrowed = [...kinds, room, sort, named ? "named" : undefined];
+  return ["target", ...narrowed.filter((part) => part !== undefined)].join("-");
+}
+
+/** Whether something can be meant by a slot, whatever is asked of it. */
+function takenBy({ home }: Writing, slot: TargetSlot): (entity: Nameable) => boolean {
+  return (entity) => {
+    if (slot.sort !== undefined && entity.type !== slot.sort) return false;
+    return devicesOf(home, entity).some(
+      (device) =>
+        isKnown(device) &&
+        (slot.kinds === undefined || slot.kinds.includes(device.kind)) &&
+        (slot.room === undefined || device.room === slot.room),
     );
-    if (slot.sort !== undefined) return one;
-    const and = define("and", () => said(pack.targets.and) ?? nothingToSay);
-    const listed = sequence(one, optional(sequence(and, one)));
-    const kinds = [...new Set(able.devices.map(({ kind }) => kind))].map((kind) => {
-      const own = home.kindNouns.filter(
-        (noun) => noun.kind === kind && noun.many && noun.language === language,
-      );
-      const nouns = said([...(pack.kinds[kind]?.many ?? []), ...own.map(({ text }) => text)]);
-      if (!nouns) return undefined;
-      // Devices of another kind, or ones that voice is barred from, make no place for these.
-      const holders = able.devices.filter((device) => device.kind === kind);
-      const placed = namesOf(
-        writing,
-        places.filter((place) => devicesOf(home, place).some((each) => holders.includes(each))),
-      );
-      const inIt =
-        placed && preposition && optional(sequence(preposition, withArticle(writing, placed)));
-      return sequence(nouns, inIt);
-    });
-    if (kinds.every((kind) => kind === undefined)) return listed;
-    const all = said(pack.targets.all);
-    const ofKinds = define(`${able.key}-kinds`, () =>
-      sequence(all && optional(define("all", () => all)), withArticle(writing, choice(kinds))),
-    );
-    const everything = slot.named ? undefined : said(pack.targets.everything);
-    return choice([listed, ofKinds, everything]);
-  });
+  };
+}
+
+/** "The shop and the yard", and places that have no name of their own: "here", "upstairs". */
+function placesGrammar(writing: Writing, rooms: readonly Nameable[]): Pattern {
+  const { pack, said, define } = writing;
+  const and = define("and", () => said(pack.targets.and) ?? nothingToSay);
+  const unnamed = placeWords.filter((sort) => isConnective(writing, sort));
+  const place = choice([
+    withArticle(writing, namesOf(writing, rooms) ?? nothingToSay),
+    said(unnamed.flatMap((sort) => pack.targets[sort])),
+  ]);
+  return sequence(place, optional(sequence(and, ruleNamed("places"))));
+}
+
+/** What things are made of. */
+interface Parts {
+  takes: (entity: Nameable) => boolean;
+  names: Pattern;
+  places: Pattern;
+}
+
+/** One thing, or several that are named as one: "the lamps in the shop", "everything upstairs". */
+function thingsGrammar(writing: Writing, { takes, names, places }: Parts): Pattern {
+  const { home, pack, said } = writing;
+  const { all, both, everything, it, here, there, this: pointed, inPlace } = pack.targets;
+  const inWords = said(inPlace);
+  const within = optional(sequence(inWords && optional(inWords), places));
+  const taken = new Set([...home.devices.values()].filter(takes).map(({ kind }) => kind));
+  const nouns = said(
+    nounsOf(writing).flatMap(({ said: text, noun }) => (taken.has(noun.kind) ? text : [])),
+  );
+  const some = said([...all, ...both, ...pointed]);
+  const kinds = nouns && withArticle(writing, nouns);
+  const many = some && optional(some);
+  return choice([
+    names,
+    kinds && sequence(many, kinds, within),
+    kinds && sequence(many, places, kinds),
+    sequence(said(everything) ?? nothingToSay, within),
+    said([...it, ...here, ...there]),
+  ]);
 }
 
 function namesOf(

@@ -10,6 +10,7 @@ import {
   quantityShape,
   quantitySlot,
   recogniseQuantity,
+  unitWords,
   withUnit,
 } from "./quantities.ts";
 import type { SlotBase, Spoken, ValuedSlot } from "./slot.ts";
@@ -40,7 +41,7 @@ export const temperature = {
         writing.define("degrees", () => {
           const { pack } = writing;
           const scales = temperatureUnits.flatMap((each) => scaleWords(pack, each));
-          return withUnit(decimal(writing), writing.said([...degrees(pack), ...scales]));
+          return withUnit(decimal(writing), unitWords(writing, [...degrees(pack), ...scales]));
         }),
     });
   },

@@ -76,6 +76,8 @@ export interface PhrasebookDefinition {
   uses?: string[] | undefined;
   /** Names for colours: `{ "#7b3f2a": [oxbow red] }`. */
   colours?: Record<string, SaidDefinition> | undefined;
+  /** How words sound that are not said as they are written: `{ raku: /ɹɑːkuː/, qumi: { de: kumi } }`. */
+  pronunciations?: Record<string, SaidDefinition> | undefined;
   /** Named pieces of pattern that patterns refer to as `$name`. */
   fragments?: Record<string, SaidDefinition> | undefined;
   /** What people want, by id. */

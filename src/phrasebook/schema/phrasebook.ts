@@ -87,6 +87,11 @@ export const phrasebookSchema = z.strictObject(
         { error: 'write a map from colour to its names: { "#7b3f2a": [oxbow red] }' },
       ),
     ),
+    pronunciations: z.optional(
+      z.record(z.string(), saidSchema, {
+        error: "write a map from word to what it is said like: { raku: rah koo }",
+      }),
+    ),
     fragments: z.optional(z.record(z.string(), saidSchema)),
     intents: section(intentSchema),
     routines: section(routineSchema),

@@ -1,0 +1,245 @@
+import {
+  type Referred,
+  anyWord,
+  buildNetwork,
+  ruleOf,
+  slotSymbol,
+  slotTypeOf,
+} from "../automaton/network.ts";
+import { type StateSet, createSets } from "../automaton/sets.ts";
+import { createLexicon } from "../lexicon/lexicon.ts";
+import type { Grammar } from "../pattern/grammar.ts";
+import type { Pattern } from "../pattern/tree.ts";
+
+/** One rule of a grammar as a deterministic automaton with the fewest states; it begins at 0. */
+export interface RuleAutomaton {
+  states: readonly AutomatonState[];
+}
+
+export interface AutomatonState {
+  arcs: readonly Arc[];
+  /** What the rule may end as here: names of the rules that it was a choice of, or `""`. */
+  ends: readonly string[];
+}
+
+/** What may be said next, and the state after it. */
+export type Arc =
+  | { say: "word"; word: string; to: number }
+  /** Another rule, as a whole. */
+  | { say: "rule"; rule: string; to: number }
+  /** Any one word. */
+  | { say: "anything"; to: number };
+
+/** The rules of a grammar as automata that call one another. */
+export interface Automata {
+  root: string;
+  rules: ReadonlyMap<string, RuleAutomaton>;
+}
+
+/**
+ * Makes automata of a grammar. Rules that `isPart` says are parts are told from one another where the rule
+ * that they are parts of ends.
+ */
+export function automataOf(grammar: Grammar, isPart: (rule: string) => boolean): Automata {
+  const { root, rules } = grammar;
+  const isCalled = calledRules(grammar, isPart);
+  const made = new Map<string, RuleAutomaton>();
+  const waiting = [root];
+  for (const name of waiting) {
+    if (made.has(name)) continue;
+    const called = new Set<string>();
+    const pattern = rules.get(name)?.pattern;
+    const parts = pattern ? partsOf(pattern, isPart) : [];
+    const options = parts.map(({ part, tree }) => ({
+      part,
+      tree: part === "" ? tree : (rules.get(part)?.pattern ?? tree),
+    }));
+    made.set(name, automatonOf(options, grammar, { isCalled, called }));
+    waiting.push(...called);
+  }
+  return { root, rules: made };
+}
+
+/** A rule that is a choice of parts, as these. */
+function partsOf(
+  pattern: Pattern,
+  isPart: (rule: string) => boolean,
+): { part: string; tree: Pattern }[] {
+  if (pattern.type === "choice") {
+    return pattern.options.flatMap((option) => partsOf(option.pattern, isPart));
+  }
+  if (pattern.type === "reference" && isPart(pattern.name)) {
+    return [{ part: pattern.name, tree: pattern }];
+  }
+  return [{ part: "", tree: pattern }];
+}
+
+/** Rules that are called, and not written out where they are referred to: what is long or refers to itself. */
+function calledRules({ rules }: Grammar, isPart: (rule: string) => boolean) {
+  const sizes = new Map<string, number>();
+  const circular = new Set<string>();
+  const sizeOf = (name: string): number => {
+    const known = sizes.get(name);
+    if (known !== undefined) {
+      // A rule that leads back to itself can never be written out.
+      if (known === measuring) circular.add(name);
+      return known;
+    }
+    sizes.set(name, measuring);
+    const pattern = rules.get(name)?.pattern;
+    const measured = pattern ? wordsIn(pattern) : 0;
+    const size = circular.has(name) ? measuring : measured;
+    sizes.set(name, size);
+    return size;
+  };
+  const wordsIn = (pattern: Pattern): number => {
+    switch (pattern.type) {
+      case "words":
+        return pattern.words.length;
+      case "sequence":
+        return pattern.items.reduce((sum, item) => sum + wordsIn(item), 0);
+      case "choice":
+        return pattern.options.reduce((sum, option) => sum + wordsIn(option.pattern), 0);
+      case "repeat":
+        return wordsIn(pattern.item);
+      case "reference":
+        return sizeOf(pattern.name) > mostWrittenOut ? 1 : sizeOf(pattern.name);
+      default:
+        return 1;
+    }
+  };
+  return (name: string): boolean => !isPart(name) && sizeOf(name) > mostWrittenOut;
+}
+
+/** The size of a rule while it is measured. */
+const measuring = Infinity;
+
+/** Words of a rule that is written out where it is referred to. */
+const mostWrittenOut = 24;
+
+interface Calling {
+  isCalled: (rule: string) => boolean;
+  /** Rules that turned out to be called. */
+  called: Set<string>;
+}
+
+function automatonOf(
+  options: readonly { part: string; tree: Pattern }[],
+  { rules }: Grammar,
+  { isCalled, called }: Calling,
+): RuleAutomaton {
+  const lexicon = createLexicon();
+  const names: string[] = [];
+  const refer = (name: string): Referred | undefined => {
+    const pattern = rules.get(name)?.pattern;
+    if (!pattern) return undefined;
+    if (!isCalled(name)) return { refer: "pattern", pattern, fragment: name };
+    called.add(name);
+    if (!names.includes(name)) names.push(name);
+    return { refer: "slot", symbol: slotSymbol(names.indexOf(name)) };
+  };
+  const network = buildNetwork(
+    options.map(({ tree }) => ({ tree, refer })),
+    lexicon,
+  );
+  const sets = createSets(network, Infinity);
+  const numbers = new Map<StateSet, number>([[sets.start, 0]]);
+  const order = [sets.start];
+  const states: AutomatonState[] = [];
+  for (const set of order) {
+    const arcs: Arc[] = [];
+    for (const symbol of [...set.moves.keys()]) {
+      const next = sets.move(set, symbol);
+      if (!next) continue;
+      let to = numbers.get(next);
+      if (to === undefined) {
+        to = order.length;
+        numbers.set(next, to);
+        order.push(next);
+      }
+      const type = slotTypeOf(symbol);
+      if (type !== undefined) arcs.push({ say: "rule", rule: names[type] ?? "", to });
+      else if (symbol === anyWord) arcs.push({ say: "anything", to });
+      else arcs.push({ say: "word", word: lexicon.word(symbol), to });
+    }
+    const ends = new Set(set.accepting.map((state) => options[ruleOf(network, state)]?.part ?? ""));
+    states.push({ arcs, ends: [...ends].sort() });
+  }
+  return fewestStates(states);
+}
+
+/** The same automaton with states put together from which the same may follow (after E. F. Moore, 1956). */
+function fewestStates(states: readonly AutomatonState[]): RuleAutomaton {
+  let classes = states.map(({ ends }) => ends.join(" "));
+  let count = 0;
+  let numbered: number[] = [];
+  for (;;) {
+    const known = new Map<string, number>();
+    // The first state comes first, and so keeps its number.
+    numbered = classes.map((key) => {
+      const number = known.get(key) ?? known.size;
+      known.set(key, number);
+      return number;
+    });
+    if (known.size === count) break;
+    count = known.size;
+    classes = states.map(({ arcs, ends }) => {
+      const leading = arcs.map((arc) => `${symbolOf(arc)}>${numbered[arc.to] ?? -1}`).sort();
+      return `${ends.join(" ")}|${leading.join("|")}`;
+    });
+  }
+  const merged: AutomatonState[] = [];
+  states.forEach(({ arcs, ends }, index) => {
+    const number = numbered[index] ?? 0;
+    merged[number] ??= {
+      ends,
+      arcs: arcs.map((arc) => ({ ...arc, to: numbered[arc.to] ?? 0 })),
+    };
+  });
+  return { states: merged };
+}
+
+/** What an arc says, as a key: words are never empty. */
+function symbolOf(arc: Arc): string {
+  switch (arc.say) {
+    case "word":
+      return arc.word;
+    case "rule":
+      return `<${arc.rule}>`;
+    case "anything":
+      return "";
+  }
+}
+
+/** Where a rule can end that begins at a place of an utterance. */
+type EndsOf = (rule: string, from: number) => ReadonlySet<number>;
+
+/** Whether a grammar has a phrase: words as they are said. */
+export function isInGrammar({ root, rules }: Automata, words: readonly string[]): boolean {
+  const known = new Map<string, Set<number>>();
+  const endsOf: EndsOf = (rule, from) => {
+    const key = `${rule} ${from}`;
+    const there = known.get(key);
+    if (there) return there;
+    const ends = new Set<number>();
+    known.set(key, ends);
+    const states = rules.get(rule)?.states ?? [];
+    const seen = new Set<string>();
+    const waiting: [state: number, at: number][] = [[0, from]];
+    for (const [state, at] of waiting) {
+      const place = `${state} ${at}`;
+      if (seen.has(place)) continue;
+      seen.add(place);
+      const { arcs = [], ends: finals = [] } = states[state] ?? {};
+      if (finals.length > 0) ends.add(at);
+      for (const arc of arcs) {
+        if (arc.say === "rule") for (const end of endsOf(arc.rule, at)) waiting.push([arc.to, end]);
+        else if (at < words.length && (arc.say === "anything" || arc.word === words[at])) {
+          waiting.push([arc.to, at + 1]);
+        }
+      }
+    }
+    return ends;
+  };
+  return endsOf(root, 0).has(words.length);
+}

@@ -1,0 +1,283 @@
+import { type Book, asBook } from "../book/book.ts";
+import { homeLanguage } from "../hearing/hear.ts";
+import { packOf } from "../language/packs.ts";
+import { phonesOf } from "../sounds/distance.ts";
+import { createSounds } from "../sounds/pronounce.ts";
+import { aloud } from "../language/aloud.ts";
+import type { LanguagePack } from "../language/pack.ts";
+import {
+  choice,
+  fillReferences,
+  nothingToSay,
+  optional,
+  reference,
+  sequence,
+  words,
+} from "../pattern/build.ts";
+import type { Grammar, GrammarRule } from "../pattern/grammar.ts";
+import { spokenSunEvents } from "../language/times.ts";
+import { parsePattern } from "../pattern/parse.ts";
+import { referencesOf } from "../pattern/references.ts";
+import type { Pattern } from "../pattern/tree.ts";
+import type { Intent } from "../phrasebook/model.ts";
+import { fragmentTree } from "../phrasebook/references.ts";
+import { dateGrammar } from "../slot-types/date.ts";
+import { durationGrammar } from "../slot-types/duration.ts";
+import type { Slot, Writing } from "../slot-types/slot.ts";
+import { targetGrammar } from "../slot-types/target.ts";
+import { timeGrammar } from "../slot-types/time.ts";
+import { textOf } from "../source/border.ts";
+
+/**
+ * Everything that can be said to a home in one language, names included, as a grammar for a speech
+ * recogniser. Every phrase of it is understood; free words are `$GARBAGE`.
+ */
+export function grammarOf(given: Book, tag?: string): Grammar {
+  const book = asBook(given);
+  const language = homeLanguage(book, textOf(tag));
+  const pack = packOf(book, language);
+  const rules = new Map<string, GrammarRule>();
+  const said = (texts: readonly string[]): Pattern | undefined => {
+    const distinct = new Set(texts.map((text) => aloud(text, pack).join(" ")));
+    distinct.delete("");
+    const options = [...distinct].map((text) =>
+      sequence(...text.split(" ").map((word) => words(word))),
+    );
+    return options.length === 0 ? undefined : choice(options);
+  };
+  const parsed = (texts: readonly string[]): Pattern =>
+    choice(
+      texts.map((text) => {
+        const result = parsePattern(text, pack);
+        return result.ok ? spokenTree(result.pattern, pack) : undefined;
+      }),
+    );
+  const define = (name: string, make: () => Pattern): Pattern => {
+    if (!rules.has(name)) {
+      rules.set(name, { pattern: nothingToSay, isPublic: false });
+      rules.set(name, { pattern: make(), isPublic: false });
+    }
+    return reference(name);
+  };
+  const base: Base = { home: book, pack, language, said, parsed, define };
+
+  define(mainRule, () => {
+    const address = book.address.filter((each) => each.language === language);
+    const fillers = said(fillersOf(pack));
+    const opening = define("opening", () =>
+      choice([
+        ...address.map(({ tree }) => spokenTree(tree, pack)),
+        parsed(pack.courtesies.opening),
+        fillers,
+      ]),
+    );
+    const closing = define("closing", () => choice([parsed(pack.courtesies.closing), fillers]));
+    const command = define(commandRule, () =>
+      choice(
+        [...book.intents.values()].flatMap((intent) => {
+          const patterns = intent.patterns.filter((pattern) => pattern.language === language);
+          if (patterns.length === 0) return [];
+          const rule = `${intentRule}${intent.id}`;
+          return define(rule, () =>
+            choice(patterns.map(({ tree }) => patternOf(book, base, intent, tree))),
+          );
+        }),
+      ),
+    );
+    const then = define("then", () => said(pack.times.then) ?? nothingToSay);
+    const when = define("when", () => whenGrammar({ ...base, owner: "when", led: (tree) => tree }));
+    const narrowing = narrowingOf(base, rules);
+    const clause = choice([
+      sequence(optional(when), command, narrowing && optional(narrowing), optional(when)),
+    ]);
+    // "… and the fan", "… and blue": what was said before is not said again.
+    const more = choice([
+      reference(clausesRule),
+      sequence(optional(when), choice([...repliesTo(rules)]), optional(when)),
+    ]);
+    const clauses = define(clausesRule, () => sequence(clause, optional(sequence(then, more))));
+    return sequence(repeated(opening), clauses, repeated(closing));
+  });
+  const main = rules.get(mainRule)?.pattern ?? nothingToSay;
+  rules.set(mainRule, { pattern: main, isPublic: true });
+  return { language, root: mainRule, rules };
+}
+
+const mainRule = "main";
+const commandRule = "command";
+const clausesRule = "clauses";
+
+/** The rules that hold the others together. */
+export const holdingRules: ReadonlySet<string> = new Set([mainRule, clausesRule, commandRule]);
+
+/** Rules that make no difference to what is meant. */
+export const idleRules: ReadonlySet<string> = new Set(["opening", "closing", "lead", "then"]);
+
+const intentRule = "intent-";
+
+/** The intent whose rule it is. */
+export function intentOfRule(rule: string): string | undefined {
+  return rule.startsWith(intentRule) ? rule.slice(intentRule.length) : undefined;
+}
+
+/** "In the shop", after a command: it narrows what is named before. */
+function narrowingOf(
+  { pack, said }: Base,
+  rules: ReadonlyMap<string, GrammarRule>,
+): Pattern | undefined {
+  const within = said(pack.targets.inPlace);
+  const places = rules.has("places") ? reference("places") : nothingToSay;
+  return choice([within && sequence(within, places), said(pack.targets.here)]);
+}
+
+/** Rules that say what is meant, or how it is to be: what may be said alone after "and". */
+const repliesRules = ["target", "percent", "degrees", "colour"];
+
+function repliesTo(rules: ReadonlyMap<string, GrammarRule>): Pattern[] {
+  return repliesRules.filter((rule) => rules.has(rule)).map(reference);
+}
+
+function whenGrammar(writing: Writing): Pattern {
+  const { pack, parsed } = writing;
+  const parts = new Map([
+    ["duration", durationGrammar(writing)],
+    ["time", timeGrammar(writing)],
+    ["date", dateGrammar(writing)],
+  ]);
+  const { when, sun } = pack.times;
+  const bySun = spokenSunEvents.flatMap((event) => {
+    const { at, until, before, after } = sun?.[event] ?? {
+      at: [],
+      until: [],
+      before: [],
+      after: [],
+    };
+    return [...at, ...until, ...before, ...after];
+  });
+  const texts = [...Object.values(when).flat(), ...bySun];
+  return fillReferences(parsed(texts), (name) => parts.get(name));
+}
+
+function repeated(item: Pattern): Pattern {
+  return { type: "repeat", item, minimum: 0, maximum: Infinity, span: [0, 0] };
+}
+
+/** A pattern with its words as they are said; what is only written is never said. */
+function spokenTree(tree: Pattern, pack: LanguagePack): Pattern {
+  const inner = (item: Pattern): Pattern => spokenTree(item, pack);
+  switch (tree.type) {
+    case "words": {
+      const said = aloud(tree.words.join(" "), pack);
+      return said.length === 0 ? nothingToSay : words(...said);
+    }
+    case "sequence":
+      return { ...tree, items: tree.items.map(inner) };
+    case "choice":
+      return {
+        ...tree,
+        options: tree.options.map((option) => ({ ...option, pattern: inner(option.pattern) })),
+      };
+    case "repeat":
+      return { ...tree, item: inner(tree.item) };
+    default:
+      return tree;
+  }
+}
+
+/** A pattern with its references led to rules of the grammar. */
+function patternOf(book: Book, writing: Base, intent: Intent, tree: Pattern): Pattern {
+  return fillReferences(withArticles(spokenTree(tree, writing.pack), writing), (name) => {
+    const slot = intent.slots.get(name);
+    if (slot) return sequence(leadOf(writing), slotRule(book, writing, intent, slot));
+    const fragment = fragmentTree(book.fragments.get(name), writing.language);
+    if (!fragment) return undefined;
+    // A fragment that holds slots is another one in each intent.
+    const uses = referencesOf(fragment).some(({ name: inner }) => intent.slots.has(inner));
+    const rule = uses ? `in-${intent.id}-${name}` : `part-${name}`;
+    return writing.define(rule, () => patternOf(book, writing, intent, fragment));
+  });
+}
+
+/** Small words are passed over when they are heard; they are said before what has a name. */
+function leadOf({ pack, said, define }: Base): Pattern | undefined {
+  const small = said([...pack.small, ...fillersOf(pack)]);
+  return (
+    small &&
+    repeatedUpTo(
+      2,
+      define("lead", () => small),
+    )
+  );
+}
+
+/**
+ * Fillers that are words. A sigh is none to a recogniser, and one that it could hear at the front of a command
+ * would be heard in it: "um lock" in "unlock".
+ */
+function fillersOf(pack: LanguagePack): string[] {
+  const { waysOf } = createSounds(pack);
+  const soundsIn = (text: string): number => phonesOf(text.split(" "), { waysOf }).length;
+  return pack.fillers.filter((text) => soundsIn(text) > longestSigh);
+}
+
+/** Sounds that a sigh has at most. */
+const longestSigh = 2;
+
+/** A pattern with articles before its nouns: "the colour of". */
+function withArticles(tree: Pattern, writing: Pick<Base, "pack" | "said">): Pattern {
+  const { pack, said } = writing;
+  const nouns = nounsIn(pack);
+  const inner = (item: Pattern, isFirst: boolean): Pattern => {
+    switch (item.type) {
+      case "words": {
+        // What comes first is most often a verb, whatever else it may be.
+        if (isFirst) return item;
+        const small = nouns.has(item.words[0] ?? "") ? said(pack.small) : undefined;
+        return small ? sequence(optional(small), item) : item;
+      }
+      case "sequence":
+        return { ...item, items: item.items.map((each, at) => inner(each, isFirst && at === 0)) };
+      case "choice":
+        return {
+          ...item,
+          options: item.options.map((option) => ({
+            ...option,
+            pattern: inner(option.pattern, isFirst),
+          })),
+        };
+      case "repeat":
+        return { ...item, item: inner(item.item, isFirst) };
+      default:
+        return item;
+    }
+  };
+  return inner(tree, true);
+}
+
+/** Words that have an article: for properties, levels and amounts. */
+function nounsIn({ properties, levels, amounts }: LanguagePack): ReadonlySet<string> {
+  const said = [
+    ...Object.values(properties),
+    ...Object.values(levels),
+    amounts.small,
+    amounts.large,
+  ].flat();
+  return new Set(said.filter((text) => !/[\s[(|$]/u.test(text)));
+}
+
+function repeatedUpTo(maximum: number, item: Pattern): Pattern {
+  return { type: "repeat", item, minimum: 0, maximum, span: [0, 0] };
+}
+
+/** What rules are written with, before it is known for which slot. */
+type Base = Omit<Writing, "owner" | "led">;
+
+function slotRule(book: Book, base: Base, intent: Intent, slot: Slot): Pattern {
+  if (slot.fills === "words") return { type: "garbage", span: [0, 0] };
+  const writing: Writing = {
+    ...base,
+    owner: `${intent.id}-${slot.name}`,
+    led: (tree) => patternOf(book, base, intent, tree),
+  };
+  return slot.fills === "value" ? slot.grammar(writing) : targetGrammar(writing, slot);
+}

@@ -1,0 +1,24 @@
+/** What sounds alike, and what phrases are taken for by a recogniser: found before anybody speaks. */
+export {
+  type SoundAlike,
+  type SoundAlikeOptions,
+  type SoundName,
+  findSoundAlikes,
+} from "./alike.ts";
+export { type Confusion, confusionsIn } from "./confusions.ts";
+export {
+  type Mishearing,
+  type MishearingOptions,
+  type TakenFor,
+  findMishearings,
+} from "./mishearings.ts";
+export {
+  type OpenHearing,
+  type OpenHearingOptions,
+  type Variant,
+  drawSlips,
+} from "./open-hearing.ts";
+export { type Remedy, type RemedyOptions, type Tried, createRemedies } from "./remedies.ts";
+export type { PhraseChoice } from "./spoken-phrases.ts";
+export type { Verdict } from "./verdict.ts";
+export type { Dictionary } from "../sounds/pronounce.ts";

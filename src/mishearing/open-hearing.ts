@@ -1,0 +1,95 @@
+import { type Book, asBook } from "../book/book.ts";
+import { packOf } from "../language/packs.ts";
+import { splitWords } from "../language/words.ts";
+import { given } from "../source/given.ts";
+import type { Position } from "../source/position.ts";
+import type { Dictionary } from "../sounds/pronounce.ts";
+import { createEars } from "./ear.ts";
+import { latticeOf } from "./lattice.ts";
+import { createListener } from "./listener.ts";
+import { type PhraseChoice, phrasesFor } from "./spoken-phrases.ts";
+import { variantsOf } from "./variants.ts";
+import { type Verdict, judge } from "./verdict.ts";
+import { type Vocabulary, vocabularyOf } from "./vocabulary.ts";
+
+/** What a phrase comes to by the slips of a recogniser that is held to nothing. */
+export interface OpenHearing {
+  phrase: string;
+  language: string;
+  effect: string;
+  /** The case that says it. */
+  position?: Position;
+  variants: readonly Variant[];
+}
+
+export interface Variant {
+  phrase: string;
+  effect: string;
+  verdict: Verdict;
+  /** Why it is unsafe. */
+  why?: string;
+}
+
+export interface OpenHearingOptions extends PhraseChoice {
+  /** A pronouncing dictionary of English. */
+  dictionary?: Dictionary;
+  /** Slips that are drawn of each phrase; 20 when left out. */
+  draws?: number;
+  /** Decides which; 1 when left out. */
+  seed?: number;
+  /** Is told how far it is. */
+  tell?: (done: number, all: number) => void;
+}
+
+/** How far sounds may be from what was spoken, in hundredths. */
+const furthest = 90;
+
+/**
+ * Draws what an open recogniser may make of each phrase, from the words that the home knows and from those
+ * of talk that is no command, and hears it: most of it is not understood, and some of it is something else.
+ *
+ * @throws WrongUse for suites that were not read with this phrasebook.
+ */
+export function drawSlips(of: Book, options: OpenHearingOptions = {}): OpenHearing[] {
+  const book = asBook(of);
+  const { dictionary, draws = 20, seed = 1, tell } = options;
+  const spoken = phrasesFor(book, options);
+  const listen = createListener(book);
+  const earOf = createEars(book, dictionary);
+  const open = new Map<string, Vocabulary>();
+  return spoken.flatMap((each, index): OpenHearing[] => {
+    tell?.(index, spoken.length);
+    const { phrase, language, position } = each;
+    const meant = listen(phrase, each);
+    if (meant.heard.outcome === "unknown") return [];
+    const { sounds, automata, wordsOf } = earOf(language);
+    let vocabulary = open.get(language);
+    if (!vocabulary) {
+      vocabulary = vocabularyOf(automata, sounds, wordsOfTalk(book, language));
+      open.set(language, vocabulary);
+    }
+    const words = wordsOf(phrase);
+    const lattice = latticeOf(words, { sounds, vocabulary, furthest });
+    const drawn = variantsOf(lattice, {
+      costs: sounds.costs,
+      vocabulary,
+      draws,
+      seed: seed + index,
+    });
+    const variants = drawn.flatMap((text): Variant[] => {
+      if (text === words.join(" ")) return [];
+      const { heard, effect } = listen(text, each);
+      const { verdict, why } = judge(book, meant.heard, heard);
+      return [{ phrase: text, effect, verdict, ...given({ why }) }];
+    });
+    return [{ phrase, language, effect: meant.effect, ...given({ position }), variants }];
+  });
+}
+
+/** Words of talk that is no command, as far as the language pack has them. */
+function wordsOfTalk(book: Book, language: string): string[] {
+  const pack = packOf(book, language);
+  return [...pack.hedges, ...pack.clauses, ...pack.fillers].flatMap((text) =>
+    splitWords(text, pack).map((word) => word.text),
+  );
+}

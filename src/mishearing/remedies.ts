@@ -1,0 +1,177 @@
+import { type Book, asBook } from "../book/book.ts";
+import { renamed, withDevice } from "../book/changed.ts";
+import { effectsOf } from "../commands/outcome.ts";
+import type { SourceText } from "../document/document.ts";
+import { packOf } from "../language/packs.ts";
+import { splitWords } from "../language/words.ts";
+import type { Device, Name } from "../model/home.ts";
+import { given } from "../source/given.ts";
+import type { Dictionary } from "../sounds/pronounce.ts";
+import { readSuites } from "../suites/read.ts";
+import { runSuites } from "../suites/run.ts";
+import type { Confusion } from "./confusions.ts";
+import { createEars } from "./ear.ts";
+import { createListener } from "./listener.ts";
+import { type Mishearing, type TakenFor, mishear } from "./mishearings.ts";
+import type { SpokenPhrase } from "./spoken-phrases.ts";
+import { suggestNames } from "./suggestions.ts";
+
+/** Something that helps against a confusion, as it turned out when it was tried. */
+export type Remedy =
+  /** Say it so: the same comes of it, and what sounds like it is further away. */
+  (
+    | { remedy: "wording"; say: string }
+    /** Ask back before this device does it. */
+    | { remedy: "guard"; device: string }
+    /** Call this device otherwise. */
+    | { remedy: "name"; device: string; before: string; name: string }
+  ) &
+    Tried;
+
+export interface Tried {
+  /** The worst that is left, and how near it is; nothing where nothing else happens that near. */
+  left?: { verdict: TakenFor["verdict"]; distance: number; phrase: string };
+  /** Cases of the suites that fail with it and do not without. */
+  failing: number;
+}
+
+export interface RemedyOptions {
+  /** All that was found, for other wordings. */
+  mishearings: readonly Mishearing[];
+  /** The suites as texts, to see what a remedy changes in them. */
+  suiteSources?: readonly SourceText[];
+  /** A pronouncing dictionary of English. */
+  dictionary?: Dictionary;
+  /** How far away phrases are looked for, at most; 1.2 when left out. */
+  furthest?: number;
+}
+
+/**
+ * Makes what tries how a confusion can be helped: by another wording, by a guard, by another name. What helped
+ * is told, the best first.
+ */
+export function createRemedies(
+  of: Book,
+  options: RemedyOptions,
+): (confusion: Confusion) => Remedy[] {
+  const book = asBook(of);
+  let before: ReadonlySet<string> | undefined;
+  return ({ cases: [worst] }) => {
+    if (!worst) return [];
+    before ??= new Set(failingIn(book, options));
+    const all = [
+      ...wordings(worst.mishearing, options),
+      ...(worst.taken.verdict === "unsafe" ? guards(book, worst, options, before) : []),
+      ...names(book, worst, options, before),
+    ];
+    return all
+      .filter(({ left }) => riskOf(left) < riskOf(worst.taken))
+      .sort((one, other) => one.failing - other.failing || riskOf(one.left) - riskOf(other.left));
+  };
+}
+
+type Case = Confusion["cases"][number];
+
+function riskOf(left: Pick<TakenFor, "verdict" | "distance"> | undefined): number {
+  if (!left || left.verdict === "harmless") return 0;
+  return (left.verdict === "unsafe" ? 10 : 3) / Math.exp(left.distance);
+}
+
+/** The worst thing that happens where a phrase is misheard. */
+function worstOf(mishearing: Mishearing | undefined): Tried["left"] {
+  const acting = mishearing?.taken.filter(({ verdict }) => verdict !== "harmless") ?? [];
+  const [first] = acting.sort((one, other) => riskOf(other) - riskOf(one));
+  return first && { verdict: first.verdict, distance: first.distance, phrase: first.phrase };
+}
+
+/** Another phrase of which the same comes. */
+function wordings({ spoken }: Mishearing, { mishearings }: RemedyOptions): Remedy[] {
+  const alike = mishearings
+    .filter((each) => each.spoken.effect === spoken.effect)
+    .filter((each) => each.spoken.language === spoken.language && each.spoken.at === spoken.at)
+    .sort((one, other) => riskOf(worstOf(one)) - riskOf(worstOf(other)));
+  const [best] = alike;
+  if (!best || best.spoken.phrase === spoken.phrase) return [];
+  const left = worstOf(best);
+  return [{ remedy: "wording", say: best.spoken.phrase, ...given({ left }), failing: 0 }];
+}
+
+/** To ask back before the device that would be moved is moved. */
+function guards(
+  book: Book,
+  { mishearing, taken }: Case,
+  options: RemedyOptions,
+  before: ReadonlySet<string>,
+): Remedy[] {
+  const heard = book.hear(taken.phrase, settingOf(mishearing));
+  const moved = new Set(effectsOf(heard).map(({ device }) => device));
+  const [id, more] = moved;
+  const device = book.devices.get(id ?? "");
+  if (!device || more !== undefined || device.voice !== "free") return [];
+  const changed = withDevice(book, { ...device, voice: "confirm", safe: {}, safeActions: [] });
+  const left = worstOf(mishearAgain(changed, mishearing.spoken.phrase, mishearing, options));
+  const failing = failingIn(changed, options).filter((key) => !before.has(key)).length;
+  return [{ remedy: "guard", device: device.id, ...given({ left }), failing }];
+}
+
+/** Another name for one of the two devices that are confused. */
+function names(
+  book: Book,
+  worst: Case,
+  options: RemedyOptions,
+  before: ReadonlySet<string>,
+): Remedy[] {
+  const { mishearing, taken } = worst;
+  const { language, phrase } = mishearing.spoken;
+  const setting: SpokenPhrase = { phrase, language, given: new Map() };
+  const listen = createListener(book);
+  const namesOf = (text: string): readonly Name[] => listen(text, setting).names;
+  const spokenNames = namesOf(phrase);
+  const takenNames = namesOf(taken.phrase);
+  const name = spokenNames.find((each) => !takenNames.includes(each));
+  const device = name && deviceOf(book, name);
+  if (!name || !device || takenNames.every((each) => spokenNames.includes(each))) return [];
+  const { sounds } = createEars(book, options.dictionary)(language);
+  const [suggested] = suggestNames(book, device, language, sounds);
+  if (!suggested) return [];
+  const words = splitWords(suggested.text, packOf(book, language)).map((word) => word.text);
+  const changed = withDevice(
+    book,
+    renamed(device, name, [{ ...name, text: suggested.text, words, alias: false }]),
+  );
+  const said = phrase.toLowerCase().replace(name.text.toLowerCase(), suggested.text);
+  const left = worstOf(mishearAgain(changed, said, mishearing, options));
+  const failing = failingIn(changed, options).filter((key) => !before.has(key)).length;
+  const facts = { device: device.id, before: name.text, name: suggested.text };
+  return [{ remedy: "name", ...facts, ...given({ left }), failing }];
+}
+
+function deviceOf(book: Book, name: Name): Device | undefined {
+  return [...book.devices.values()].find((device) => device.names.includes(name));
+}
+
+function settingOf({ spoken: { language, at } }: Mishearing) {
+  return { language, ...given({ at }) };
+}
+
+function mishearAgain(
+  book: Book,
+  phrase: string,
+  { spoken: { language, at } }: Mishearing,
+  { dictionary, furthest = 1.2 }: RemedyOptions,
+): Mishearing | undefined {
+  const ear = createEars(book, dictionary)(language);
+  const said: SpokenPhrase = { phrase, language, ...given({ at }), given: new Map() };
+  return mishear({ book, listen: createListener(book), ear }, said, { furthest, most: 8 });
+}
+
+/** Cases that fail, by their places. */
+function failingIn(book: Book, { suiteSources = [] }: RemedyOptions): string[] {
+  if (suiteSources.length === 0) return [];
+  const { suites } = runSuites(book, readSuites(book, suiteSources));
+  return suites.flatMap(({ cases }) =>
+    cases.flatMap(({ passed, position }) =>
+      passed ? [] : `${position.file}:${position.line}:${position.column}`,
+    ),
+  );
+}

@@ -1,0 +1,93 @@
+import type { Book } from "../book/book.ts";
+import { describeOutcome } from "../commands/describe.ts";
+import { spokenNames } from "../model/names.ts";
+import type { Position } from "../source/position.ts";
+import { given } from "../source/given.ts";
+import type { States } from "../phrasebook/states.ts";
+import { type Suites, asSuites } from "../suites/read.ts";
+import type { Case } from "../suites/suite.ts";
+import { listSayable } from "../survey/sayable.ts";
+
+/** A phrase that people say, where and when. */
+export interface SpokenPhrase {
+  phrase: string;
+  language: string;
+  at?: string;
+  time?: string;
+  given: States;
+  /** The first case that says it. */
+  position?: Position;
+}
+
+/** Which phrases are looked at. */
+export interface PhraseChoice {
+  /** Those of these suites; the plainest ones of everything where there are none. */
+  suites?: Suites;
+  /** In these languages, as `de` or `de-DE`; in all when left out. */
+  languages?: readonly string[];
+}
+
+/**
+ * The phrases that are meant.
+ *
+ * @throws WrongUse for suites that were not read with this phrasebook.
+ */
+export function phrasesFor(book: Book, { suites, languages }: PhraseChoice): SpokenPhrase[] {
+  const all = suites ? phrasesOfSuites(asSuites(book, suites)) : plainestPhrases(book);
+  return all.filter(({ language }) => isMeant(language, languages));
+}
+
+function isMeant(language: string, languages: readonly string[] | undefined): boolean {
+  if (!languages || languages.length === 0) return true;
+  return languages.some((tag) => language === tag || language.split("-")[0] === tag);
+}
+
+/** The phrases that cases of suites say first, each once. */
+function phrasesOfSuites({ suites }: Suites): SpokenPhrase[] {
+  const found = new Map<string, SpokenPhrase>();
+  const add = (each: SpokenPhrase): void => {
+    const { phrase, language, at, time, given: states } = each;
+    const key = JSON.stringify([phrase.toLowerCase(), language, at, time, [...states]]);
+    if (!found.has(key)) found.set(key, each);
+  };
+  for (const { cases } of suites) {
+    for (const each of cases) {
+      if ("problem" in each) continue;
+      const said = firstSaid(each);
+      if (said === undefined) continue;
+      const { at, time, given: states, position } = each;
+      add({ ...said, ...given({ at, time }), given: states, position });
+    }
+  }
+  return [...found.values()];
+}
+
+/** What is said first in a case; undefined where something else happens before. */
+function firstSaid({
+  script,
+  phrase,
+  language,
+}: Case): { phrase: string; language: string } | undefined {
+  if (!script) return { phrase, language };
+  if (script.script !== "talk") return undefined;
+  const [turn] = script.turns;
+  return turn && { phrase: turn.hear, language: turn.language ?? language };
+}
+
+/** The plainest phrases of everything that a home can be told, in each of its languages. */
+function plainestPhrases(book: Book): SpokenPhrase[] {
+  return book.languages.flatMap((language) => {
+    const first = book.languages[0] ?? language;
+    const ofDevices = listSayable(book, language).flatMap(({ phrases, questions }) => [
+      ...phrases,
+      ...questions,
+    ]);
+    const ofRoutines = [...book.routines.values()].flatMap((routine) =>
+      spokenNames(routine, language, first).map(({ text }) => text),
+    );
+    const heard = [...ofDevices, ...ofRoutines].filter(
+      (phrase) => describeOutcome(book.hear(phrase, { language })) !== "unknown",
+    );
+    return [...new Set(heard)].map((phrase) => ({ phrase, language, given: new Map() }));
+  });
+}
