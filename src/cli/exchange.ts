@@ -10,18 +10,28 @@ import {
   devicesFromCsv,
   devicesFromThings,
   devicesToCsv,
-  grammarOf,
+  lexiconOf,
   mergeSections,
   printGrammar,
   printJsgf,
+  printPls,
   printSrgsXml,
   printYaml,
+  pronunciationsFrom,
   readGrammar,
+  readPls,
+  recogniserGrammar,
   thingsOf,
+  unpronounced,
 } from "../exchange/index.ts";
+import { packOf } from "../language/packs.ts";
+import { phrasesThatAct } from "../mishearing/spoken-phrases.ts";
+import { loadDictionary } from "../node/english-dictionary.ts";
+import type { Opened } from "../node/open.ts";
 import { readText } from "../node/text.ts";
+import { readSuites } from "../suites/read.ts";
 import { exit } from "./exit.ts";
-import { type BookOptions, languageOf, loadBook, readInput } from "./load.ts";
+import { type BookOptions, languageOf, loadFolder, readInput } from "./load.ts";
 import { type ExportFormat, type ImportForm, importForms } from "./values.ts";
 import { complain, printData, printJson } from "./output.ts";
 
@@ -40,6 +50,7 @@ export interface ImportOptions {
 export async function importFile(path: string, options: ImportOptions): Promise<number> {
   const form = options.form ?? formOf(path);
   if (form === "srgs" || form === "srgs-xml") return importGrammar(path, options);
+  if (form === "pls") return importLexicon(path, options);
   const {
     devices,
     connections = {},
@@ -72,6 +83,21 @@ async function importGrammar(path: string, options: ImportOptions): Promise<numb
   if (options.json) printJson({ version: 1, ...definition });
   else await writeYaml({ ...definition }, options);
   return exit.fine;
+}
+
+async function importLexicon(path: string, options: ImportOptions): Promise<number> {
+  const read = readPls(await textOf(path));
+  if (!read.ok) {
+    const { message, fix, line } = read.error;
+    complain(`${line === undefined ? path : `${path}:${line}`}  ${message}\n  ${fix}`);
+    return exit.failed;
+  }
+  const { lexicon, skipped } = read;
+  const content = { pronunciations: pronunciationsFrom(lexicon) };
+  if (options.json) printJson({ version: 1, ...content, skipped });
+  else await writeYaml(content, options);
+  for (const { word, reason } of skipped) complain(`  ${word}  ${reason}`);
+  return skipped.length > 0 ? exit.failed : exit.fine;
 }
 
 /** Writes what was taken; a file that is there is neither lost nor changed unless that is said. */
@@ -122,6 +148,7 @@ function formOf(path: string): ImportForm | undefined {
   if (ending === ".csv") return "csv";
   if ([".json", ".jsonld", ".td"].includes(ending)) return "td";
   if ([".abnf", ".gram"].includes(ending)) return "srgs";
+  if (ending === ".pls") return "pls";
   return [".grxml", ".xml"].includes(ending) ? "srgs-xml" : undefined;
 }
 
@@ -162,13 +189,20 @@ export interface ExportOptions extends BookOptions {
   as: ExportFormat;
   to?: string;
   language?: string;
+  only?: string[];
+  room?: string[];
+  numbers?: { least: number; most: number };
+  size?: number;
+  favour?: string;
 }
 
 /** `calm-phrase export`: devices as a table or Thing Descriptions, or a grammar of the home. */
 export async function exportHome(options: ExportOptions): Promise<number> {
   const { as, to } = options;
-  const book = await loadBook(options);
-  if (as !== "csv" && as !== "td") return exportGrammar(book, options);
+  const opened = await loadFolder(options);
+  const { book } = opened;
+  if (as === "pls") return exportLexicon(book, options);
+  if (as !== "csv" && as !== "td") return exportGrammar(opened, options);
   if (as === "csv") {
     await writeText(devicesToCsv(definitionsOf(book)), to);
     return exit.fine;
@@ -187,18 +221,59 @@ export async function exportHome(options: ExportOptions): Promise<number> {
   return exit.fine;
 }
 
-async function exportGrammar(book: Book, { as, to, language }: ExportOptions): Promise<number> {
-  const grammar = grammarOf(book, languageOf(book, language));
-  if (as === "jsgf") {
-    const { text, withoutFreeWords } = printJsgf(grammar);
-    await writeText(text, to);
-    if (withoutFreeWords.length > 0) {
-      const rules = withoutFreeWords.map((name) => `<${name}>`).join(", ");
-      complain(`JSGF has no free words: phrases with them are left out of ${rules}`);
-    }
-    return exit.fine;
+async function exportGrammar(opened: Opened, options: ExportOptions): Promise<number> {
+  const { as, to, only, room: rooms, numbers, size } = options;
+  const { book, suiteSources } = opened;
+  const language = languageOf(book, options.language);
+  const suites = readSuites(book, suiteSources);
+  const favour = [
+    ...phrasesThatAct(book, suites, language).map((phrase) => ({ phrase })),
+    ...(options.favour === undefined ? [] : favoured(await textOf(options.favour))),
+  ];
+  const whole = only === undefined && rooms === undefined && numbers === undefined;
+  const { grammar, alone, otherWords } = recogniserGrammar(book, {
+    language,
+    ...given({ only, rooms, numbers, size }),
+    // Of a part of a home only what is asked for is said.
+    favour: whole || options.favour !== undefined ? favour : [],
+  });
+  const text =
+    as === "jsgf"
+      ? printJsgf(grammar, { anyWords: otherWords }).text
+      : as === "srgs"
+        ? printGrammar(grammar)
+        : printSrgsXml(grammar);
+  await writeText(text, to);
+  for (const phrase of whole ? alone : []) {
+    complain(`“${phrase}” is in it by itself alone: no command of the home is put together so`);
   }
-  await writeText(as === "srgs" ? printGrammar(grammar) : printSrgsXml(grammar), to);
+  if (packOf(book, language).language === "en") {
+    const words = unpronounced(book, grammar, await loadDictionary());
+    if (words.length > 0) {
+      complain(
+        `words that no dictionary knows, which a recogniser has to be told: ${words.join(" ")}`,
+      );
+      complain("write them under pronunciations:, and --as pls tells how they sound");
+    }
+  }
+  return exit.fine;
+}
+
+/** Phrases a line, each with how often it is said after a tab. */
+function favoured(text: string): { phrase: string; weight?: number }[] {
+  return text.split(/\r?\n/u).flatMap((line) => {
+    const [phrase = "", weight = ""] = line.split("\t").map((part) => part.trim());
+    if (phrase === "" || phrase.startsWith("#")) return [];
+    const often = Number(weight);
+    return [weight !== "" && often > 0 ? { phrase, weight: often } : { phrase }];
+  });
+}
+
+async function exportLexicon(book: Book, { to, language }: ExportOptions): Promise<number> {
+  const tag = languageOf(book, language);
+  const isEnglish = packOf(book, tag).language === "en";
+  const dictionary = isEnglish ? await loadDictionary() : undefined;
+  await writeText(printPls(lexiconOf(book, tag, dictionary)), to);
   return exit.fine;
 }
 

@@ -10,6 +10,7 @@ import {
   dateOf,
   durationOf,
   exportFormats,
+  rangeOf,
   importForms,
   reportForms,
   reportOf,
@@ -274,7 +275,7 @@ Examples:
     .description("take devices from a table or Thing Descriptions, or patterns from a grammar")
     .argument(
       "<path>",
-      "a .csv table, a .json Thing Description or a folder of these, a .abnf or .xml grammar, or -",
+      "a .csv table, a .json Thing Description or a folder of these, a .abnf or .xml grammar, a .pls lexicon, or -",
     )
     .addOption(
       new Option("--form <form>", "what it is, where its name does not tell").choices(importForms),
@@ -302,6 +303,11 @@ Examples:
     )
     .option("--to <path>", "file (a folder for td) to write; printed when left out, or for -")
     .option("--language <tag>", "language of a grammar, such as de; the first one when left out")
+    .option("--only <intent...>", "only these intents in a grammar")
+    .option("--room <room...>", "only what stands in these rooms in a grammar")
+    .option("--numbers <range>", "whole numbers that a grammar spells out; 0-100", rangeOf)
+    .option("--favour <file>", "phrases said more often, one a line, how often after a tab")
+    .option("--size <words>", "words that a grammar may have; 24000 when left out", someOf)
     .addHelpText(
       "after",
       `
@@ -311,10 +317,12 @@ Formats:
   srgs      all that is sayable, as a W3C SRGS 1.0 grammar in ABNF form
   srgs-xml  the same in XML form
   jsgf      the same in the JSpeech Grammar Format
+  pls       how the words of all names sound, as a W3C Pronunciation Lexicon
 
 Examples:
   calm-phrase export --as csv --to devices.csv
-  calm-phrase export --as srgs-xml --language de --to sayable.grxml`,
+  calm-phrase export --as srgs-xml --language de --to sayable.grxml
+  calm-phrase export --as jsgf --room showroom --numbers 0-30`,
     )
     .action(async (options: ExportOptions) => {
       const { exportHome } = await import("./exchange.ts");

@@ -4,8 +4,8 @@ import { isDate, parseLocal } from "../time/local.ts";
 
 /* What stands in arguments and options, read before a command begins. */
 
-export const exportFormats = ["csv", "td", "srgs", "srgs-xml", "jsgf"] as const;
-export const importForms = ["csv", "td", "srgs", "srgs-xml"] as const;
+export const exportFormats = ["csv", "td", "srgs", "srgs-xml", "jsgf", "pls"] as const;
+export const importForms = ["csv", "td", "srgs", "srgs-xml", "pls"] as const;
 export const shells = ["bash", "zsh", "fish"] as const;
 
 export const reportForms = ["junit", "tap", "json", "markdown", "html", "lcov"] as const;
@@ -34,6 +34,14 @@ export function durationOf(text: string): string {
 export function countOf(text: string): number {
   if (/^\d+$/.test(text)) return Number(text);
   throw new InvalidArgumentError("Write a whole number.");
+}
+
+/** Whole numbers from one to another, such as 5-30. */
+export function rangeOf(text: string): { least: number; most: number } {
+  const [, least, most] = /^(\d+)-(\d+)$/.exec(text) ?? [];
+  const range = { least: Number(least), most: Number(most) };
+  if (least !== undefined && range.least <= range.most && range.most <= 1000) return range;
+  throw new InvalidArgumentError("Write the least and the most, such as 5-30.");
 }
 
 /** A number that need not be whole, such as 1.2. */

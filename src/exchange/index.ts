@@ -6,7 +6,22 @@ export type { SkippedPart, Taken } from "./taken.ts";
 export { type GrammarRead, readGrammar } from "./read-grammar.ts";
 export { definitionFromGrammar } from "./grammar-definition.ts";
 export { grammarOf } from "../grammar/home-grammar.ts";
-export { printJsgf } from "./jsgf.ts";
+export {
+  type RecogniserGrammar,
+  type RecogniserOptions,
+  recogniserGrammar,
+} from "../grammar/recogniser.ts";
+export { type JsgfOptions, printJsgf } from "./jsgf.ts";
+export {
+  type Lexeme,
+  type PlsRead,
+  type PronunciationLexicon,
+  lexiconOf,
+  printPls,
+  pronunciationsFrom,
+  readPls,
+  unpronounced,
+} from "./lexicon.ts";
 export { printSrgsXml } from "./srgs.ts";
 export { type Merged, mergeSections, printYaml } from "./merge.ts";
 export { type Grammar, type GrammarRule, printGrammar } from "../pattern/grammar.ts";

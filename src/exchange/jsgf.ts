@@ -1,83 +1,175 @@
-import { madeOf } from "../source/wrong-use.ts";
+import { sequence } from "../pattern/build.ts";
 import type { Grammar } from "../pattern/grammar.ts";
 import type { Pattern } from "../pattern/tree.ts";
+import { madeOf } from "../source/wrong-use.ts";
 
-/** Tokens that JSGF reads as they are; anything else is quoted. */
-const plain = /^[\p{L}\p{M}\p{N}]+$/u;
+/** What a text in a token would be read as (section 2.1 of the note). */
+const special = /[\s;=|*+<>()[\]{}/"\\]/u;
 
-/**
- * Writes a grammar in the JSpeech Grammar Format (W3C Note, 5 June 2000). It has no word for any
- * words, so what takes them is written as `<VOID>`, which is never said; the rules concerned are
- * told.
- */
-export function printJsgf(grammar: Grammar): {
-  text: string;
-  withoutFreeWords: readonly string[];
-} {
-  return madeOf("grammar", () => printRules(grammar));
+export interface JsgfOptions {
+  /** Words that stand for any words, since JSGF has none for that. */
+  anyWords?: readonly string[];
 }
 
-function printRules({ language, root, rules }: Grammar): ReturnType<typeof printJsgf> {
+/** The rule of words that stand for any words. */
+const anyRule = "any-words";
+
+/**
+ * Writes a grammar in the JSpeech Grammar Format (W3C Note, 5 June 2000). It has no word for any words: where
+ * some are given they stand for them, and otherwise phrases with free words are left out; the rules concerned
+ * are told. What can never be said is left out, since `<VOID>` drops more than itself in some recognisers.
+ */
+export function printJsgf(
+  grammar: Grammar,
+  { anyWords = [] }: JsgfOptions = {},
+): { text: string; withoutFreeWords: readonly string[] } {
+  return madeOf("grammar", () => printRules(grammar, anyWords));
+}
+
+function printRules(
+  { language, root, rules }: Grammar,
+  anyWords: readonly string[],
+): ReturnType<typeof printJsgf> {
   const lost = new Set<string>();
+  const bodies = new Map<string, Pattern>();
+  for (const [name, { pattern }] of rules) {
+    const sayable = withoutVoid(pattern, () => {
+      if (anyWords.length > 0) return { type: "reference", name: anyRule, span: [0, 0] };
+      lost.add(name);
+      return undefined;
+    });
+    if (sayable) bodies.set(name, sayable);
+  }
+  dropEmpty(bodies);
   const lines = [`#JSGF V1.0 UTF-8 ${language};`, "grammar home;"];
-  for (const [name, { pattern, isPublic }] of rules) {
-    const scope = isPublic || name === root ? "public " : "";
-    const body = print(pattern, () => lost.add(name));
-    lines.push("", `${scope}<${name}> = ${body};`);
+  for (const [name, body] of bodies) {
+    const scope = rules.get(name)?.isPublic || name === root ? "public " : "";
+    lines.push("", `${scope}<${name}> = ${print(body)};`);
+  }
+  if (anyWords.length > 0) {
+    const words = anyWords.map(token).join(" | ");
+    lines.push("", `<${anyRule}> = (${words})+;`);
   }
   return { text: `${lines.join("\n")}\n`, withoutFreeWords: [...lost] };
 }
 
-function print(pattern: Pattern, lose: () => void): string {
+/** A pattern without what can never be said; `undefined` where nothing is left. */
+function withoutVoid(pattern: Pattern, free: () => Pattern | undefined): Pattern | undefined {
   switch (pattern.type) {
-    case "words": {
-      const [first = ""] = pattern.words;
-      if (pattern.words.length === 1 && plain.test(first)) return first;
-      return pattern.words.map((word) => (plain.test(word) ? word : `"${word}"`)).join(" ");
-    }
-    case "sequence":
-      return pattern.items.map((item) => unit(item, lose)).join(" ");
-    case "choice":
-      return pattern.options
-        .map(({ weight, pattern: option }) => {
-          const text = option.type === "choice" ? `(${print(option, lose)})` : print(option, lose);
-          return weight === undefined ? text : `/${weight}/ ${text}`;
-        })
-        .join(" | ");
-    case "repeat":
-      return repeated(pattern, lose);
-    case "reference":
-      return `<${pattern.name}>`;
-    case "nothing":
-      return "<NULL>";
     case "void":
-      return "<VOID>";
+      return undefined;
     case "garbage":
-      lose();
-      return "<VOID>";
+      return free();
+    case "sequence": {
+      const items = pattern.items.map((item) => withoutVoid(item, free));
+      const said = items.filter((item) => item !== undefined);
+      return said.length < items.length ? undefined : sequence(...said);
+    }
+    case "choice": {
+      const options = pattern.options.flatMap((option) => {
+        const said = withoutVoid(option.pattern, free);
+        return said ? [{ ...option, pattern: said }] : [];
+      });
+      return options.length === 0 ? undefined : { ...pattern, options };
+    }
+    case "repeat": {
+      const item = withoutVoid(pattern.item, free);
+      if (item) return { ...pattern, item };
+      return pattern.minimum === 0 ? { type: "nothing", span: [0, 0] } : undefined;
+    }
+    default:
+      return pattern;
   }
 }
 
-function unit(pattern: Pattern, lose: () => void): string {
+/** Leaves out what refers to rules that are left out. */
+function dropEmpty(bodies: Map<string, Pattern>): void {
+  for (let changed = true; changed;) {
+    changed = false;
+    for (const [name, body] of bodies) {
+      const left = withoutVoid(withoutLost(body, bodies), () => undefined);
+      if (left) bodies.set(name, left);
+      else {
+        bodies.delete(name);
+        changed = true;
+      }
+    }
+  }
+}
+
+function withoutLost(pattern: Pattern, bodies: ReadonlyMap<string, Pattern>): Pattern {
+  switch (pattern.type) {
+    case "sequence":
+      return { ...pattern, items: pattern.items.map((item) => withoutLost(item, bodies)) };
+    case "choice":
+      return {
+        ...pattern,
+        options: pattern.options.map((option) => ({
+          ...option,
+          pattern: withoutLost(option.pattern, bodies),
+        })),
+      };
+    case "repeat":
+      return { ...pattern, item: withoutLost(pattern.item, bodies) };
+    case "reference":
+      return bodies.has(pattern.name) || pattern.name === anyRule
+        ? pattern
+        : { type: "void", span: pattern.span };
+    default:
+      return pattern;
+  }
+}
+
+/** Marks within a word, such as an apostrophe, are part of it as they are. */
+function token(word: string): string {
+  return special.test(word) ? `"${word.replace(/[\\"]/gu, "\\$&")}"` : word;
+}
+
+function print(pattern: Pattern): string {
+  switch (pattern.type) {
+    case "words":
+      return pattern.words.map(token).join(" ");
+    case "sequence":
+      return pattern.items.length === 0 ? "<NULL>" : pattern.items.map(unit).join(" ");
+    case "choice":
+      return printChoice(pattern);
+    case "repeat":
+      return repeated(pattern);
+    case "reference":
+      return `<${pattern.name}>`;
+    default:
+      return "<NULL>";
+  }
+}
+
+/** Weights go before all alternatives or none (section 4.2). */
+function printChoice({ options }: Pattern & { type: "choice" }): string {
+  const isWeighted = options.some(({ weight }) => weight !== undefined);
+  return options
+    .map(({ weight = 1, pattern: option }) => {
+      const text = option.type === "choice" ? `(${print(option)})` : print(option);
+      return isWeighted ? `/${weight}/ ${text}` : text;
+    })
+    .join(" | ");
+}
+
+function unit(pattern: Pattern): string {
   const isWide = pattern.type === "choice" || pattern.type === "sequence";
-  return isWide ? `(${print(pattern, lose)})` : print(pattern, lose);
+  return isWide ? `(${print(pattern)})` : print(pattern);
 }
 
 /** JSGF has `[…]`, `*` and `+`; counts are written out. */
-function repeated(
-  { item, minimum, maximum }: Pattern & { type: "repeat" },
-  lose: () => void,
-): string {
-  const once = `(${print(item, lose)})`;
+function repeated({ item, minimum, maximum }: Pattern & { type: "repeat" }): string {
+  const once = `(${print(item)})`;
   const must = Array<string>(minimum).fill(once);
   if (maximum === Infinity) {
     return minimum === 0 ? `${once}*` : [...must.slice(1), `${once}+`].join(" ");
   }
-  let optional = "";
+  let more = "";
   for (let extra = minimum; extra < maximum; extra++) {
-    optional = optional === "" ? `[${print(item, lose)}]` : `[${once} ${optional}]`;
+    more = more === "" ? `[${print(item)}]` : `[${once} ${more}]`;
   }
-  const all = [...must, ...(optional === "" ? [] : [optional])];
+  const all = [...must, ...(more === "" ? [] : [more])];
   if (all.length === 0) return "<NULL>";
   return all.length === 1 ? (all[0] ?? "") : `(${all.join(" ")})`;
 }

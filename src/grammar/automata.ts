@@ -36,46 +36,55 @@ export interface Automata {
   rules: ReadonlyMap<string, RuleAutomaton>;
 }
 
+/** What a rule is called where it is one of the parts that another is a choice of; others are no parts. */
+export type PartOf = (rule: string) => string | undefined;
+
 /**
- * Makes automata of a grammar. Rules that `isPart` says are parts are told from one another where the rule
- * that they are parts of ends.
+ * Makes automata of a grammar. Rules that are parts are told from one another where the rule that they are
+ * parts of ends, by what they are called.
  */
-export function automataOf(grammar: Grammar, isPart: (rule: string) => boolean): Automata {
-  const { root, rules } = grammar;
-  const isCalled = calledRules(grammar, isPart);
+export function automataOf(grammar: Grammar, partOf: PartOf): Automata {
+  const isCalled = calledRules(grammar, partOf);
   const made = new Map<string, RuleAutomaton>();
-  const waiting = [root];
+  const waiting = [grammar.root];
   for (const name of waiting) {
     if (made.has(name)) continue;
+    const pattern = grammar.rules.get(name)?.pattern;
     const called = new Set<string>();
-    const pattern = rules.get(name)?.pattern;
-    const parts = pattern ? partsOf(pattern, isPart) : [];
-    const options = parts.map(({ part, tree }) => ({
-      part,
-      tree: part === "" ? tree : (rules.get(part)?.pattern ?? tree),
-    }));
-    made.set(name, automatonOf(options, grammar, { isCalled, called }));
+    const parts = pattern ? partsOf(pattern, grammar, partOf) : [];
+    made.set(name, automatonOf(parts, grammar, { isCalled, called }));
     waiting.push(...called);
   }
-  return { root, rules: made };
+  return { root: grammar.root, rules: made };
+}
+
+/** A pattern of a grammar as an automaton by itself; the rules that `isCalled` tells are single steps of it. */
+export function patternAutomaton(
+  tree: Pattern,
+  grammar: Grammar,
+  isCalled: (rule: string) => boolean,
+): RuleAutomaton {
+  return automatonOf([{ part: "", tree }], grammar, { isCalled, called: new Set() });
+}
+
+interface Part {
+  /** What it is called; empty for what is no part. */
+  part: string;
+  tree: Pattern;
 }
 
 /** A rule that is a choice of parts, as these. */
-function partsOf(
-  pattern: Pattern,
-  isPart: (rule: string) => boolean,
-): { part: string; tree: Pattern }[] {
+function partsOf(pattern: Pattern, { rules }: Pick<Grammar, "rules">, partOf: PartOf): Part[] {
   if (pattern.type === "choice") {
-    return pattern.options.flatMap((option) => partsOf(option.pattern, isPart));
+    return pattern.options.flatMap((option) => partsOf(option.pattern, { rules }, partOf));
   }
-  if (pattern.type === "reference" && isPart(pattern.name)) {
-    return [{ part: pattern.name, tree: pattern }];
-  }
-  return [{ part: "", tree: pattern }];
+  const part = pattern.type === "reference" ? partOf(pattern.name) : undefined;
+  const of = pattern.type === "reference" ? rules.get(pattern.name)?.pattern : undefined;
+  return [part !== undefined && of ? { part, tree: of } : { part: "", tree: pattern }];
 }
 
 /** Rules that are called, and not written out where they are referred to: what is long or refers to itself. */
-function calledRules({ rules }: Grammar, isPart: (rule: string) => boolean) {
+function calledRules({ rules }: Grammar, partOf: PartOf) {
   const sizes = new Map<string, number>();
   const circular = new Set<string>();
   const sizeOf = (name: string): number => {
@@ -108,7 +117,7 @@ function calledRules({ rules }: Grammar, isPart: (rule: string) => boolean) {
         return 1;
     }
   };
-  return (name: string): boolean => !isPart(name) && sizeOf(name) > mostWrittenOut;
+  return (name: string): boolean => partOf(name) === undefined && sizeOf(name) > mostWrittenOut;
 }
 
 /** The size of a rule while it is measured. */
@@ -124,7 +133,7 @@ interface Calling {
 }
 
 function automatonOf(
-  options: readonly { part: string; tree: Pattern }[],
+  options: readonly Part[],
   { rules }: Grammar,
   { isCalled, called }: Calling,
 ): RuleAutomaton {
@@ -169,8 +178,9 @@ function automatonOf(
 }
 
 /** The same automaton with states put together from which the same may follow (after E. F. Moore, 1956). */
-function fewestStates(states: readonly AutomatonState[]): RuleAutomaton {
-  let classes = states.map(({ ends }) => ends.join(" "));
+export function fewestStates(states: readonly AutomatonState[]): RuleAutomaton {
+  const endsOf = ({ ends }: AutomatonState): string => JSON.stringify(ends);
+  let classes = states.map(endsOf);
   let count = 0;
   let numbered: number[] = [];
   for (;;) {
@@ -183,9 +193,10 @@ function fewestStates(states: readonly AutomatonState[]): RuleAutomaton {
     });
     if (known.size === count) break;
     count = known.size;
-    classes = states.map(({ arcs, ends }) => {
+    classes = states.map((state) => {
+      const { arcs } = state;
       const leading = arcs.map((arc) => `${symbolOf(arc)}>${numbered[arc.to] ?? -1}`).sort();
-      return `${ends.join(" ")}|${leading.join("|")}`;
+      return `${endsOf(state)}|${leading.join("|")}`;
     });
   }
   const merged: AutomatonState[] = [];
@@ -200,7 +211,7 @@ function fewestStates(states: readonly AutomatonState[]): RuleAutomaton {
 }
 
 /** What an arc says, as a key: words are never empty. */
-function symbolOf(arc: Arc): string {
+export function symbolOf(arc: Arc): string {
   switch (arc.say) {
     case "word":
       return arc.word;

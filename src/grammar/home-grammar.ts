@@ -3,6 +3,7 @@ import { homeLanguage } from "../hearing/hear.ts";
 import { packOf } from "../language/packs.ts";
 import { phonesOf } from "../sounds/distance.ts";
 import { createSounds } from "../sounds/pronounce.ts";
+import { withArticles } from "./articles.ts";
 import { aloud } from "../language/aloud.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import {
@@ -33,7 +34,24 @@ import { textOf } from "../source/border.ts";
  * recogniser. Every phrase of it is understood; free words are `$GARBAGE`.
  */
 export function grammarOf(given: Book, tag?: string): Grammar {
-  const book = asBook(given);
+  return homeGrammar(asBook(given), tag, {});
+}
+
+/** What of a home is in a grammar, and how. */
+export interface GrammarParts {
+  /** Whether no articles stand before nouns of commands; `withArticles` adds them later. */
+  isBare?: boolean;
+  /** Intents; all when left out. */
+  only?: readonly string[];
+  /** Whole numbers that are spelled out one by one; 0 to 100 when left out. */
+  numbers?: { least: number; most: number };
+}
+
+export function homeGrammar(
+  book: Book,
+  tag: string | undefined,
+  { isBare = false, only, numbers = { least: 0, most: 100 } }: GrammarParts,
+): Grammar {
   const language = homeLanguage(book, textOf(tag));
   const pack = packOf(book, language);
   const rules = new Map<string, GrammarRule>();
@@ -59,7 +77,8 @@ export function grammarOf(given: Book, tag?: string): Grammar {
     }
     return reference(name);
   };
-  const base: Base = { home: book, pack, language, said, parsed, define };
+  const base: Base = { home: book, pack, language, numbers, said, parsed, define };
+  const articled = (tree: Pattern): Pattern => (isBare ? tree : withArticles(tree, pack, true));
 
   define(mainRule, () => {
     const address = book.address.filter((each) => each.language === language);
@@ -76,26 +95,25 @@ export function grammarOf(given: Book, tag?: string): Grammar {
       choice(
         [...book.intents.values()].flatMap((intent) => {
           const patterns = intent.patterns.filter((pattern) => pattern.language === language);
-          if (patterns.length === 0) return [];
+          if (patterns.length === 0 || only?.includes(intent.id) === false) return [];
           const rule = `${intentRule}${intent.id}`;
           return define(rule, () =>
-            choice(patterns.map(({ tree }) => patternOf(book, base, intent, tree))),
+            choice(patterns.map(({ tree }) => articled(patternOf(book, base, intent, tree)))),
           );
         }),
       ),
     );
     const then = define("then", () => said(pack.times.then) ?? nothingToSay);
-    const when = define("when", () => whenGrammar({ ...base, owner: "when", led: (tree) => tree }));
+    const when = define(whenRule, () =>
+      whenGrammar({ ...base, owner: "when", lead: undefined, led: (tree) => tree }),
+    );
     const narrowing = narrowingOf(base, rules);
-    const clause = choice([
-      sequence(optional(when), command, narrowing && optional(narrowing), optional(when)),
-    ]);
     // "… and the fan", "… and blue": what was said before is not said again.
-    const more = choice([
-      reference(clausesRule),
-      sequence(optional(when), choice([...repliesTo(rules)]), optional(when)),
-    ]);
-    const clauses = define(clausesRule, () => sequence(clause, optional(sequence(then, more))));
+    const what = choice([command, ...repliesTo(rules)]);
+    const clause = sequence(optional(when), what, narrowing && optional(narrowing), optional(when));
+    const clauses = define(clausesRule, () =>
+      sequence(clause, optional(sequence(then, reference(clausesRule)))),
+    );
     return sequence(repeated(opening), clauses, repeated(closing));
   });
   const main = rules.get(mainRule)?.pattern ?? nothingToSay;
@@ -104,7 +122,11 @@ export function grammarOf(given: Book, tag?: string): Grammar {
 }
 
 const mainRule = "main";
-const commandRule = "command";
+export const commandRule = "command";
+/** When something is to be done. */
+export const whenRule = "when";
+/** What names anything. */
+export const thingRule = "target";
 const clausesRule = "clauses";
 
 /** The rules that hold the others together. */
@@ -131,7 +153,7 @@ function narrowingOf(
 }
 
 /** Rules that say what is meant, or how it is to be: what may be said alone after "and". */
-const repliesRules = ["target", "percent", "degrees", "colour"];
+const repliesRules = [thingRule, "percent", "degrees", "colour"];
 
 function repliesTo(rules: ReadonlyMap<string, GrammarRule>): Pattern[] {
   return repliesRules.filter((rule) => rules.has(rule)).map(reference);
@@ -186,9 +208,9 @@ function spokenTree(tree: Pattern, pack: LanguagePack): Pattern {
 
 /** A pattern with its references led to rules of the grammar. */
 function patternOf(book: Book, writing: Base, intent: Intent, tree: Pattern): Pattern {
-  return fillReferences(withArticles(spokenTree(tree, writing.pack), writing), (name) => {
+  return fillReferences(spokenTree(tree, writing.pack), (name) => {
     const slot = intent.slots.get(name);
-    if (slot) return sequence(leadOf(writing), slotRule(book, writing, intent, slot));
+    if (slot) return slotRule(book, writing, intent, slot);
     const fragment = fragmentTree(book.fragments.get(name), writing.language);
     if (!fragment) return undefined;
     // A fragment that holds slots is another one in each intent.
@@ -200,13 +222,11 @@ function patternOf(book: Book, writing: Base, intent: Intent, tree: Pattern): Pa
 
 /** Small words are passed over when they are heard; they are said before what has a name. */
 function leadOf({ pack, said, define }: Base): Pattern | undefined {
-  const small = said([...pack.small, ...fillersOf(pack)]);
-  return (
-    small &&
-    repeatedUpTo(
-      2,
-      define("lead", () => small),
-    )
+  const small = said(pack.small);
+  const fillers = said(fillersOf(pack));
+  if (!small && !fillers) return undefined;
+  return define("lead", () =>
+    choice([fillers && sequence(fillers, optional(fillers), small && optional(small)), small]),
   );
 }
 
@@ -223,61 +243,16 @@ function fillersOf(pack: LanguagePack): string[] {
 /** Sounds that a sigh has at most. */
 const longestSigh = 2;
 
-/** A pattern with articles before its nouns: "the colour of". */
-function withArticles(tree: Pattern, writing: Pick<Base, "pack" | "said">): Pattern {
-  const { pack, said } = writing;
-  const nouns = nounsIn(pack);
-  const inner = (item: Pattern, isFirst: boolean): Pattern => {
-    switch (item.type) {
-      case "words": {
-        // What comes first is most often a verb, whatever else it may be.
-        if (isFirst) return item;
-        const small = nouns.has(item.words[0] ?? "") ? said(pack.small) : undefined;
-        return small ? sequence(optional(small), item) : item;
-      }
-      case "sequence":
-        return { ...item, items: item.items.map((each, at) => inner(each, isFirst && at === 0)) };
-      case "choice":
-        return {
-          ...item,
-          options: item.options.map((option) => ({
-            ...option,
-            pattern: inner(option.pattern, isFirst),
-          })),
-        };
-      case "repeat":
-        return { ...item, item: inner(item.item, isFirst) };
-      default:
-        return item;
-    }
-  };
-  return inner(tree, true);
-}
-
-/** Words that have an article: for properties, levels and amounts. */
-function nounsIn({ properties, levels, amounts }: LanguagePack): ReadonlySet<string> {
-  const said = [
-    ...Object.values(properties),
-    ...Object.values(levels),
-    amounts.small,
-    amounts.large,
-  ].flat();
-  return new Set(said.filter((text) => !/[\s[(|$]/u.test(text)));
-}
-
-function repeatedUpTo(maximum: number, item: Pattern): Pattern {
-  return { type: "repeat", item, minimum: 0, maximum, span: [0, 0] };
-}
-
 /** What rules are written with, before it is known for which slot. */
-type Base = Omit<Writing, "owner" | "led">;
+type Base = Omit<Writing, "owner" | "led" | "lead">;
 
 function slotRule(book: Book, base: Base, intent: Intent, slot: Slot): Pattern {
   if (slot.fills === "words") return { type: "garbage", span: [0, 0] };
   const writing: Writing = {
     ...base,
     owner: `${intent.id}-${slot.name}`,
-    led: (tree) => patternOf(book, base, intent, tree),
+    lead: leadOf(base),
+    led: (tree) => withArticles(patternOf(book, base, intent, tree), base.pack, false),
   };
   return slot.fills === "value" ? slot.grammar(writing) : targetGrammar(writing, slot);
 }

@@ -32,10 +32,7 @@ export function createEars(book: Book, dictionary?: Dictionary): (language: stri
 function earFor(book: Book, language: string, dictionary: Dictionary | undefined): Ear {
   const pack = packOf(book, language);
   const sounds = soundsIn(book, language, dictionary);
-  const automata = automataOf(
-    grammarOf(book, language),
-    (rule) => intentOfRule(rule) !== undefined,
-  );
+  const automata = automataOf(grammarOf(book, language), intentOfRule);
   const vocabulary = vocabularyOf(automata, sounds);
   const rules = { outer: holdingRules, idle: idleRules };
   const machine = machineOf(automata, { vocabulary, sounds }, rules);

@@ -1,5 +1,6 @@
 import type { Book } from "../book/book.ts";
 import { describeOutcome } from "../commands/describe.ts";
+import { isToDo } from "../commands/outcome.ts";
 import { spokenNames } from "../model/names.ts";
 import type { Position } from "../source/position.ts";
 import { given } from "../source/given.ts";
@@ -90,4 +91,25 @@ function plainestPhrases(book: Book): SpokenPhrase[] {
     );
     return [...new Set(heard)].map((phrase) => ({ phrase, language, given: new Map() }));
   });
+}
+
+/** Phrases of suites that come to something that is done, in one language, as often as they are said. */
+export function phrasesThatAct(book: Book, { suites }: Suites, language: string): string[] {
+  return suites.flatMap(({ cases }) =>
+    cases.flatMap((each) => {
+      if ("problem" in each) return [];
+      const { script } = each;
+      const turns = script
+        ? script.script === "talk"
+          ? script.turns
+          : []
+        : [{ hear: each.phrase, language: each.language }];
+      return turns.flatMap((turn) => {
+        if ((turn.language ?? each.language) !== language) return [];
+        const { at, time } = each;
+        const heard = book.hear(turn.hear, { language, ...given({ at, time }) });
+        return isToDo(heard) ? [turn.hear] : [];
+      });
+    }),
+  );
 }

@@ -291,9 +291,20 @@ export function spelled(
   return said(values) ?? nothingToSay;
 }
 
-/** The whole numbers up to a hundred, as a rule of their own. */
+/**
+ * Whole numbers, as a rule of their own: all up to a hundred, unless fewer are wanted, and round ones above.
+ * What is out of every range can be said all the same, so that it is refused, and not heard as what is in it.
+ */
 export function hundred(writing: Writing): Pattern {
-  return writing.define("hundred", () => spelled(writing, 0, 100));
+  const { least, most } = writing.numbers;
+  return writing.define("hundred", () =>
+    choice([
+      spelled(writing, least, most),
+      ...(most < 100
+        ? []
+        : [spelled(writing, most + 10, 200, 10), spelled(writing, 300, 1000, 100)]),
+    ]),
+  );
 }
 
 /** Numbers with a digit after the point, and less than nothing. */

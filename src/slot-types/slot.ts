@@ -149,6 +149,10 @@ export interface Ground extends Spoken {
 export interface Writing extends Spoken {
   /** Names the rules of a slot that has words of its own. */
   owner: string;
+  /** Words that mean nothing and may be said before what is named: "just the". */
+  lead: Pattern | undefined;
+  /** The whole numbers that are spelled out one by one. */
+  numbers: { least: number; most: number };
   /** Texts as alternatives, each once; undefined where there are none. */
   said: (texts: readonly string[]) => Pattern | undefined;
   /** Patterns of the language pack as alternatives. */

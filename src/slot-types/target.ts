@@ -143,13 +143,14 @@ function thingsGrammar(writing: Writing, { takes, names, places }: Parts): Patte
   const some = said([...all, ...both, ...pointed]);
   const kinds = nouns && withArticle(writing, nouns);
   const many = some && optional(some);
-  return choice([
+  const named = choice([
     names,
     kinds && sequence(many, kinds, within),
     kinds && sequence(many, places, kinds),
     sequence(said(everything) ?? nothingToSay, within),
     said([...it, ...here, ...there]),
   ]);
+  return sequence(writing.lead && optional(writing.lead), named);
 }
 
 function namesOf(

@@ -1,0 +1,56 @@
+import type { LanguagePack } from "../language/pack.ts";
+import { splitWords } from "../language/words.ts";
+import { choice, optional, sequence, words } from "../pattern/build.ts";
+import type { Pattern } from "../pattern/tree.ts";
+
+/**
+ * A pattern with articles before its nouns: "the colour of". Small words are passed over when they are heard,
+ * so that no pattern has them.
+ *
+ * @param isFirst Whether it begins a command: what comes first there is most often a verb, whatever else it
+ * may be.
+ */
+export function withArticles(tree: Pattern, pack: LanguagePack, isFirst: boolean): Pattern {
+  const nouns = nounsIn(pack);
+  const small = articlesIn(pack);
+  const isNoun = (item: Pattern): boolean =>
+    item.type === "words"
+      ? nouns.has(item.words[0] ?? "")
+      : item.type === "choice" && item.options.every((option) => isNoun(option.pattern));
+  const inner = (item: Pattern, first: boolean): Pattern => {
+    if (!first && small && isNoun(item)) return sequence(optional(small), item);
+    switch (item.type) {
+      case "sequence":
+        return { ...item, items: item.items.map((each, at) => inner(each, first && at === 0)) };
+      case "choice":
+        return {
+          ...item,
+          options: item.options.map((option) => ({
+            ...option,
+            pattern: inner(option.pattern, first),
+          })),
+        };
+      case "repeat":
+        return { ...item, item: inner(item.item, first) };
+      default:
+        return item;
+    }
+  };
+  return inner(tree, isFirst);
+}
+
+function articlesIn(pack: LanguagePack): Pattern | undefined {
+  const said = pack.small.flatMap((text) => splitWords(text, pack).map((word) => word.text));
+  return said.length === 0 ? undefined : choice(said.map((word) => words(word)));
+}
+
+/** Words that have an article: for properties, levels and amounts. */
+function nounsIn({ properties, levels, amounts }: LanguagePack): ReadonlySet<string> {
+  const said = [
+    ...Object.values(properties),
+    ...Object.values(levels),
+    amounts.small,
+    amounts.large,
+  ].flat();
+  return new Set(said.filter((text) => !/[\s[(|$]/u.test(text)));
+}

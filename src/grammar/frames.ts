@@ -1,0 +1,215 @@
+import type { AutomatonState, RuleAutomaton } from "./automata.ts";
+import { fewestStates } from "./automata.ts";
+
+/** Commands as what comes before a thing that is named, and what may come after it then. */
+export interface Framed {
+  before: RuleAutomaton;
+  after: RuleAutomaton;
+}
+
+export interface Frames {
+  framed: readonly Framed[];
+  /** Commands in which nothing is named. */
+  bare: RuleAutomaton;
+}
+
+/**
+ * Takes commands apart at the first thing that they name. Since what names things is long, each frame costs
+ * much, and frames are put together until there are few enough: those first of which this adds the fewest
+ * commands that nobody says.
+ *
+ * @param thing The rule that names things.
+ * @param most Frames that may be left.
+ */
+export function framesOf(commands: RuleAutomaton, thing: string, most: number): Frames {
+  const { states } = commands;
+  const bare = trimmed(states, (state) => ({
+    ...state,
+    arcs: state.arcs.filter((arc) => arc.say !== "rule" || arc.rule !== thing),
+  }));
+  const groups = new Map<number, Set<number>>();
+  states.forEach(({ arcs }, from) => {
+    for (const arc of arcs) {
+      if (arc.say !== "rule" || arc.rule !== thing) continue;
+      const sources = groups.get(arc.to) ?? new Set<number>();
+      groups.set(arc.to, sources.add(from));
+    }
+  });
+  const ways = countWays(states, (arc) => arc.say !== "rule" || arc.rule !== thing);
+  const without = createDifferences(states);
+  let frames = [...groups].map(([after, before]): Group => {
+    return { before: [...before], after: [after] };
+  });
+  while (frames.length > most) frames = joinNearest(frames, ways, without);
+  return {
+    bare,
+    framed: frames.map(({ before, after }) => ({
+      before: trimmed(states, (state, index) => ({
+        arcs: state.arcs.filter((arc) => arc.say !== "rule" || arc.rule !== thing),
+        ends: before.includes(index) ? [""] : [],
+      })),
+      after: joined(states, after),
+    })),
+  };
+}
+
+interface Group {
+  /** States before the thing, and those after it. */
+  before: readonly number[];
+  after: readonly number[];
+}
+
+/** More phrases than need be counted. */
+const many = 1e9;
+
+/** How many ways lead to each state over the arcs that count. */
+export function countWays(
+  states: readonly AutomatonState[],
+  isCounted: (arc: AutomatonState["arcs"][number]) => boolean,
+): (state: number) => number {
+  const into = states.map((): number[] => []);
+  states.forEach(({ arcs }, from) => {
+    for (const arc of arcs) {
+      if (isCounted(arc)) into[arc.to]?.push(from);
+    }
+  });
+  const known = new Map<number, number>([[0, 1]]);
+  const count = (state: number): number => {
+    const there = known.get(state);
+    if (there !== undefined) return there;
+    known.set(state, 0);
+    const sum = (into[state] ?? []).reduce((all, from) => all + count(from), 0);
+    known.set(state, Math.min(many, sum));
+    return Math.min(many, sum);
+  };
+  return count;
+}
+
+/** How many phrases follow one state and do not follow another. */
+type Differences = (one: number, other: number) => number;
+
+export function createDifferences(states: readonly AutomatonState[]): Differences {
+  const known = new Map<number, number>();
+  const symbols = states.map(({ arcs }) => new Map(arcs.map((arc) => [keyOf(arc), arc.to])));
+  const none = -1;
+  const differ = (one: number, other: number): number => {
+    if (one === other) return 0;
+    const key = one * (states.length + 1) + other + 1;
+    const there = known.get(key);
+    if (there !== undefined) return there;
+    known.set(key, 0);
+    const ending = (state: number): boolean => (states[state]?.ends.length ?? 0) > 0;
+    let count = ending(one) && !ending(other) ? 1 : 0;
+    for (const [symbol, to] of symbols[one] ?? []) {
+      count += differ(to, other === none ? none : (symbols[other]?.get(symbol) ?? none));
+    }
+    known.set(key, Math.min(many, count));
+    return Math.min(many, count);
+  };
+  return differ;
+}
+
+function keyOf(arc: AutomatonState["arcs"][number]): string {
+  return arc.say === "word" ? arc.word : arc.say === "rule" ? `<${arc.rule}>` : "";
+}
+
+/** The same frames with two of them as one, of which this adds the fewest commands. */
+function joinNearest(
+  frames: readonly Group[],
+  ways: (state: number) => number,
+  without: Differences,
+): Group[] {
+  const sum = (values: readonly number[]): number => values.reduce((all, one) => all + one, 0);
+  const waysTo = (group: Group): number => sum(group.before.map(ways));
+  const missing = (one: Group, other: Group): number =>
+    sum(one.after.map((state) => Math.min(...other.after.map((each) => without(state, each)))));
+  let best: { cost: number; one: Group; other: Group } | undefined;
+  frames.forEach((one, index) => {
+    for (const other of frames.slice(index + 1)) {
+      const cost = waysTo(one) * missing(other, one) + waysTo(other) * missing(one, other);
+      if (!best || cost < best.cost) best = { cost, one, other };
+    }
+  });
+  if (!best) return [...frames];
+  const { one, other } = best;
+  const both: Group = {
+    before: [...one.before, ...other.before],
+    after: [...one.after, ...other.after],
+  };
+  return [...frames.filter((each) => each !== one && each !== other), both];
+}
+
+/** An automaton of some of the arcs of another, without what leads nowhere. */
+function trimmed(
+  states: readonly AutomatonState[],
+  change: (state: AutomatonState, index: number) => AutomatonState,
+): RuleAutomaton {
+  const changed = states.map(change);
+  const leads = new Set<number>();
+  for (let grew = true; grew;) {
+    grew = false;
+    changed.forEach(({ arcs, ends }, index) => {
+      if (leads.has(index)) return;
+      if (ends.length === 0 && !arcs.some(({ to }) => leads.has(to))) return;
+      leads.add(index);
+      grew = true;
+    });
+  }
+  const kept = changed.map(({ arcs, ends }) => ({
+    ends,
+    arcs: arcs.filter(({ to }) => leads.has(to)),
+  }));
+  return fewestStates(reached(kept));
+}
+
+/** What may follow any of some states, as one automaton. */
+export function joined(states: readonly AutomatonState[], from: readonly number[]): RuleAutomaton {
+  const numbers = new Map<string, number>();
+  const order: (readonly number[])[] = [];
+  const numberOf = (set: ReadonlySet<number>): number => {
+    const sorted = [...set].sort((one, other) => one - other);
+    const key = sorted.join(" ");
+    let number = numbers.get(key);
+    if (number === undefined) {
+      number = order.length;
+      numbers.set(key, number);
+      order.push(sorted);
+    }
+    return number;
+  };
+  numberOf(new Set(from));
+  const made: AutomatonState[] = [];
+  for (const set of order) {
+    const next = new Map<string, { arc: AutomatonState["arcs"][number]; to: Set<number> }>();
+    for (const state of set) {
+      for (const arc of states[state]?.arcs ?? []) {
+        const same = next.get(keyOf(arc));
+        if (same) same.to.add(arc.to);
+        else next.set(keyOf(arc), { arc, to: new Set([arc.to]) });
+      }
+    }
+    const ends = set.some((state) => (states[state]?.ends.length ?? 0) > 0) ? [""] : [];
+    made.push({
+      ends,
+      arcs: [...next.values()].map(({ arc, to }) => ({ ...arc, to: numberOf(to) })),
+    });
+  }
+  return fewestStates(made);
+}
+
+/** States that can be reached from the first, with new numbers. */
+function reached(states: readonly AutomatonState[]): AutomatonState[] {
+  const numbers = new Map([[0, 0]]);
+  const order = [0];
+  for (const state of order) {
+    for (const { to } of states[state]?.arcs ?? []) {
+      if (numbers.has(to)) continue;
+      numbers.set(to, order.length);
+      order.push(to);
+    }
+  }
+  return order.map((state) => {
+    const { arcs, ends } = states[state] ?? { arcs: [], ends: [] };
+    return { ends, arcs: arcs.map((arc) => ({ ...arc, to: numbers.get(arc.to) ?? 0 })) };
+  });
+}
