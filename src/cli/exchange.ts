@@ -237,9 +237,13 @@ async function exportGrammar(opened: Opened, options: ExportOptions): Promise<nu
     // Of a part of a home only what is asked for is said.
     favour: whole || options.favour !== undefined ? favour : [],
   });
+  const isEnglish = packOf(book, language).language === "en";
+  const dictionary = isEnglish ? await loadDictionary() : undefined;
+  // A recogniser refuses a grammar with a word that it cannot say.
+  const anyWords = otherWords.filter((word) => !dictionary || Object.hasOwn(dictionary, word));
   const text =
     as === "jsgf"
-      ? printJsgf(grammar, { anyWords: otherWords }).text
+      ? printJsgf(grammar, { anyWords }).text
       : as === "srgs"
         ? printGrammar(grammar)
         : printSrgsXml(grammar);
@@ -247,8 +251,8 @@ async function exportGrammar(opened: Opened, options: ExportOptions): Promise<nu
   for (const phrase of whole ? alone : []) {
     complain(`“${phrase}” is in it by itself alone: no command of the home is put together so`);
   }
-  if (packOf(book, language).language === "en") {
-    const words = unpronounced(book, grammar, await loadDictionary());
+  if (dictionary) {
+    const words = unpronounced(book, grammar, dictionary);
     if (words.length > 0) {
       complain(
         `words that no dictionary knows, which a recogniser has to be told: ${words.join(" ")}`,

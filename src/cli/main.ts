@@ -2,10 +2,11 @@
 import { complain, printData } from "./output.ts";
 import { WrongUse } from "../source/wrong-use.ts";
 import { Argument, Command, CommanderError, Option } from "commander";
+import { jsonForm, opening } from "./opening.ts";
+import { addSounding } from "./sounding.ts";
 import { exit } from "./exit.ts";
 import { packageVersion } from "./version.ts";
 import {
-  amountOf,
   countOf,
   dateOf,
   durationOf,
@@ -15,6 +16,7 @@ import {
   reportForms,
   reportOf,
   shardOf,
+  sheetForms,
   shells,
   someOf,
   timeOf,
@@ -24,31 +26,9 @@ import type { CheckOptions } from "./check.ts";
 import type { HearOptions } from "./hear.ts";
 import type { SayableOptions } from "./sayable.ts";
 import type { CompareOptions } from "./compare.ts";
-import type { MishearOptions } from "./mishear.ts";
 import type { SuggestOptions } from "./suggest.ts";
 import type { TestOptions } from "./test.ts";
 import type { DayOptions, RunOptions } from "./timeline.ts";
-
-/** What every command that opens a phrasebook is told. */
-function opening(command: Command): Command {
-  return command
-    .allowExcessArguments()
-    .hook("preAction", ({ args, registeredArguments }) => {
-      const more = args[registeredArguments.length];
-      if (more === undefined || registeredArguments.at(-1)?.variadic) return;
-      throw new WrongUse(`"${more}" is one argument too many; a folder is given as --in ${more}`);
-    })
-    .option(
-      "--in <folder>",
-      "folder or file of the phrasebook, or - for standard input; found from here when left out",
-    )
-    .option(
-      "--allow <folder...>",
-      "folders beside it that its uses may read, such as ../house-style",
-    );
-}
-
-const jsonForm = "as JSON, in the form that docs/json.md describes";
 
 /** Each command is loaded when it is called, so that none waits for another's packages. */
 function createProgram(done: (code: number) => void): Command {
@@ -183,39 +163,22 @@ Examples:
       done(await compare(before, options));
     });
 
-  opening(program.command("mishear"))
-    .description("find what phrases and names may be taken for by their sound")
-    .option("--names", "tell only which names sound alike")
-    .option("--open", "draw slips of a recogniser that is held to no grammar, and hear them")
-    .option("--language <tag...>", "only phrases in these languages, such as de")
-    .option(
-      "--within <distance>",
-      "how far sounds may be apart: 0 the same, 1 well apart; 1.2 when left out",
-      amountOf,
-    )
-    .option("--seed <number>", "decides which slips are drawn with --open", countOf)
-    .option("--remedies <count>", "for how many of the worst to try what helps; 8", countOf)
-    .option("--at-most-unsafe <count>", "fail when more is unsafe", countOf)
-    .option("--html <file>", "write a page with a map of names by sound as well")
-    .option("--json", `print what was found ${jsonForm}`)
-    .addHelpText(
-      "after",
-      `
-Examples:
-  calm-phrase mishear
-  calm-phrase mishear --names --language de
-  calm-phrase mishear --at-most-unsafe 0 --html sounds.html`,
-    )
-    .action(async (options: MishearOptions) => {
-      const { mishear } = await import("./mishear.ts");
-      done(await mishear(options));
-    });
+  addSounding(program, done);
 
   opening(program.command("sayable"))
     .description("list what can be said to a home, and what voice may do")
     .option("--language <tag>", "language of the list, such as de")
+    .addOption(
+      new Option("--sheet <form>", "a sheet to hand over to those who live there").choices(
+        sheetForms,
+      ),
+    )
+    .option("--to <file>", "file to write the sheet in; printed when left out")
     .option("--json", `print the list ${jsonForm}`)
-    .addHelpText("after", "\nExamples:\n  calm-phrase sayable\n  calm-phrase sayable --language de")
+    .addHelpText(
+      "after",
+      "\nExamples:\n  calm-phrase sayable\n  calm-phrase sayable --language de --sheet html --to sheet.html",
+    )
     .action(async (options: SayableOptions) => {
       const { sayable } = await import("./sayable.ts");
       done(await sayable(options));

@@ -10,6 +10,10 @@ export const shells = ["bash", "zsh", "fish"] as const;
 
 export const reportForms = ["junit", "tap", "json", "markdown", "html", "lcov"] as const;
 
+export const sheetForms = ["markdown", "html", "csv"] as const;
+
+export type SheetForm = (typeof sheetForms)[number];
+
 export type ReportForm = (typeof reportForms)[number];
 
 export type ExportFormat = (typeof exportFormats)[number];
@@ -48,6 +52,11 @@ export function rangeOf(text: string): { least: number; most: number } {
 export function amountOf(text: string): number {
   if (/^\d+(?:\.\d+)?$/.test(text)) return Number(text);
   throw new InvalidArgumentError("Write a number, such as 1.2.");
+}
+
+/** Whole numbers, each of them one more that an option is given. */
+export function listOf(text: string, before: number[] = []): number[] {
+  return [...before, someOf(text)];
 }
 
 /** How many there are to be of something, of which there has to be one. */

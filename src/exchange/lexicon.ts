@@ -144,13 +144,22 @@ export function pronunciationsFrom({
   return found;
 }
 
-/** How the words of all names of a home sound in one language. */
-export function lexiconOf(of: Book, tag?: string, dictionary?: Dictionary): PronunciationLexicon {
+/**
+ * How words sound in one language of a home.
+ *
+ * @param words Those of all its names when left out.
+ */
+export function lexiconOf(
+  of: Book,
+  tag?: string,
+  dictionary?: Dictionary,
+  words?: readonly string[],
+): PronunciationLexicon {
   const book = asBook(of);
   const language = homeLanguage(book, textOf(tag));
   const pack = packOf(book, language);
   const { waysOf } = soundsIn(book, language, dictionary);
-  const said = new Set(namesIn(book, language).flatMap(({ text }) => aloud(text, pack)));
+  const said = new Set(words ?? namesIn(book, language).flatMap(({ text }) => aloud(text, pack)));
   const lexemes = [...said].sort().map((word): Lexeme => {
     return { word, pronunciations: waysOf(word).map(printIpa) };
   });

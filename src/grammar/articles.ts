@@ -17,11 +17,20 @@ export function withArticles(tree: Pattern, pack: LanguagePack, isFirst: boolean
     item.type === "words"
       ? nouns.has(item.words[0] ?? "")
       : item.type === "choice" && item.options.every((option) => isNoun(option.pattern));
+  /** What comes after what may be left out may be first as well. */
+  const inOrder = (items: readonly Pattern[], first: boolean): Pattern[] => {
+    let isStill = first;
+    return items.map((item) => {
+      const made = inner(item, isStill);
+      if (item.type !== "repeat" || item.minimum > 0) isStill = false;
+      return made;
+    });
+  };
   const inner = (item: Pattern, first: boolean): Pattern => {
     if (!first && small && isNoun(item)) return sequence(optional(small), item);
     switch (item.type) {
       case "sequence":
-        return { ...item, items: item.items.map((each, at) => inner(each, first && at === 0)) };
+        return { ...item, items: inOrder(item.items, first) };
       case "choice":
         return {
           ...item,

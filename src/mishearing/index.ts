@@ -20,5 +20,13 @@ export {
 } from "./open-hearing.ts";
 export { type Remedy, type RemedyOptions, type Tried, createRemedies } from "./remedies.ts";
 export type { PhraseChoice } from "./spoken-phrases.ts";
-export type { Verdict } from "./verdict.ts";
+export { type Judged, type Verdict, judge } from "./verdict.ts";
 export type { Dictionary } from "../sounds/pronounce.ts";
+export { type HeardEntry, type HeardLog, readHeardLog } from "./heard-log.ts";
+export {
+  type HeardCluster,
+  type HeardStudy,
+  type HeardStudyOptions,
+  studyHeard,
+} from "./heard-study.ts";
+export type { PasteTried } from "./pastes.ts";

@@ -1,5 +1,5 @@
 import { type Book, asBook } from "../book/book.ts";
-import { renamed, withDevice } from "../book/changed.ts";
+import { withDevice, withNames } from "../book/changed.ts";
 import { effectsOf } from "../commands/outcome.ts";
 import type { SourceText } from "../document/document.ts";
 import { packOf } from "../language/packs.ts";
@@ -7,10 +7,9 @@ import { splitWords } from "../language/words.ts";
 import type { Device, Name } from "../model/home.ts";
 import { given } from "../source/given.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
-import { readSuites } from "../suites/read.ts";
-import { runSuites } from "../suites/run.ts";
 import type { Confusion } from "./confusions.ts";
 import { createEars } from "./ear.ts";
+import { failingCases } from "./failing.ts";
 import { createListener } from "./listener.ts";
 import { type Mishearing, type TakenFor, mishear } from "./mishearings.ts";
 import type { SpokenPhrase } from "./spoken-phrases.ts";
@@ -58,7 +57,7 @@ export function createRemedies(
   let before: ReadonlySet<string> | undefined;
   return ({ cases: [worst] }) => {
     if (!worst) return [];
-    before ??= new Set(failingIn(book, options));
+    before ??= new Set(failingCases(book, options.suiteSources ?? []));
     const all = [
       ...wordings(worst.mishearing, options),
       ...(worst.taken.verdict === "unsafe" ? guards(book, worst, options, before) : []),
@@ -110,7 +109,9 @@ function guards(
   if (!device || more !== undefined || device.voice !== "free") return [];
   const changed = withDevice(book, { ...device, voice: "confirm", safe: {}, safeActions: [] });
   const left = worstOf(mishearAgain(changed, mishearing.spoken.phrase, mishearing, options));
-  const failing = failingIn(changed, options).filter((key) => !before.has(key)).length;
+  const failing = failingCases(changed, options.suiteSources ?? []).filter(
+    (key) => !before.has(key),
+  ).length;
   return [{ remedy: "guard", device: device.id, ...given({ left }), failing }];
 }
 
@@ -135,13 +136,16 @@ function names(
   const [suggested] = suggestNames(book, device, language, sounds);
   if (!suggested) return [];
   const words = splitWords(suggested.text, packOf(book, language)).map((word) => word.text);
-  const changed = withDevice(
-    book,
-    renamed(device, name, [{ ...name, text: suggested.text, words, alias: false }]),
-  );
+  const others = device.names.filter((each) => each !== name);
+  const changed = withNames(book, device, [
+    { ...name, text: suggested.text, words, alias: false },
+    ...others,
+  ]);
   const said = phrase.toLowerCase().replace(name.text.toLowerCase(), suggested.text);
   const left = worstOf(mishearAgain(changed, said, mishearing, options));
-  const failing = failingIn(changed, options).filter((key) => !before.has(key)).length;
+  const failing = failingCases(changed, options.suiteSources ?? []).filter(
+    (key) => !before.has(key),
+  ).length;
   const facts = { device: device.id, before: name.text, name: suggested.text };
   return [{ remedy: "name", ...facts, ...given({ left }), failing }];
 }
@@ -163,15 +167,4 @@ function mishearAgain(
   const ear = createEars(book, dictionary)(language);
   const said: SpokenPhrase = { phrase, language, ...given({ at }), given: new Map() };
   return mishear({ book, listen: createListener(book), ear }, said, { furthest, most: 8 });
-}
-
-/** Cases that fail, by their places. */
-function failingIn(book: Book, { suiteSources = [] }: RemedyOptions): string[] {
-  if (suiteSources.length === 0) return [];
-  const { suites } = runSuites(book, readSuites(book, suiteSources));
-  return suites.flatMap(({ cases }) =>
-    cases.flatMap(({ passed, position }) =>
-      passed ? [] : `${position.file}:${position.line}:${position.column}`,
-    ),
-  );
 }

@@ -84,12 +84,7 @@ export function targetGrammar(writing: Writing, slot: TargetSlot): Pattern {
     const { and, except } = pack.targets;
     return said([...and, ...except]) ?? nothingToSay;
   });
-  return define(key, () =>
-    sequence(
-      things, // A comma is not heard: "the spots, the strip and the lamp".
-      optional(sequence(optional(join), ruleNamed(key))),
-    ),
-  );
+  return define(key, () => sequence(things, optional(sequence(join, ruleNamed(key)))));
 }
 
 /** Slots that take the same share their rules. */
