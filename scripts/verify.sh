@@ -41,6 +41,18 @@ if ! command -v mosquitto >/dev/null || ! command -v curl >/dev/null || ! comman
   fi
 fi
 
+# The compiler of grammars of a real recogniser.
+if ! command -v sphinx_jsgf2fsg >/dev/null; then
+  if [ "$(id -u)" -eq 0 ] && command -v apt-get >/dev/null; then
+    echo "Installing sphinxbase-utils, which reads exported grammars in the tests."
+    apt-get update -qq
+    DEBIAN_FRONTEND=noninteractive apt-get install -y -qq sphinxbase-utils >/dev/null
+  else
+    echo "The tests of grammars need sphinx_jsgf2fsg: apt-get install sphinxbase-utils" >&2
+    exit 2
+  fi
+fi
+
 npm ci --no-audit --no-fund --loglevel=error
 npm run --silent build
 npm run --silent build:examples

@@ -35,7 +35,7 @@ describe("a slot type of the application's own", () => {
     expect(book.hear("find z 12").outcome).toBe("unknown");
     expect(checkPhrasebook(book).map(({ rule }) => rule)).toEqual([]);
     expect(printGrammar(grammarOf(book))).toMatch(
-      /^\$own_?shelf_?mark = \(a \| b\) \(1 \| 2\);$/mu,
+      /^\$own_?shelf_?mark = \(a \| b\) \(one \| two\);$/mu,
     );
   });
 

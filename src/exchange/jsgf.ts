@@ -1,6 +1,7 @@
 import { sequence } from "../pattern/build.ts";
 import type { Grammar } from "../pattern/grammar.ts";
 import type { Pattern } from "../pattern/tree.ts";
+import { membersOf, textsOf } from "../source/border.ts";
 import { madeOf } from "../source/wrong-use.ts";
 
 /** What a text in a token would be read as (section 2.1 of the note). */
@@ -21,8 +22,9 @@ const anyRule = "any-words";
  */
 export function printJsgf(
   grammar: Grammar,
-  { anyWords = [] }: JsgfOptions = {},
+  options: JsgfOptions = {},
 ): { text: string; withoutFreeWords: readonly string[] } {
+  const anyWords = textsOf(membersOf(options)["anyWords"]);
   return madeOf("grammar", () => printRules(grammar, anyWords));
 }
 

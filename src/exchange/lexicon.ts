@@ -8,7 +8,7 @@ import { namesIn } from "../mishearing/alike.ts";
 import { soundsIn } from "../mishearing/sounds-in.ts";
 import type { Grammar } from "../pattern/grammar.ts";
 import type { Pattern } from "../pattern/tree.ts";
-import { textOf } from "../source/border.ts";
+import { isObject, membersOf, textOf, textsGiven } from "../source/border.ts";
 import { printIpa, readIpa } from "../sounds/phones.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
 import { madeOf } from "../source/wrong-use.ts";
@@ -30,8 +30,9 @@ export interface Lexeme {
 }
 
 /** Writes how words sound as a W3C Pronunciation Lexicon (PLS 1.0). */
-export function printPls({ language, lexemes }: PronunciationLexicon): string {
+export function printPls(lexicon: PronunciationLexicon): string {
   return madeOf("lexicon", () => {
+    const { language, lexemes } = lexicon;
     const builder = new XMLBuilder({
       preserveOrder: true,
       ignoreAttributes: false,
@@ -49,13 +50,13 @@ export function printPls({ language, lexemes }: PronunciationLexicon): string {
         ...pronunciations.map((ipa) => element("phoneme", [text(ipa)])),
       ]),
     );
-    const lexicon = element("lexicon", body, {
+    const whole = element("lexicon", body, {
       version: "1.0",
       xmlns: namespace,
       alphabet: "ipa",
       "xml:lang": language,
     });
-    return `<?xml version="1.0" encoding="UTF-8"?>\n${builder.build([lexicon])}\n`;
+    return `<?xml version="1.0" encoding="UTF-8"?>\n${builder.build([whole])}\n`;
   });
 }
 
@@ -72,7 +73,8 @@ export type PlsRead =
  * Reads a W3C Pronunciation Lexicon (PLS 1.0): graphemes with their phonemes in IPA, or with the words that
  * they are said like (`alias`).
  */
-export function readPls(source: string): PlsRead {
+export function readPls(given: string): PlsRead {
+  const source = textOf(given) ?? "";
   const lexemes: Lexeme[] = [];
   const skipped: { word: string; reason: string }[] = [];
   let language = "en";
@@ -131,7 +133,13 @@ export function readPls(source: string): PlsRead {
 }
 
 /** A lexicon as a phrasebook has it: `pronunciations: { raku: { en: "/ˈrɑːkuː/" } }`. */
-export function pronunciationsFrom({
+export function pronunciationsFrom(
+  lexicon: PronunciationLexicon,
+): Record<string, Record<string, string[]>> {
+  return madeOf("lexicon", () => writtenOf(lexicon));
+}
+
+function writtenOf({
   language,
   lexemes,
 }: PronunciationLexicon): Record<string, Record<string, string[]>> {
@@ -158,8 +166,11 @@ export function lexiconOf(
   const book = asBook(of);
   const language = homeLanguage(book, textOf(tag));
   const pack = packOf(book, language);
-  const { waysOf } = soundsIn(book, language, dictionary);
-  const said = new Set(words ?? namesIn(book, language).flatMap(({ text }) => aloud(text, pack)));
+  const known = isObject(dictionary) ? dictionary : undefined;
+  const { waysOf } = soundsIn(book, language, known);
+  const said = new Set(
+    textsGiven(words) ?? namesIn(book, language).flatMap(({ text }) => aloud(text, pack)),
+  );
   const lexemes = [...said].sort().map((word): Lexeme => {
     return { word, pronunciations: waysOf(word).map(printIpa) };
   });
@@ -172,6 +183,10 @@ export function lexiconOf(
  */
 export function unpronounced(of: Book, grammar: Grammar, dictionary: Dictionary): string[] {
   const book = asBook(of);
+  return madeOf("grammar", () => missingWords(book, grammar, membersOf(dictionary)));
+}
+
+function missingWords(book: Book, grammar: Grammar, dictionary: Dictionary): string[] {
   const told = new Set(
     book.pronunciations.flatMap(({ word, language }) =>
       language === grammar.language ? word : [],

@@ -11,8 +11,7 @@ import type { Pattern } from "../pattern/tree.ts";
  * may be.
  */
 export function withArticles(tree: Pattern, pack: LanguagePack, isFirst: boolean): Pattern {
-  const nouns = nounsIn(pack);
-  const small = articlesIn(pack);
+  const { nouns, small } = wordsOf(pack);
   const isNoun = (item: Pattern): boolean =>
     item.type === "words"
       ? nouns.has(item.words[0] ?? "")
@@ -46,6 +45,20 @@ export function withArticles(tree: Pattern, pack: LanguagePack, isFirst: boolean
     }
   };
   return inner(tree, isFirst);
+}
+
+interface ArticleWords {
+  nouns: ReadonlySet<string>;
+  small: Pattern | undefined;
+}
+
+const known = new WeakMap<LanguagePack, ArticleWords>();
+
+/** The words of a language that have articles, and these, gathered once. */
+function wordsOf(pack: LanguagePack): ArticleWords {
+  let found = known.get(pack);
+  if (!found) known.set(pack, (found = { nouns: nounsIn(pack), small: articlesIn(pack) }));
+  return found;
 }
 
 function articlesIn(pack: LanguagePack): Pattern | undefined {

@@ -58,7 +58,7 @@ export function compactGrammar(
 }
 
 /** Frames around one thing beyond which there are no more to be told apart. */
-const mostFrames = 32;
+const mostFrames = 16;
 
 /** How many words a grammar has when every rule is written out wherever it is referred to. */
 export function sizeOf({ root, rules }: Grammar): number {

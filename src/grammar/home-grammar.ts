@@ -234,11 +234,18 @@ function leadOf({ pack, said, define }: Base): Pattern | undefined {
  * Fillers that are words. A sigh is none to a recogniser, and one that it could hear at the front of a command
  * would be heard in it: "um lock" in "unlock".
  */
-function fillersOf(pack: LanguagePack): string[] {
+function fillersOf(pack: LanguagePack): readonly string[] {
+  let fillers = spokenFillers.get(pack);
+  if (fillers) return fillers;
   const { waysOf } = createSounds(pack);
   const soundsIn = (text: string): number => phonesOf(text.split(" "), { waysOf }).length;
-  return pack.fillers.filter((text) => soundsIn(text) > longestSigh);
+  fillers = pack.fillers.filter((text) => soundsIn(text) > longestSigh);
+  spokenFillers.set(pack, fillers);
+  return fillers;
 }
+
+/** Those of each language, found once. */
+const spokenFillers = new WeakMap<LanguagePack, readonly string[]>();
 
 /** Sounds that a sigh has at most. */
 const longestSigh = 2;

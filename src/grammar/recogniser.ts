@@ -6,7 +6,7 @@ import { splitWords } from "../language/words.ts";
 import { choice, reference, words } from "../pattern/build.ts";
 import type { Grammar, GrammarRule } from "../pattern/grammar.ts";
 import type { Option, Pattern } from "../pattern/tree.ts";
-import { textOf } from "../source/border.ts";
+import { membersOf, numberFrom, textOf, textsGiven } from "../source/border.ts";
 import { unknownId } from "../source/wrong-use.ts";
 import { automataOf, isInGrammar } from "./automata.ts";
 import { compactGrammar, usualSize } from "./compact.ts";
@@ -45,11 +45,11 @@ const shares = { favoured: 0.5, sayable: 0.4, other: 0.1 };
  */
 export function recogniserGrammar(of: Book, options: RecogniserOptions = {}): RecogniserGrammar {
   const book = asBook(of);
-  const { rooms, only, numbers, size = usualSize, favour = [] } = options;
+  const { rooms, only, numbers, size, favour, language: tag } = readRecogniser(options);
   for (const id of only ?? []) {
     if (!book.intents.has(id)) throw unknownId("intent", id, book.intents.keys());
   }
-  const language = homeLanguage(book, textOf(options.language));
+  const language = homeLanguage(book, tag);
   const pack = packOf(book, language);
   const some = rooms ? within(book, rooms) : book;
   const compact = compactGrammar(some, language, { size, only, numbers });
@@ -58,7 +58,7 @@ export function recogniserGrammar(of: Book, options: RecogniserOptions = {}): Re
   if (!main) return { grammar: compact, alone: [], otherWords: [] };
   const automata = automataOf(compact, () => undefined);
   const said = new Map<string, number>();
-  for (const { phrase, weight = 1 } of favour) {
+  for (const { phrase, weight } of favour) {
     const text = aloud(phrase, pack).join(" ");
     if (text !== "") said.set(text, (said.get(text) ?? 0) + weight);
   }
@@ -88,6 +88,26 @@ export function recogniserGrammar(of: Book, options: RecogniserOptions = {}): Re
     },
     alone,
     otherWords: otherWords(book, language),
+  };
+}
+
+/** Options as somebody passes them who need not have read their type; what they cannot be is left out. */
+function readRecogniser(options: unknown) {
+  const { rooms, only, numbers, size, favour, language } = membersOf(options);
+  const { least, most } = membersOf(numbers);
+  const [from, to] = [numberFrom(least), numberFrom(most)];
+  const isRange = from !== undefined && to !== undefined && from <= to && to <= 1000;
+  return {
+    rooms: textsGiven(rooms),
+    only: textsGiven(only),
+    numbers: isRange ? { least: Math.floor(from), most: Math.floor(to) } : undefined,
+    size: numberFrom(size, 1) ?? usualSize,
+    language: textOf(language),
+    favour: (Array.isArray(favour) ? favour : []).flatMap((each) => {
+      const { phrase, weight } = membersOf(each);
+      const text = textOf(phrase);
+      return text === undefined ? [] : [{ phrase: text, weight: numberFrom(weight) ?? 1 }];
+    }),
   };
 }
 

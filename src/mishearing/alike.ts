@@ -7,6 +7,7 @@ import type { Position } from "../source/position.ts";
 import { distanceBetween, phonesOf } from "../sounds/distance.ts";
 import type { Phone } from "../sounds/phones.ts";
 import type { Dictionary, Sounds } from "../sounds/pronounce.ts";
+import { readOptions } from "./options.ts";
 import { soundsIn } from "./sounds-in.ts";
 
 /** Something that is said by a name of its own. */
@@ -41,11 +42,11 @@ export interface SoundAlikeOptions {
  */
 export function findSoundAlikes(of: Book, options: SoundAlikeOptions = {}): SoundAlike[] {
   const book = asBook(of);
-  const { dictionary, furthest = 1.2 } = options;
+  const { dictionary, furthest } = readOptions(options);
   return book.languages
     .flatMap((language) => {
       const sounds = soundsIn(book, language, dictionary);
-      return alikeIn(spelledOut(book, language, sounds), sounds, Math.round(furthest * 100));
+      return alikeIn(spelledOut(book, language, sounds), sounds, furthest);
     })
     .sort((one, other) => one.distance - other.distance);
 }

@@ -1,4 +1,5 @@
 import { given } from "../source/given.ts";
+import { madeOf } from "../source/wrong-use.ts";
 import type { Mishearing, TakenFor } from "./mishearings.ts";
 
 /** Words that are taken for others, in however many phrases. */
@@ -18,6 +19,10 @@ export interface Confusion {
 
 /** Puts together what is confused in the same words, the worst first. */
 export function confusionsIn(mishearings: readonly Mishearing[]): Confusion[] {
+  return madeOf("list of what is misheard", () => gather(mishearings));
+}
+
+function gather(mishearings: readonly Mishearing[]): Confusion[] {
   const groups = new Map<string, Confusion["cases"][number][]>();
   for (const mishearing of mishearings) {
     for (const taken of mishearing.taken) {

@@ -1,8 +1,8 @@
 import { parse } from "csv-parse/browser/esm/sync";
-import type { Book } from "../book/book.ts";
+import { type Book, asBook } from "../book/book.ts";
 import type { SourceText } from "../document/document.ts";
 import { matchLanguage } from "../language/packs.ts";
-import { membersOf } from "../source/border.ts";
+import { membersOf, textOf } from "../source/border.ts";
 import type { Finding } from "../source/finding.ts";
 import { given } from "../source/given.ts";
 import type { Position } from "../source/position.ts";
@@ -42,7 +42,13 @@ type Column = keyof typeof columns;
  * `did`; or JSON, an object a line with these members, of which the log of a live home is one. Lines of a log
  * that tell something else are passed over.
  */
-export function readHeardLog(book: Book, source: SourceText): HeardLog {
+export function readHeardLog(of: Book, given: SourceText): HeardLog {
+  const book = asBook(of);
+  const { path, text } = membersOf(given);
+  return readEntries(book, { path: textOf(path) ?? "a log", text: textOf(text) ?? "" });
+}
+
+function readEntries(book: Book, source: SourceText): HeardLog {
   const problems: Finding[] = [];
   const rows = /^\s*\{/u.test(source.text) ? linesOf(source, problems) : tableOf(source, problems);
   const entries = rows.flatMap(({ cells, line }): HeardEntry[] => {

@@ -2,6 +2,7 @@ import { type Book, asBook } from "../book/book.ts";
 import { describeOutcome } from "../commands/describe.ts";
 import type { SourceText } from "../document/document.ts";
 import { given } from "../source/given.ts";
+import { madeOf } from "../source/wrong-use.ts";
 import { distanceBetween, phonesOf } from "../sounds/distance.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
 import type { NearMiss } from "../hearing/near/near.ts";
@@ -40,6 +41,10 @@ export interface HeardStudyOptions {
 /** Hears a log again, and tells what of it is understood, is otherwise than it was, or is not understood. */
 export function studyHeard(of: Book, log: HeardLog, options: HeardStudyOptions = {}): HeardStudy {
   const book = asBook(of);
+  return madeOf("log", () => study(book, log, options));
+}
+
+function study(book: Book, log: HeardLog, options: HeardStudyOptions): HeardStudy {
   let understood = 0;
   const changed: { entry: HeardEntry; now: string }[] = [];
   const unknown: Unknown[] = [];

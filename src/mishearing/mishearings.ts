@@ -1,4 +1,6 @@
 import { type Book, asBook } from "../book/book.ts";
+import { membersOf, numberFrom } from "../source/border.ts";
+import { readOptions } from "./options.ts";
 import { given } from "../source/given.ts";
 import type { Position } from "../source/position.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
@@ -60,7 +62,8 @@ export interface MishearingOptions extends PhraseChoice {
  */
 export function findMishearings(of: Book, options: MishearingOptions = {}): Mishearing[] {
   const book = asBook(of);
-  const { dictionary, furthest = 1.2, most = 8, tell } = options;
+  const { dictionary, furthest, tell } = readOptions(options);
+  const most = numberFrom(membersOf(options)["most"], 1) ?? usuallyTold;
   const spoken = phrasesFor(book, options);
   const listen = createListener(book);
   const earOf = createEars(book, dictionary);
@@ -77,6 +80,9 @@ function riskOf({ taken }: Mishearing): number {
   return Math.max(0, ...taken.map(({ risk }) => risk));
 }
 
+/** Other effects that are told of a phrase, where nobody says how many. */
+const usuallyTold = 8;
+
 /** Most phrases that are heard for one that was spoken. */
 const mostHeard = 200;
 
@@ -87,21 +93,21 @@ const mostSteps = 200_000;
 export function mishear(
   { book, listen, ear }: { book: Book; listen: Listener; ear: Ear },
   said: SpokenPhrase,
+  /** In hundredths, and how many other effects are told. */
   { furthest, most }: { furthest: number; most: number },
 ): Mishearing | undefined {
   const meant = listen(said.phrase, said);
   if (meant.heard.outcome === "unknown") return undefined;
   const { sounds, vocabulary, machine } = ear;
-  const limit = Math.round(furthest * 100);
   const words = ear.wordsOf(said.phrase);
-  const lattice = latticeOf(words, { sounds, vocabulary, furthest: limit });
+  const lattice = latticeOf(words, { sounds, vocabulary, furthest });
   const effects = new Map<string, TakenFor>();
   let count = 0;
   let isCut = false;
   const end = searchNearest(
     machine,
     lattice,
-    { costs: sounds.costs, vocabulary, furthest: limit, mostSteps },
+    { costs: sounds.costs, vocabulary, furthest, mostSteps },
     ({ phrase, distance }) => {
       if (++count > mostHeard) isCut = true;
       if (isCut) return false;

@@ -1,6 +1,8 @@
 import { type Book, asBook } from "../book/book.ts";
 import { packOf } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
+import { membersOf, numberFrom } from "../source/border.ts";
+import { readOptions } from "./options.ts";
 import { given } from "../source/given.ts";
 import type { Position } from "../source/position.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
@@ -41,6 +43,9 @@ export interface OpenHearingOptions extends PhraseChoice {
   tell?: (done: number, all: number) => void;
 }
 
+/** Slips that are drawn of each phrase where nobody says how many, and at most. */
+const [usuallyDrawn, mostDraws] = [20, 1000];
+
 /** How far sounds may be from what was spoken, in hundredths. */
 const furthest = 90;
 
@@ -52,7 +57,10 @@ const furthest = 90;
  */
 export function drawSlips(of: Book, options: OpenHearingOptions = {}): OpenHearing[] {
   const book = asBook(of);
-  const { dictionary, draws = 20, seed = 1, tell } = options;
+  const { dictionary, tell } = readOptions(options);
+  const { draws: wanted, seed: from } = membersOf(options);
+  const draws = Math.min(mostDraws, numberFrom(wanted, 1) ?? usuallyDrawn);
+  const seed = numberFrom(from) ?? 1;
   const spoken = phrasesFor(book, options);
   const listen = createListener(book);
   const earOf = createEars(book, dictionary);

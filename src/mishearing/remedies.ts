@@ -5,7 +5,9 @@ import type { SourceText } from "../document/document.ts";
 import { packOf } from "../language/packs.ts";
 import { splitWords } from "../language/words.ts";
 import type { Device, Name } from "../model/home.ts";
+import { membersOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
+import { WrongUse, madeOf } from "../source/wrong-use.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
 import type { Confusion } from "./confusions.ts";
 import { createEars } from "./ear.ts";
@@ -13,6 +15,7 @@ import { failingCases } from "./failing.ts";
 import { createListener } from "./listener.ts";
 import { type Mishearing, type TakenFor, mishear } from "./mishearings.ts";
 import type { SpokenPhrase } from "./spoken-phrases.ts";
+import { readOptions } from "./options.ts";
 import { suggestNames } from "./suggestions.ts";
 
 /** Something that helps against a confusion, as it turned out when it was tried. */
@@ -54,19 +57,24 @@ export function createRemedies(
   options: RemedyOptions,
 ): (confusion: Confusion) => Remedy[] {
   const book = asBook(of);
+  const { mishearings } = membersOf(options);
+  if (!Array.isArray(mishearings)) {
+    throw new WrongUse("pass what findMishearings returned: { mishearings }");
+  }
   let before: ReadonlySet<string> | undefined;
-  return ({ cases: [worst] }) => {
+  const tryAll = ({ cases: [worst] }: Confusion): Remedy[] => {
     if (!worst) return [];
     before ??= new Set(failingCases(book, options.suiteSources ?? []));
     const all = [
-      ...wordings(worst.mishearing, options),
+      ...wordings(worst, options),
       ...(worst.taken.verdict === "unsafe" ? guards(book, worst, options, before) : []),
       ...names(book, worst, options, before),
     ];
-    return all
-      .filter(({ left }) => riskOf(left) < riskOf(worst.taken))
-      .sort((one, other) => one.failing - other.failing || riskOf(one.left) - riskOf(other.left));
+    return all.sort(
+      (one, other) => one.failing - other.failing || riskOf(one.left) - riskOf(other.left),
+    );
   };
+  return (confusion) => madeOf("confusion", () => tryAll(confusion));
 }
 
 type Case = Confusion["cases"][number];
@@ -83,14 +91,28 @@ function worstOf(mishearing: Mishearing | undefined): Tried["left"] {
   return first && { verdict: first.verdict, distance: first.distance, phrase: first.phrase };
 }
 
+/** How much further away a confusion has to be for it to be helped. */
+const helped = 0.3;
+
+/** Whether what a phrase was taken for is further away than it was, and nothing worse has come near. */
+function helps(after: Mishearing | undefined, { mishearing, taken }: Case): boolean {
+  if (!after) return false;
+  const isNear = after.taken.some(
+    ({ effect, verdict, distance }) =>
+      effect === taken.effect && verdict !== "harmless" && distance < taken.distance + helped,
+  );
+  return !isNear && riskOf(worstOf(after)) <= riskOf(worstOf(mishearing));
+}
+
 /** Another phrase of which the same comes. */
-function wordings({ spoken }: Mishearing, { mishearings }: RemedyOptions): Remedy[] {
+function wordings(worst: Case, { mishearings }: RemedyOptions): Remedy[] {
+  const { spoken } = worst.mishearing;
   const alike = mishearings
     .filter((each) => each.spoken.effect === spoken.effect)
     .filter((each) => each.spoken.language === spoken.language && each.spoken.at === spoken.at)
     .sort((one, other) => riskOf(worstOf(one)) - riskOf(worstOf(other)));
   const [best] = alike;
-  if (!best || best.spoken.phrase === spoken.phrase) return [];
+  if (!best || best.spoken.phrase === spoken.phrase || !helps(best, worst)) return [];
   const left = worstOf(best);
   return [{ remedy: "wording", say: best.spoken.phrase, ...given({ left }), failing: 0 }];
 }
@@ -98,17 +120,20 @@ function wordings({ spoken }: Mishearing, { mishearings }: RemedyOptions): Remed
 /** To ask back before the device that would be moved is moved. */
 function guards(
   book: Book,
-  { mishearing, taken }: Case,
+  worst: Case,
   options: RemedyOptions,
   before: ReadonlySet<string>,
 ): Remedy[] {
+  const { mishearing, taken } = worst;
   const heard = book.hear(taken.phrase, settingOf(mishearing));
   const moved = new Set(effectsOf(heard).map(({ device }) => device));
   const [id, more] = moved;
   const device = book.devices.get(id ?? "");
   if (!device || more !== undefined || device.voice !== "free") return [];
   const changed = withDevice(book, { ...device, voice: "confirm", safe: {}, safeActions: [] });
-  const left = worstOf(mishearAgain(changed, mishearing.spoken.phrase, mishearing, options));
+  const after = mishearAgain(changed, mishearing.spoken.phrase, mishearing, options);
+  if (!helps(after, worst)) return [];
+  const left = worstOf(after);
   const failing = failingCases(changed, options.suiteSources ?? []).filter(
     (key) => !before.has(key),
   ).length;
@@ -142,7 +167,9 @@ function names(
     ...others,
   ]);
   const said = phrase.toLowerCase().replace(name.text.toLowerCase(), suggested.text);
-  const left = worstOf(mishearAgain(changed, said, mishearing, options));
+  const after = mishearAgain(changed, said, mishearing, options);
+  if (!helps(after, worst)) return [];
+  const left = worstOf(after);
   const failing = failingCases(changed, options.suiteSources ?? []).filter(
     (key) => !before.has(key),
   ).length;
@@ -162,8 +189,9 @@ function mishearAgain(
   book: Book,
   phrase: string,
   { spoken: { language, at } }: Mishearing,
-  { dictionary, furthest = 1.2 }: RemedyOptions,
+  options: RemedyOptions,
 ): Mishearing | undefined {
+  const { dictionary, furthest } = readOptions(options);
   const ear = createEars(book, dictionary)(language);
   const said: SpokenPhrase = { phrase, language, ...given({ at }), given: new Map() };
   return mishear({ book, listen: createListener(book), ear }, said, { furthest, most: 8 });

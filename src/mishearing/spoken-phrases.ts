@@ -3,7 +3,9 @@ import { describeOutcome } from "../commands/describe.ts";
 import { isToDo } from "../commands/outcome.ts";
 import { spokenNames } from "../model/names.ts";
 import type { Position } from "../source/position.ts";
+import { membersOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
+import { readOptions } from "./options.ts";
 import type { States } from "../phrasebook/states.ts";
 import { type Suites, asSuites } from "../suites/read.ts";
 import type { Case } from "../suites/suite.ts";
@@ -33,8 +35,11 @@ export interface PhraseChoice {
  *
  * @throws WrongUse for suites that were not read with this phrasebook.
  */
-export function phrasesFor(book: Book, { suites, languages }: PhraseChoice): SpokenPhrase[] {
-  const all = suites ? phrasesOfSuites(asSuites(book, suites)) : plainestPhrases(book);
+export function phrasesFor(book: Book, options: PhraseChoice): SpokenPhrase[] {
+  const { languages } = readOptions(options);
+  const { suites } = membersOf(options);
+  const all =
+    suites !== undefined ? phrasesOfSuites(asSuites(book, suites)) : plainestPhrases(book);
   return all.filter(({ language }) => isMeant(language, languages));
 }
 

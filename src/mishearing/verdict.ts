@@ -5,7 +5,8 @@ import { type StateWord, stateWords } from "../language/vocabulary.ts";
 import { holds } from "../model/condition.ts";
 import { stateTests } from "../model/state-words.ts";
 import type { Value } from "../model/property.ts";
-import type { Book } from "../book/book.ts";
+import { type Book, asBook } from "../book/book.ts";
+import { madeOf } from "../source/wrong-use.ts";
 
 /** What a slip of the ear comes to. */
 export type Verdict =
@@ -25,7 +26,12 @@ export interface Judged {
 }
 
 /** Judges what happens where one phrase is taken for another. */
-export function judge(book: Book, spoken: Heard, taken: Heard): Judged {
+export function judge(of: Book, spoken: Heard, taken: Heard): Judged {
+  const book = asBook(of);
+  return madeOf("outcome", () => judged(book, spoken, taken));
+}
+
+function judged(book: Book, spoken: Heard, taken: Heard): Judged {
   if (describeOutcome(spoken) === describeOutcome(taken)) return { verdict: "same" };
   if (taken.outcome !== "act") return { verdict: "harmless" };
   const meant = effectsOf(spoken);

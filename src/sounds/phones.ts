@@ -251,7 +251,20 @@ export function readIpa(written: string): IpaRead {
 
 /** Writes sounds in the International Phonetic Alphabet. */
 export function printIpa(phones: readonly Phone[]): string {
-  return phones
-    .map((phone) => (phone.sort === "vowel" && phone.stressed ? `ˈ${phone.symbol}` : phone.symbol))
-    .join("");
+  let text = "";
+  let before = "";
+  for (const phone of phones) {
+    const isStressed = phone.sort === "vowel" && phone.stressed;
+    const { symbol } = phone;
+    // "a" and "ɪ" after each other are not the diphthong.
+    const isOne = !isStressed && known.some((each) => isLonger(each, before, symbol));
+    text += `${isOne ? "." : ""}${isStressed ? "ˈ" : ""}${symbol}`;
+    before = symbol;
+  }
+  return text;
+}
+
+/** Whether two symbols side by side begin as a longer one. */
+function isLonger(symbol: string, before: string, after: string): boolean {
+  return symbol.length > before.length && before !== "" && (before + after).startsWith(symbol);
 }

@@ -5,7 +5,7 @@ import { createLetters } from "./letters.ts";
 import type { Phone } from "./phones.ts";
 
 /** A pronouncing dictionary in ARPAbet: words in lower case, further ways as `word(2)`. */
-export type Dictionary = Readonly<Record<string, string>>;
+export type Dictionary = Readonly<Record<string, unknown>>;
 
 /** How the words of one language sound, and what it costs to take sounds for others. */
 export interface Sounds {
@@ -63,7 +63,7 @@ function inDictionary(dictionary: Dictionary, word: string): (readonly Phone[])[
   for (let way = 1; way <= mostWays; way++) {
     const key = way === 1 ? word : `${word}(${way})`;
     const written = Object.hasOwn(dictionary, key) ? dictionary[key] : undefined;
-    if (written === undefined) break;
+    if (typeof written !== "string") break;
     found.push(readArpabet(written));
   }
   return found;

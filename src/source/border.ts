@@ -31,6 +31,17 @@ export function membersOf(value: unknown): Readonly<Record<string, unknown>> {
   return isObject(value) ? value : {};
 }
 
-function isObject(value: unknown): value is Readonly<Record<string, unknown>> {
+/** Whether a value has members. */
+export function isObject(value: unknown): value is Readonly<Record<string, unknown>> {
   return typeof value === "object" && value !== null;
+}
+
+/** A number that is one, and no less than `least`; undefined for anything else. */
+export function numberFrom(value: unknown, least = 0): number | undefined {
+  return typeof value === "number" && value >= least && value < Infinity ? value : undefined;
+}
+
+/** The texts of a list; undefined where there is none. */
+export function textsGiven(value: unknown): string[] | undefined {
+  return Array.isArray(value) ? textsOf(value) : undefined;
 }

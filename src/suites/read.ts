@@ -63,16 +63,20 @@ export interface Suites {
 }
 
 /** The phrasebook against which suites were read. */
-const readBy = new WeakMap<Suites, Book>();
+const readBy = new WeakMap<object, Book>();
 
 /**
  * Suites as somebody passes them who need not have read their type.
  *
  * @throws WrongUse for what `readSuites` did not read against this phrasebook.
  */
-export function asSuites(book: Book, suites: Suites): Suites {
-  if (typeof suites === "object" && readBy.get(suites) === book) return suites;
+export function asSuites(book: Book, suites: unknown): Suites {
+  if (isReadBy(book, suites)) return suites;
   throw new WrongUse("pass the suites that readSuites read with this phrasebook");
+}
+
+function isReadBy(book: Book, suites: unknown): suites is Suites {
+  return typeof suites === "object" && suites !== null && readBy.get(suites) === book;
 }
 
 /** A suite as it is written, held against its shape. */

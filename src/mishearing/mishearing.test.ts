@@ -1,0 +1,232 @@
+import { describe, expect, test } from "vitest";
+import { dictionary } from "cmu-pronouncing-dictionary";
+import { readPhrasebook } from "../book/read.ts";
+import { readSuites } from "../suites/read.ts";
+import { findSoundAlikes } from "./alike.ts";
+import { confusionsIn, difference } from "./confusions.ts";
+import { createEars } from "./ear.ts";
+import { readHeardLog } from "./heard-log.ts";
+import { studyHeard } from "./heard-study.ts";
+import { latticeOf } from "./lattice.ts";
+import { findMishearings } from "./mishearings.ts";
+import { drawSlips } from "./open-hearing.ts";
+import { createRemedies } from "./remedies.ts";
+import { searchNearest } from "./search.ts";
+import { judge } from "./verdict.ts";
+
+const text = `
+languages: [en-GB, de-DE]
+rooms: { studio: { name: { en: studio, de: Atelier } }, store: { name: { en: store, de: Lager } } }
+voicepoints: { door: { room: studio } }
+devices:
+  fan: { kind: fan, room: studio, name: { en: kiln fan, de: Gebläse } }
+  van-light: { kind: light, room: store, name: { en: van light, de: Regallampe } }
+  fan-light: { kind: light, room: studio, name: { en: fan light, de: Regallampen } }
+  wheel: { kind: light, room: studio, name: { en: wheel lamp, de: Scheibenlampe } }
+  well: { kind: light, room: store, name: { en: well lamp, de: Brunnenlampe } }
+  bolt: { kind: lock, room: store, name: { en: store door, de: Lagertür } }
+`;
+const book = readPhrasebook([{ path: "home.yaml", text }]);
+
+const suiteSources = [
+  {
+    path: "a.suite.yaml",
+    text: `suite: studio
+cases:
+  - { hear: turn off the kiln fan, expect: { set: { fan: { power: off } } } }
+  - { hear: turn on the wheel lamp, expect: { set: { wheel: { power: on } } } }
+  - { hear: unlock the store door, expect: confirm }
+  - { hear: switch off the kiln fan, expect: { set: { fan: { power: off } } } }
+  - { hear: mach die Regallampe an, language: de-DE, expect: { set: { van-light: { power: on } } } }
+`,
+  },
+];
+const suites = readSuites(book, suiteSources);
+
+describe("names against names", () => {
+  test("those that sound alike come first, in each language", () => {
+    const alikes = findSoundAlikes(book, { dictionary });
+    const pairs = alikes
+      .slice(0, 12)
+      .map(({ spoken, taken }) => [spoken.text, taken.text].sort().join("/"));
+    expect(pairs).toContain("fan light/van light");
+    expect(pairs).toContain("well lamp/wheel lamp");
+    expect(pairs).toContain("Regallampe/Regallampen");
+    const distances = alikes.map(({ distance }) => distance);
+    expect(distances).toEqual([...distances].sort((one, other) => one - other));
+  });
+
+  test("a pronunciation of the phrasebook counts", () => {
+    const told = readPhrasebook([
+      { path: "home.yaml", text },
+      { path: "sounds.yaml", text: "pronunciations: { van: /ˈzɪɡzæɡ/, well: { en: saucer } }" },
+    ]);
+    const pairs = findSoundAlikes(told, { dictionary }).map(({ spoken, taken }) =>
+      [spoken.text, taken.text].sort().join("/"),
+    );
+    expect(told.problems).toEqual([]);
+    expect(pairs).not.toContain("fan light/van light");
+    expect(pairs).not.toContain("well lamp/wheel lamp");
+  });
+
+  test("what is no pronunciation is told", () => {
+    const wrong = readPhrasebook([
+      { path: "a.yaml", text: 'pronunciations: { raku: /r8ku/, "two words": x }' },
+    ]);
+    expect(wrong.problems.map(({ message }) => message)).toEqual([
+      '"8" in /r8ku/ is no sound of the International Phonetic Alphabet',
+      '"two words" is not one word',
+    ]);
+  });
+});
+
+describe("the nearest phrases with another effect", () => {
+  const mishearings = findMishearings(book, { suites, dictionary });
+  const takenFor = (phrase: string) =>
+    mishearings.find(({ spoken }) => spoken.phrase === phrase)?.taken ?? [];
+
+  test("off is taken for on, which is the opposite", () => {
+    const [first] = takenFor("turn off the kiln fan").filter(({ verdict }) => verdict === "unsafe");
+    expect(first).toMatchObject({ phrase: "turn on the kiln fan", effect: "fan { power: on }" });
+  });
+
+  test("a name is taken for one that sounds like it, with both places", () => {
+    const found = takenFor("turn on the wheel lamp").find(
+      ({ effect }) => effect === "well { power: on }",
+    );
+    expect(found).toMatchObject({ phrase: "turn on the well lamp", verdict: "wrong" });
+    expect(found?.places.spoken?.line).toBe(9);
+    expect(found?.places.taken?.line).toBe(10);
+  });
+
+  test("a lost prefix locks what was to be unlocked", () => {
+    const found = takenFor("unlock the store door").find(({ effect }) =>
+      effect.includes("locked: true"),
+    );
+    expect(found).toMatchObject({ verdict: "unsafe", why: "bolt does the opposite" });
+  });
+
+  test("what is found is never nearer than what was said itself, and in order", () => {
+    for (const { taken, isExhaustive } of mishearings) {
+      expect(isExhaustive).toBe(true);
+      const distances = taken.map(({ distance }) => distance);
+      expect(distances).toEqual([...distances].sort((one, other) => one - other));
+      expect(new Set(taken.map(({ effect }) => effect)).size).toBe(taken.length);
+    }
+  });
+
+  test("the same words confused in several phrases are told once", () => {
+    const off = confusionsIn(mishearings).filter(
+      ({ spoken, taken }) => spoken === "off" && taken === "on",
+    );
+    expect(off.map(({ cases }) => cases.length)).toEqual([2]);
+  });
+
+  test("what helps was tried: another wording, a guard, another name", () => {
+    const confusions = confusionsIn(mishearings);
+    const tryRemedies = createRemedies(book, { mishearings, suiteSources, dictionary });
+    const of = (spoken: string, taken: string) => {
+      const confusion = confusions.find((each) => each.spoken === spoken && each.taken === taken);
+      return confusion ? tryRemedies(confusion) : [];
+    };
+    const guard = of("off", "on").find(({ remedy }) => remedy === "guard");
+    expect(guard).toMatchObject({ device: "fan", failing: 2 });
+    const name = of("wheel", "well").find(({ remedy }) => remedy === "name");
+    expect(name).toMatchObject({ device: "wheel", before: "wheel lamp", failing: 1 });
+  });
+});
+
+describe("a phrase that can be said", () => {
+  test("is found at no distance, whatever else is near", () => {
+    const ear = createEars(book, dictionary)("en-GB");
+    const { sounds, vocabulary, machine } = ear;
+    for (const phrase of [
+      "turn on the wheel lamp",
+      "unlock the store door",
+      "is the fan light on",
+    ]) {
+      const lattice = latticeOf(ear.wordsOf(phrase), { sounds, vocabulary, furthest: 100 });
+      const found: [string, number][] = [];
+      const options = { costs: sounds.costs, vocabulary, furthest: 100, mostSteps: 1e5 };
+      const end = searchNearest(machine, lattice, options, ({ phrase: said, distance }) => {
+        found.push([said, distance]);
+        return true;
+      });
+      expect(found).toContainEqual([phrase, 0]);
+      expect(end.isExhaustive).toBe(true);
+    }
+  });
+});
+
+test("slips of an open recogniser are drawn by a seed, heard and judged", () => {
+  const once = drawSlips(book, { suites, dictionary, seed: 7 });
+  expect(drawSlips(book, { suites, dictionary, seed: 7 })).toEqual(once);
+  expect(drawSlips(book, { suites, dictionary, seed: 8 })).not.toEqual(once);
+  for (const { phrase, language, variants } of once) {
+    expect(variants.length).toBeGreaterThan(0);
+    for (const { phrase: heard, verdict, why } of variants) {
+      const [meant, taken] = [phrase, heard].map((said) => book.hear(said, { language }));
+      if (!meant || !taken) throw new Error("nothing was heard");
+      expect(judge(book, meant, taken)).toEqual({ verdict, ...(why === undefined ? {} : { why }) });
+    }
+  }
+});
+
+test.each([
+  ["turn off the fan", "turn on the fan", "off", "on"],
+  ["unlock the door", "an lock the door", "unlock", "an lock"],
+  ["lamp at six pm", "lamp at six p m", "", ""],
+  ["open the blind until noon", "open the loft blind till noon", " … until", "loft … till"],
+])("“%s” and “%s” differ in their words", (one, other, spoken, taken) => {
+  expect(difference(one, other)).toEqual([spoken, taken]);
+});
+
+describe("what a live system heard", () => {
+  const log = readHeardLog(book, {
+    path: "heard.csv",
+    text: "text,at,language,did\nturn on the wheel lamp,door,en,wheel { power: on }\nwheel lamb off,,en,\nthe wheel lamb on,,en,\nturn on the kiln fan,,en,fan { power: off }\nwhat a day,,en,\nhello,attic,en,\n",
+  });
+
+  test("is read from a table, and what it names has to be there", () => {
+    expect(log.entries.map(({ text: said }) => said)).toHaveLength(5);
+    expect(log.problems.map(({ message }) => message)).toEqual(['there is no voicepoint "attic"']);
+  });
+
+  test("is read from the log of a live home, of which other lines are passed over", () => {
+    const lines = [
+      {
+        number: 1,
+        at: "2026-03-02T18:05:11",
+        event: "heard",
+        text: "wheel lamp on",
+        language: "en-GB",
+      },
+      { number: 2, at: "2026-03-02T18:05:11", event: "changed", device: "wheel" },
+      { text: "fan light off" },
+    ];
+    const read = readHeardLog(book, {
+      path: "log.jsonl",
+      text: lines.map((line) => JSON.stringify(line)).join("\n"),
+    });
+    expect(read.problems).toEqual([]);
+    expect(read.entries.map(({ text: said, time }) => [said, time])).toEqual([
+      ["wheel lamp on", "2026-03-02T18:05"],
+      ["fan light off", undefined],
+    ]);
+  });
+
+  test("is told as understood, otherwise, and unknown with what to add, as that was tried", () => {
+    const study = studyHeard(book, log, { suiteSources, dictionary });
+    expect(study.understood).toBe(2);
+    expect(study.changed.map(({ now }) => now)).toEqual(["fan { power: on }"]);
+    const [lamb, day] = study.unknown;
+    expect(lamb).toMatchObject({ count: 2, nearly: "wheel lamp" });
+    expect(lamb?.add).toMatchObject({
+      yaml: "devices:\n  wheel:\n    aliases: [wheel lamb]",
+      becomes: ["wheel { power: off }", "wheel { power: on }"],
+      failing: 0,
+    });
+    expect(day).toMatchObject({ count: 1 });
+    expect(day?.add).toBeUndefined();
+  });
+});
