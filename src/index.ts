@@ -58,6 +58,7 @@ export type { OwnSlotType } from "./model/own-slot-type.ts";
 /* What a phrasebook consists of, once it is read. */
 export type * from "./model/home.ts";
 export type * from "./model/outside.ts";
+export type { Pronunciation } from "./model/pronunciation.ts";
 export type * from "./model/spoken.ts";
 export type * from "./model/step.ts";
 export type * from "./model/trigger.ts";
@@ -73,6 +74,7 @@ export type * from "./language/pack.ts";
 export type { Packs } from "./language/packs.ts";
 export type { FrameForm, Frames, FrameSort } from "./language/frames.ts";
 export type { ClockForm, DurationUnit, SunWords, TimeWords } from "./language/times.ts";
+export type { SoundWords } from "./language/sounds.ts";
 export type { SunEvent, SunPoint } from "./time/sun.ts";
 export type {
   AnswerReplies,

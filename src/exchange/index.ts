@@ -5,7 +5,8 @@ export { type ThingDescription, devicesFromThings } from "./things.ts";
 export type { SkippedPart, Taken } from "./taken.ts";
 export { type GrammarRead, readGrammar } from "./read-grammar.ts";
 export { definitionFromGrammar } from "./grammar-definition.ts";
-export { grammarOf } from "../grammar/home-grammar.ts";
+export { type GrammarParts, grammarOf } from "../grammar/home-grammar.ts";
+export type { Dictionary } from "../sounds/pronounce.ts";
 export {
   type RecogniserGrammar,
   type RecogniserOptions,
