@@ -1,5 +1,6 @@
 import { type SoundAlike, findSoundAlikes } from "../mishearing/alike.ts";
 import { type Confusion, confusionsIn } from "../mishearing/confusions.ts";
+import { type HeldApart, heldApart } from "../mishearing/held-apart.ts";
 import { type Mishearing, findMishearings } from "../mishearing/mishearings.ts";
 import { drawSlips } from "../mishearing/open-hearing.ts";
 import { createRemedies } from "../mishearing/remedies.ts";
@@ -15,6 +16,7 @@ import {
 } from "../reports/mishearing.ts";
 import { mishearingPage } from "../reports/mishearing-page.ts";
 import { given } from "../source/given.ts";
+import { printPosition } from "../source/position.ts";
 import { type Suites, readSuites } from "../suites/read.ts";
 import { exit } from "./exit.ts";
 import { writeOut } from "./files.ts";
@@ -106,9 +108,21 @@ async function tellMishearings(known: Known, options: MishearOptions): Promise<n
     await writeOut(html, mishearingPage({ mishearings, confusions: remedied, alikes }));
     complain(`written to ${html}`);
   }
-  if (json) printJson({ version: 1, phrases: mishearings, confusions: remedied.map(told) });
-  else print(printMishearings(mishearings, remedied, paintFor(process.stdout)));
-  return verdictOn(confusions.filter(({ verdict }) => verdict === "unsafe").length, options);
+  const apart = suites ? heldApart(opened.book, suites, given({ dictionary })) : [];
+  if (json) {
+    const data = { phrases: mishearings, confusions: remedied.map(told), apart };
+    printJson({ version: 1, ...data });
+  } else {
+    print(printMishearings(mishearings, remedied, paintFor(process.stdout)));
+  }
+  const near = apart.filter(({ isApart }) => !isApart);
+  for (const each of near) complain(printNear(each));
+  const unsafe = confusions.filter(({ verdict }) => verdict === "unsafe").length;
+  return Math.max(near.length > 0 ? exit.failed : exit.fine, verdictOn(unsafe, options));
+}
+
+function printNear({ phrase, from, distance, position }: HeldApart): string {
+  return `${printPosition(position)}  “${phrase}” and “${from}” are ${distance.toFixed(2)} apart, and are to be 1 at least`;
 }
 
 /** A confusion as data, with its phrases and without all else that is known of them. */

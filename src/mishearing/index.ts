@@ -30,3 +30,4 @@ export {
   studyHeard,
 } from "./heard-study.ts";
 export type { PasteTried } from "./pastes.ts";
+export { type HeldApart, heldApart } from "./held-apart.ts";

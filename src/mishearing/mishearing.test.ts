@@ -5,6 +5,7 @@ import { readSuites } from "../suites/read.ts";
 import { findSoundAlikes } from "./alike.ts";
 import { confusionsIn, difference } from "./confusions.ts";
 import { createEars } from "./ear.ts";
+import { heldApart } from "./held-apart.ts";
 import { readHeardLog } from "./heard-log.ts";
 import { studyHeard } from "./heard-study.ts";
 import { latticeOf } from "./lattice.ts";
@@ -179,6 +180,24 @@ test.each([
   ["open the blind until noon", "open the loft blind till noon", " … until", "loft … till"],
 ])("“%s” and “%s” differ in their words", (one, other, spoken, taken) => {
   expect(difference(one, other)).toEqual([spoken, taken]);
+});
+
+test("a case holds a pair apart, and tells where it is not", () => {
+  const held = readSuites(book, [
+    {
+      path: "apart.suite.yaml",
+      text: `suite: apart
+cases:
+  - { hear: wheel lamp on, expect: act, apart-from: [well lamp on, kiln fan off] }
+`,
+    },
+  ]);
+  expect(held.problems).toEqual([]);
+  const told = heldApart(book, held, { dictionary }).map(({ from, isApart }) => [from, isApart]);
+  expect(told).toEqual([
+    ["well lamp on", false],
+    ["kiln fan off", true],
+  ]);
 });
 
 describe("what a live system heard", () => {

@@ -53,7 +53,15 @@ function readFacts(cursor: Cursor<CaseDefinition>, { tags }: Shared): CaseFacts 
   }
   const own = cursor.given("tags");
   const all = [...tags, ...(own ? listOf(own).map((tag) => tag.value) : [])];
-  return given({ name, note, skip, fails, tags: all.length === 0 ? undefined : [...new Set(all)] });
+  const apart = cursor.given("apart-from");
+  return given({
+    name,
+    note,
+    skip,
+    fails,
+    tags: all.length === 0 ? undefined : [...new Set(all)],
+    apartFrom: apart && listOf(apart).map(({ value }) => value),
+  });
 }
 
 /** A case for each phrase that a pattern makes. */

@@ -171,6 +171,7 @@ const common = {
   skip: z.optional(z.string({ error: "write why it is left out" })),
   fails: z.optional(z.string({ error: "write why it has to fail" })),
   setup: z.optional(textsSchema),
+  "apart-from": z.optional(textsSchema),
   faults: z.optional(faultsSchema),
   ...setting,
 };

@@ -28,6 +28,8 @@ export interface CaseFacts {
   skip?: string;
   /** Why it has to fail for now. */
   fails?: string;
+  /** Phrases that what is said must never sound like: `calm-phrase mishear` holds them apart. */
+  apartFrom?: readonly string[];
 }
 
 /** One case; a pattern makes one for each of its phrases, and a table one for each row. */
