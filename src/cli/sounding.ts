@@ -13,7 +13,7 @@ export function addSounding(program: Command, done: (code: number) => void): voi
     .option("--language <tag...>", "only phrases in these languages, such as de")
     .option(
       "--within <distance>",
-      "how far sounds may be apart: 0 the same, 1 well apart; 1.2 when left out",
+      "how far sounds may be apart: 0 the same, 1 well apart; 1.5 when left out",
       amountOf,
     )
     .option("--seed <number>", "decides which slips are drawn with --open", countOf)

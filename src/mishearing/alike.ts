@@ -32,7 +32,7 @@ export interface SoundAlike {
 export interface SoundAlikeOptions {
   /** A pronouncing dictionary of English. */
   dictionary?: Dictionary;
-  /** The furthest that two names are told of; 1.2 when left out. */
+  /** The furthest that two names are told of; 1.5 when left out. */
   furthest?: number;
 }
 

@@ -1,3 +1,4 @@
+import { textsOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import type { Mishearing, TakenFor } from "./mishearings.ts";
@@ -34,7 +35,17 @@ function gather(mishearings: readonly Mishearing[]): Confusion[] {
       else groups.set(key, [each]);
     }
   }
-  return [...groups.values()]
+  // What is two confusions at once says nothing new.
+  const isJoint = (key: string): boolean => {
+    const [language, one, other] = partsOf(key);
+    const [spoken, taken] = [one.split(" … "), other.split(" … ")];
+    return (
+      spoken.length > 1 &&
+      spoken.every((part, at) => groups.has(JSON.stringify([language, part, taken[at] ?? ""])))
+    );
+  };
+  const single = [...groups].flatMap(([key, group]) => (isJoint(key) ? [] : [group]));
+  return single
     .flatMap((group): Confusion[] => {
       const cases = group.sort((one, other) => other.taken.risk - one.taken.risk);
       const [worst] = cases;
@@ -46,6 +57,12 @@ function gather(mishearings: readonly Mishearing[]): Confusion[] {
       return [{ spoken, taken, language, verdict, distance, risk, ...given({ why }), cases }];
     })
     .sort((one, other) => other.risk - one.risk || other.cases.length - one.cases.length);
+}
+
+function partsOf(key: string): [language: string, spoken: string, taken: string] {
+  const parts: unknown = JSON.parse(key);
+  const [language = "", spoken = "", taken = ""] = textsOf(parts);
+  return [language, spoken, taken];
 }
 
 /** The words in which two phrases differ, those at several places apart by "…". */

@@ -23,7 +23,10 @@ export interface Mishearing {
     /** The case that says it. */
     position?: Position;
   };
-  /** The nearest phrases with other effects, the nearest first; of each effect the nearest phrase. */
+  /**
+   * The nearest phrases with other effects, the nearest first: of each effect the nearest phrase, and of what
+   * does no harm that of each outcome.
+   */
   taken: readonly TakenFor[];
   /** Whether all were seen that are no further away than was asked for. */
   isExhaustive: boolean;
@@ -46,9 +49,9 @@ export interface TakenFor {
 export interface MishearingOptions extends PhraseChoice {
   /** A pronouncing dictionary of English. */
   dictionary?: Dictionary;
-  /** How far away phrases are looked for, at most; 1.2 when left out. */
+  /** How far away phrases are looked for, at most; 1.5 when left out. */
   furthest?: number;
-  /** Most other effects that are told of a phrase; 8 when left out. */
+  /** Most other things done that are told of a phrase; 8 when left out. */
   most?: number;
   /** Is told how far it is. */
   tell?: (done: number, all: number) => void;
@@ -102,6 +105,7 @@ export function mishear(
   const words = ear.wordsOf(said.phrase);
   const lattice = latticeOf(words, { sounds, vocabulary, furthest });
   const effects = new Map<string, TakenFor>();
+  let acting = 0;
   let count = 0;
   let isCut = false;
   const end = searchNearest(
@@ -113,10 +117,14 @@ export function mishear(
       if (isCut) return false;
       const { heard, effect, places } = listen(phrase, said);
       const { verdict, why } = judge(book, meant.heard, heard);
-      if (verdict === "same" || effects.has(effect)) return true;
+      if (verdict === "same") return true;
+      // Of what does no harm, the nearest of each outcome is enough.
+      const kind = verdict === "harmless" ? heard.outcome : effect;
+      if (effects.has(kind)) return true;
       const away = distance / 100;
       const [spokenAt, takenAt] = apart(meant.places, places);
-      effects.set(effect, {
+      if (verdict !== "harmless") acting++;
+      effects.set(kind, {
         phrase,
         distance: away,
         effect,
@@ -125,7 +133,7 @@ export function mishear(
         risk: harm[verdict] * Math.exp(-away / spread),
         places: given({ spoken: spokenAt, taken: takenAt }),
       });
-      return effects.size < most;
+      return acting < most;
     },
   );
   const { phrase, language, at, position } = said;
@@ -146,7 +154,7 @@ export function mishear(
 const harm: Readonly<Record<Exclude<Judged["verdict"], "same">, number>> = {
   unsafe: 10,
   wrong: 3,
-  harmless: 1,
+  harmless: 0.3,
 };
 
 /** How far apart sounds have to be for a slip to be a third as likely. */

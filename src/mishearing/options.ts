@@ -12,7 +12,7 @@ export interface Known {
 }
 
 /** How far away is looked where nobody says, and at most. */
-const [usuallyFurthest, mostFurthest] = [1.2, 3];
+const [usuallyFurthest, mostFurthest] = [1.5, 3];
 
 /** Options as somebody passes them who need not have read their type; what they cannot be is left out. */
 export function readOptions(options: unknown): Known {

@@ -44,7 +44,7 @@ export interface RemedyOptions {
   suiteSources?: readonly SourceText[];
   /** A pronouncing dictionary of English. */
   dictionary?: Dictionary;
-  /** How far away phrases are looked for, at most; 1.2 when left out. */
+  /** How far away phrases are looked for, at most; 1.5 when left out. */
   furthest?: number;
 }
 
