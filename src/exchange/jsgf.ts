@@ -1,4 +1,4 @@
-import { sequence } from "../pattern/build.ts";
+import { fillReferences, reference, sequence } from "../pattern/build.ts";
 import type { Grammar } from "../pattern/grammar.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import { membersOf, textsOf } from "../source/border.ts";
@@ -100,26 +100,9 @@ function dropEmpty(bodies: Map<string, Pattern>): void {
 }
 
 function withoutLost(pattern: Pattern, bodies: ReadonlyMap<string, Pattern>): Pattern {
-  switch (pattern.type) {
-    case "sequence":
-      return { ...pattern, items: pattern.items.map((item) => withoutLost(item, bodies)) };
-    case "choice":
-      return {
-        ...pattern,
-        options: pattern.options.map((option) => ({
-          ...option,
-          pattern: withoutLost(option.pattern, bodies),
-        })),
-      };
-    case "repeat":
-      return { ...pattern, item: withoutLost(pattern.item, bodies) };
-    case "reference":
-      return bodies.has(pattern.name) || pattern.name === anyRule
-        ? pattern
-        : { type: "void", span: pattern.span };
-    default:
-      return pattern;
-  }
+  return fillReferences(pattern, (name) =>
+    bodies.has(name) || name === anyRule ? reference(name) : undefined,
+  );
 }
 
 /** Marks within a word, such as an apostrophe, are part of it as they are. */

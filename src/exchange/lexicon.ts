@@ -7,7 +7,7 @@ import { packOf } from "../language/packs.ts";
 import { namesIn } from "../mishearing/alike.ts";
 import { soundsIn } from "../mishearing/sounds-in.ts";
 import type { Grammar } from "../pattern/grammar.ts";
-import type { Pattern } from "../pattern/tree.ts";
+import { wordsIn } from "../pattern/references.ts";
 import { isObject, membersOf, textOf, textsGiven } from "../source/border.ts";
 import { printIpa, readIpa } from "../sounds/phones.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
@@ -193,26 +193,10 @@ function missingWords(book: Book, grammar: Grammar, dictionary: Dictionary): str
     ),
   );
   const found = new Set<string>();
-  const visit = (pattern: Pattern): void => {
-    switch (pattern.type) {
-      case "words":
-        for (const word of pattern.words) {
-          if (!told.has(word) && !Object.hasOwn(dictionary, word)) found.add(word);
-        }
-        break;
-      case "sequence":
-        pattern.items.forEach(visit);
-        break;
-      case "choice":
-        for (const option of pattern.options) visit(option.pattern);
-        break;
-      case "repeat":
-        visit(pattern.item);
-        break;
-      default:
-        break;
+  for (const { pattern } of grammar.rules.values()) {
+    for (const word of wordsIn(pattern)) {
+      if (!told.has(word) && !Object.hasOwn(dictionary, word)) found.add(word);
     }
-  };
-  for (const { pattern } of grammar.rules.values()) visit(pattern);
+  }
   return [...found].sort();
 }

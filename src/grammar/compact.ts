@@ -1,5 +1,6 @@
 import { choice, fillReferences, optional, reference, sequence } from "../pattern/build.ts";
 import { printPattern } from "../pattern/print.ts";
+import { referencesOf } from "../pattern/references.ts";
 import type { Grammar, GrammarRule } from "../pattern/grammar.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import { type RuleAutomaton, patternAutomaton, symbolOf } from "./automata.ts";
@@ -245,27 +246,9 @@ function widened(pattern: Pattern, values: ReadonlySet<string>): Pattern {
 /** Only rules that are referred to. */
 function withoutUnused(grammar: Grammar): Grammar {
   const used = new Set([grammar.root]);
-  const visit = (pattern: Pattern): void => {
-    switch (pattern.type) {
-      case "sequence":
-        pattern.items.forEach(visit);
-        break;
-      case "choice":
-        for (const option of pattern.options) visit(option.pattern);
-        break;
-      case "repeat":
-        visit(pattern.item);
-        break;
-      case "reference":
-        used.add(pattern.name);
-        break;
-      default:
-        break;
-    }
-  };
   for (const name of used) {
     const pattern = grammar.rules.get(name)?.pattern;
-    if (pattern) visit(pattern);
+    for (const reference of pattern ? referencesOf(pattern) : []) used.add(reference.name);
   }
   return { ...grammar, rules: new Map([...grammar.rules].filter(([name]) => used.has(name))) };
 }

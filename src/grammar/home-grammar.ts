@@ -9,6 +9,7 @@ import type { LanguagePack } from "../language/pack.ts";
 import {
   choice,
   fillReferences,
+  mapLeaves,
   nothingToSay,
   optional,
   reference,
@@ -186,24 +187,11 @@ function repeated(item: Pattern): Pattern {
 
 /** A pattern with its words as they are said; what is only written is never said. */
 function spokenTree(tree: Pattern, pack: LanguagePack): Pattern {
-  const inner = (item: Pattern): Pattern => spokenTree(item, pack);
-  switch (tree.type) {
-    case "words": {
-      const said = aloud(tree.words.join(" "), pack);
-      return said.length === 0 ? nothingToSay : words(...said);
-    }
-    case "sequence":
-      return { ...tree, items: tree.items.map(inner) };
-    case "choice":
-      return {
-        ...tree,
-        options: tree.options.map((option) => ({ ...option, pattern: inner(option.pattern) })),
-      };
-    case "repeat":
-      return { ...tree, item: inner(tree.item) };
-    default:
-      return tree;
-  }
+  return mapLeaves(tree, (leaf) => {
+    if (leaf.type !== "words") return leaf;
+    const said = aloud(leaf.words.join(" "), pack);
+    return said.length === 0 ? nothingToSay : words(...said);
+  });
 }
 
 /** A pattern with its references led to rules of the grammar. */

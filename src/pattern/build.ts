@@ -38,12 +38,9 @@ export function phrase(text: string): Pattern {
   return words(...text.split(" "));
 }
 
-/** A pattern with its references led to other patterns; what has none is never said. */
-export function fillReferences(
-  tree: Pattern,
-  fill: (name: string) => Pattern | undefined,
-): Pattern {
-  const inner = (item: Pattern): Pattern => fillReferences(item, fill);
+/** A pattern with each of its leaves, words and references among them, as something else. */
+export function mapLeaves(tree: Pattern, change: (leaf: Leaf) => Pattern): Pattern {
+  const inner = (item: Pattern): Pattern => mapLeaves(item, change);
   switch (tree.type) {
     case "sequence":
       return { ...tree, items: tree.items.map(inner) };
@@ -54,9 +51,19 @@ export function fillReferences(
       };
     case "repeat":
       return { ...tree, item: inner(tree.item) };
-    case "reference":
-      return fill(tree.name) ?? nothingToSay;
     default:
-      return tree;
+      return change(tree);
   }
+}
+
+type Leaf = Exclude<Pattern, { type: "sequence" | "choice" | "repeat" }>;
+
+/** A pattern with its references led to other patterns; what has none is never said. */
+export function fillReferences(
+  tree: Pattern,
+  fill: (name: string) => Pattern | undefined,
+): Pattern {
+  return mapLeaves(tree, (leaf) =>
+    leaf.type === "reference" ? (fill(leaf.name) ?? nothingToSay) : leaf,
+  );
 }
