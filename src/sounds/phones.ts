@@ -249,19 +249,22 @@ export function readIpa(written: string): IpaRead {
   return { ok: true, phones };
 }
 
-/** Writes sounds in the International Phonetic Alphabet. */
+/** Writes sounds in the International Phonetic Alphabet, the stress before the syllable that has it. */
 export function printIpa(phones: readonly Phone[]): string {
-  let text = "";
+  const parts: string[] = [];
+  const first = phones.findIndex(({ sort }) => sort === "vowel");
   let before = "";
-  for (const phone of phones) {
-    const isStressed = phone.sort === "vowel" && phone.stressed;
+  phones.forEach((phone, index) => {
     const { symbol } = phone;
     // "a" and "ɪ" after each other are not the diphthong.
-    const isOne = !isStressed && known.some((each) => isLonger(each, before, symbol));
-    text += `${isOne ? "." : ""}${isStressed ? "ˈ" : ""}${symbol}`;
+    const isOne = known.some((each) => isLonger(each, before, symbol));
+    parts.push(`${isOne ? "." : ""}${symbol}`);
     before = symbol;
-  }
-  return text;
+    if (phone.sort !== "vowel" || !phone.stressed) return;
+    const onset = index === first ? 0 : phones[index - 1]?.sort === "consonant" ? index - 1 : index;
+    parts[onset] = `ˈ${parts[onset] ?? ""}`;
+  });
+  return parts.join("");
 }
 
 /** Whether two symbols side by side begin as a longer one. */
