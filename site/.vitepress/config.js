@@ -36,6 +36,7 @@ export default defineConfig({
           page("/suites", "Suites"),
           page("/coverage", "Coverage"),
           page("/comparison", "What has changed"),
+          page("/mishearing", "Mishearing"),
           page("/checks", "What check finds"),
           page("/languages", "Languages"),
           page("/exchange", "Other forms"),
