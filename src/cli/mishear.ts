@@ -1,4 +1,4 @@
-import { type SoundAlike, findSoundAlikes } from "../mishearing/alike.ts";
+import { findSoundAlikes } from "../mishearing/alike.ts";
 import { type Confusion, confusionsIn } from "../mishearing/confusions.ts";
 import { type HeldApart, heldApart } from "../mishearing/held-apart.ts";
 import { type Mishearing, findMishearings } from "../mishearing/mishearings.ts";
@@ -61,12 +61,7 @@ interface Known {
 }
 
 function alikesOf({ opened, dictionary }: Known, { language, within }: MishearOptions) {
-  const alikes = findSoundAlikes(opened.book, given({ dictionary, furthest: within }));
-  return alikes.filter(({ spoken }) => !language || language.some((tag) => isOf(spoken, tag)));
-}
-
-function isOf({ language }: SoundAlike["spoken"], tag: string): boolean {
-  return language === tag || language.split("-")[0] === tag;
+  return findSoundAlikes(opened.book, given({ dictionary, languages: language, furthest: within }));
 }
 
 function tellNames(known: Known, options: MishearOptions): number {

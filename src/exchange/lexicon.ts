@@ -1,5 +1,3 @@
-import XMLBuilder from "fast-xml-builder";
-import { SaxesParser } from "saxes";
 import { type Book, asBook } from "../book/book.ts";
 import { homeLanguage } from "../hearing/hear.ts";
 import { aloud } from "../language/aloud.ts";
@@ -8,10 +6,21 @@ import { namesIn } from "../mishearing/alike.ts";
 import { soundsIn } from "../mishearing/sounds-in.ts";
 import type { Grammar } from "../pattern/grammar.ts";
 import { wordsIn } from "../pattern/references.ts";
+import { given } from "../source/given.ts";
 import { isObject, membersOf, textOf, textsGiven } from "../source/border.ts";
 import { printIpa, readIpa } from "../sounds/phones.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
 import { madeOf } from "../source/wrong-use.ts";
+import {
+  type Element,
+  Wrong,
+  contentOf,
+  element,
+  elementsOf,
+  printXml,
+  readElements,
+  text,
+} from "./xml.ts";
 
 /** The XML namespace of PLS 1.0 (section 4.1). */
 const namespace = "http://www.w3.org/2005/01/pronunciation-lexicon";
@@ -33,30 +42,19 @@ export interface Lexeme {
 export function printPls(lexicon: PronunciationLexicon): string {
   return madeOf("lexicon", () => {
     const { language, lexemes } = lexicon;
-    const builder = new XMLBuilder({
-      preserveOrder: true,
-      ignoreAttributes: false,
-      attributeNamePrefix: "",
-      format: true,
-    });
-    const element = (name: string, children: unknown[], attributes = {}): object => ({
-      [name]: children,
-      ...(Object.keys(attributes).length > 0 ? { ":@": attributes } : {}),
-    });
-    const text = (content: string): object => ({ "#text": content });
     const body = lexemes.map(({ word, pronunciations }) =>
       element("lexeme", [
         element("grapheme", [text(word)]),
         ...pronunciations.map((ipa) => element("phoneme", [text(ipa)])),
       ]),
     );
-    const whole = element("lexicon", body, {
+    const attributes = {
       version: "1.0",
       xmlns: namespace,
       alphabet: "ipa",
       "xml:lang": language,
-    });
-    return `<?xml version="1.0" encoding="UTF-8"?>\n${builder.build([whole])}\n`;
+    };
+    return printXml(element("lexicon", body, attributes));
   });
 }
 
@@ -73,63 +71,51 @@ export type PlsRead =
  * Reads a W3C Pronunciation Lexicon (PLS 1.0): graphemes with their phonemes in IPA, or with the words that
  * they are said like (`alias`).
  */
-export function readPls(given: string): PlsRead {
-  const source = textOf(given) ?? "";
+export function readPls(source: string): PlsRead {
+  try {
+    return { ok: true, ...readLexicon(readElements(textOf(source) ?? "")) };
+  } catch (error) {
+    if (!(error instanceof Wrong)) throw error;
+    const { message, fix, line } = error;
+    return { ok: false, error: { message, fix, ...given({ line }) } };
+  }
+}
+
+function readLexicon(document: Element): Omit<PlsRead & { ok: true }, "ok"> {
+  const top = elementsOf(document).find(({ name }) => name === "lexicon");
+  if (!top) throw new Wrong("there is no lexicon element", "pass a lexicon of PLS 1.0");
+  const { "xml:lang": language = "en", alphabet: usual = "ipa" } = top.attributes;
   const lexemes: Lexeme[] = [];
   const skipped: { word: string; reason: string }[] = [];
-  let language = "en";
-  let alphabet = "ipa";
-  const lexicons: string[] = [];
-  let words: string[] = [];
-  let ways: string[] = [];
-  let content = "";
-  const problems: { message: string; line: number }[] = [];
-  const parser = new SaxesParser();
-  parser.on("error", (error) => {
-    const message = `this is no XML: ${error.message.replace(/^\d+:\d+:\s*/u, "")}`;
-    problems.push({ message, line: parser.line });
-  });
-  parser.on("opentag", ({ name, attributes }) => {
-    const local = name.replace(/^.*:/u, "");
-    content = "";
-    if (local === "lexicon") {
-      language = attributes["xml:lang"] ?? language;
-      lexicons.push(language);
-      alphabet = attributes["alphabet"] ?? alphabet;
+  for (const lexeme of elementsOf(top).filter(({ name }) => name === "lexeme")) {
+    const parts = elementsOf(lexeme);
+    const words = parts.filter(({ name }) => name === "grapheme").map(trimmed);
+    const pronunciations: string[] = [];
+    for (const part of parts) {
+      if (part.name === "alias") pronunciations.push(trimmed(part));
+      if (part.name !== "phoneme") continue;
+      const reason = whyUnread(part, usual);
+      if (reason === undefined) pronunciations.push(`/${trimmed(part)}/`);
+      else skipped.push(...words.map((word) => ({ word, reason })));
     }
-    if (local === "lexeme") [words, ways] = [[], []];
-  });
-  parser.on("text", (text) => (content += text));
-  parser.on("closetag", ({ name }) => {
-    const local = name.replace(/^.*:/u, "");
-    const text = content.trim();
-    content = "";
-    if (local === "grapheme") words.push(text);
-    if (local === "alias") ways.push(text);
-    if (local === "phoneme") {
-      const read = alphabet === "ipa" ? readIpa(text) : undefined;
-      if (read?.ok) ways.push(`/${text}/`);
-      else {
-        const reason = read
-          ? `"${read.symbol}" is no sound of the IPA`
-          : `the alphabet "${alphabet}" is not read`;
-        for (const word of words) skipped.push({ word, reason });
-      }
-    }
-    if (local !== "lexeme") return;
     for (const word of words) {
       if (/\s/u.test(word)) skipped.push({ word, reason: "it is more than one word" });
-      else if (ways.length > 0) lexemes.push({ word, pronunciations: ways });
+      else if (pronunciations.length > 0) lexemes.push({ word, pronunciations });
     }
-  });
-  parser.write(source).close();
-  const [problem] = problems;
-  if (problem) return { ok: false, error: { fix: "close what is open", ...problem } };
-  if (lexicons.length === 0) {
-    const error = { message: "there is no lexicon element", fix: "pass a lexicon of PLS 1.0" };
-    return { ok: false, error };
   }
-  return { ok: true, lexicon: { language, lexemes }, skipped };
+  return { lexicon: { language, lexemes }, skipped };
+}
+
+function trimmed(part: Element): string {
+  return contentOf(part).trim();
+}
+
+/** Why the sounds of a phoneme element cannot be read; its alphabet is the lexicon's unless it tells its own. */
+function whyUnread(phoneme: Element, usual: string): string | undefined {
+  const { alphabet = usual } = phoneme.attributes;
+  if (alphabet !== "ipa") return `the alphabet "${alphabet}" is not read`;
+  const read = readIpa(trimmed(phoneme));
+  return read.ok ? undefined : `"${read.symbol}" is no sound of the IPA`;
 }
 
 /** A lexicon as a phrasebook has it: `pronunciations: { raku: { en: "/ˈrɑːkuː/" } }`. */

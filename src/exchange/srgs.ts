@@ -1,42 +1,28 @@
 import { madeOf } from "../source/wrong-use.ts";
-import XMLBuilder from "fast-xml-builder";
-import { SaxesParser } from "saxes";
 import { type Grammar, type GrammarRule, danglingReference } from "../pattern/grammar.ts";
 import { withLegalNames } from "../pattern/rule-names.ts";
 import type { Option, Pattern } from "../pattern/tree.ts";
 import { splitWords } from "../language/words.ts";
 import { given } from "../source/given.ts";
+import {
+  type Element,
+  type Node,
+  Wrong,
+  element,
+  elementsOf,
+  printXml,
+  readElements,
+  text,
+} from "./xml.ts";
 
 /** The XML namespace of SRGS 1.0 (section 4.3). */
 const namespace = "http://www.w3.org/2001/06/grammar";
-/** Deepest nesting of elements that is read. */
-const deepest = 60;
 /** Highest count that a repeat may have. */
 const highestCount = 100;
 
 export type XmlParsed =
   | { ok: true; grammar: Grammar }
   | { ok: false; error: { message: string; fix: string; line?: number } };
-
-/** What is wrong with a grammar, thrown within this file alone. */
-class Wrong extends Error {
-  readonly fix: string;
-  readonly line: number | undefined;
-  constructor(message: string, fix: string, line?: number) {
-    super(message);
-    this.fix = fix;
-    this.line = line;
-  }
-}
-
-type Attributes = Readonly<Record<string, string>>;
-
-interface Element {
-  name: string;
-  attributes: Attributes;
-  children: (Element | string)[];
-  line: number;
-}
 
 /**
  * Reads a grammar in the XML form of SRGS 1.0. Tags, examples, metadata and lexicons are passed
@@ -50,35 +36,6 @@ export function parseSrgsXml(text: string): XmlParsed {
     const { message, fix, line } = error;
     return { ok: false, error: { message, fix, ...given({ line }) } };
   }
-}
-
-/** Reads XML into a tree; namespaces are not looked at. */
-function readElements(text: string): Element {
-  const top: Element = { name: "", attributes: {}, children: [], line: 1 };
-  const open = [top];
-  const parser = new SaxesParser();
-  parser.on("error", (error) => {
-    const what = error.message.replace(/^\d+:\d+:\s*/, "");
-    throw new Wrong(`this is no XML: ${what}`, "close what is open", parser.line);
-  });
-  parser.on("opentag", ({ name, attributes }) => {
-    if (open.length > deepest) {
-      const fix = "move parts into rules of their own";
-      throw new Wrong(`elements are nested more than ${deepest} deep`, fix, parser.line);
-    }
-    const element = { name, attributes, children: [], line: parser.line };
-    open.at(-1)?.children.push(element);
-    open.push(element);
-  });
-  parser.on("closetag", () => open.pop());
-  parser.on("text", (content) => open.at(-1)?.children.push(content));
-  parser.on("cdata", (content) => open.at(-1)?.children.push(content));
-  parser.write(text).close();
-  return top;
-}
-
-function elementsOf({ children }: Element): Element[] {
-  return children.filter((child) => typeof child !== "string");
 }
 
 function readGrammar(document: Element): Grammar {
@@ -203,9 +160,6 @@ function readReference({ attributes: { uri, special }, line }: Element): Pattern
   throw new Wrong(message, "copy that rule into this grammar", line);
 }
 
-/** An element or a text, as the builder takes them. */
-type Node = Record<string, unknown>;
-
 /** Writes a grammar in the XML form of SRGS 1.0. Reading it back gives the same phrases. */
 export function printSrgsXml(grammar: Grammar): string {
   return madeOf("grammar", () => printRules(grammar));
@@ -213,20 +167,6 @@ export function printSrgsXml(grammar: Grammar): string {
 
 function printRules(grammar: Grammar): string {
   const { language, root, rules } = withLegalNames(grammar);
-  const builder = new XMLBuilder({
-    preserveOrder: true,
-    format: true,
-    indentBy: "  ",
-    ignoreAttributes: false,
-    attributeNamePrefix: "",
-    suppressEmptyNode: true,
-    suppressBooleanAttributes: false,
-  });
-  const element = (name: string, children: Node[], attributes: Attributes = {}): Node => ({
-    [name]: children,
-    ...(Object.keys(attributes).length > 0 ? { ":@": attributes } : {}),
-  });
-  const text = (value: string): Node => ({ "#text": value });
   /** Texts side by side as one, so that their words stay apart. */
   const withTexts = (nodes: readonly Node[]): Node[] => {
     const joined: Node[] = [];
@@ -288,6 +228,5 @@ function printRules(grammar: Grammar): string {
     root,
     mode: "voice",
   };
-  const xml = builder.build([element("grammar", body, attributes)]);
-  return `<?xml version="1.0" encoding="UTF-8"?>\n${xml.trim()}\n`;
+  return printXml(element("grammar", body, attributes));
 }

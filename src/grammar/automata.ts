@@ -40,10 +40,10 @@ export interface Automata {
 export type PartOf = (rule: string) => string | undefined;
 
 /**
- * Makes automata of a grammar. Rules that are parts are told from one another where the rule that they are
- * parts of ends, by what they are called.
+ * Makes automata of a grammar. Rules that are parts, if any, are told from one another where the rule that
+ * they are parts of ends, by what they are called.
  */
-export function automataOf(grammar: Grammar, partOf: PartOf): Automata {
+export function automataOf(grammar: Grammar, partOf: PartOf = () => undefined): Automata {
   const isCalled = calledRules(grammar, partOf);
   const made = new Map<string, RuleAutomaton>();
   const waiting = [grammar.root];

@@ -44,7 +44,7 @@ export function compactGrammar(
 ): Grammar {
   const small = smallRules(homeGrammar(book, tag, { isBare: true, ...given({ only, numbers }) }));
   const pack = packOf(book, small.language);
-  const make = (frames: number): Grammar => withFrames(small, frames, pack);
+  const make = createFraming(small, pack);
   let best = make(1);
   // The number of frames that fits is looked for by halves.
   for (let [low, high] = [2, mostFrames]; low <= high;) {
@@ -58,11 +58,16 @@ export function compactGrammar(
   return best;
 }
 
-/** Frames around one thing beyond which there are no more to be told apart. */
+/** Most frames around one thing; more of them spare hardly anything that nobody says. */
 const mostFrames = 16;
 
 /** How many words a grammar has when every rule is written out wherever it is referred to. */
 export function sizeOf({ root, rules }: Grammar): number {
+  return createSizes(rules)(reference(root));
+}
+
+/** Measures patterns, with every rule of a grammar written out in them. */
+function createSizes(rules: Grammar["rules"]): (pattern: Pattern) => number {
   const known = new Map<string, number>();
   const ofRule = (name: string): number => {
     const there = known.get(name);
@@ -90,7 +95,7 @@ export function sizeOf({ root, rules }: Grammar): number {
         return 0;
     }
   };
-  return ofRule(root);
+  return ofPattern;
 }
 
 function copiesOf({ minimum, maximum }: Pattern & { type: "repeat" }): number {
@@ -122,28 +127,35 @@ function renamed(pattern: Pattern, names: ReadonlyMap<string, string>): Pattern 
   return fillReferences(pattern, (name) => reference(names.get(name) ?? name));
 }
 
-/** The rules of commands and times by so many frames around each thing or value. */
-function withFrames(small: Grammar, most: number, pack: LanguagePack): Grammar {
+/** Makes what writes the rules of commands and times with so many frames around what is named first. */
+function createFraming(small: Grammar, pack: LanguagePack): (frames: number) => Grammar {
   const rules = new Map(small.rules);
-  const command = rules.get(commandRule);
-  if (command) {
-    const intents = [...small.rules].filter(([name]) => intentOfRule(name) !== undefined);
-    const isLoop = ([, { pattern }]: (typeof intents)[number]): boolean => hasLoop(pattern);
-    // What repeats without end stays as it is.
-    const looping = intents.filter(isLoop).map(([name]) => reference(name));
-    const plain = intents.filter((intent) => !isLoop(intent)).map(([, { pattern }]) => pattern);
-    const values = [...small.rules.keys()].filter(
-      (name) => valueRule.test(name) && sizeOf({ ...small, root: name }) <= heavy,
-    );
-    rules.set(valuesRule, { pattern: choice(values.map(reference)), isPublic: false });
-    const all = { ...small, rules };
-    const framed = framedPattern(widened(choice(plain), new Set(values)), all, [thingRule], most);
-    const pattern = withArticles(choice([framed, ...looping]), pack, true);
-    rules.set(commandRule, { ...command, pattern });
-  }
+  const sizes = createSizes(rules);
   const when = rules.get(whenRule);
-  if (when) rules.set(whenRule, { ...when, pattern: framedPattern(when.pattern, small, [], 1) });
-  return withoutUnused({ ...small, rules });
+  if (when) {
+    const write = createFramed(when.pattern, small, sizes);
+    rules.set(whenRule, { ...when, pattern: write([], 1) });
+  }
+  const command = rules.get(commandRule);
+  if (!command) return () => withoutUnused({ ...small, rules });
+  const intents = [...small.rules].filter(([name]) => intentOfRule(name) !== undefined);
+  const isLoop = ([, { pattern }]: (typeof intents)[number]): boolean => hasLoop(pattern);
+  // What repeats without end stays as it is.
+  const looping = intents.filter(isLoop).map(([name]) => reference(name));
+  const plain = intents.filter((intent) => !isLoop(intent)).map(([, { pattern }]) => pattern);
+  const values = [...small.rules.keys()].filter(
+    (name) => valueRule.test(name) && sizes(reference(name)) <= heavy,
+  );
+  rules.set(valuesRule, { pattern: choice(values.map(reference)), isPublic: false });
+  const tree = widened(choice(plain), new Set(values));
+  const write = createFramed(tree, { ...small, rules }, sizes);
+  return (frames) => {
+    const pattern = withArticles(choice([write([thingRule], frames), ...looping]), pack, true);
+    return withoutUnused({
+      ...small,
+      rules: new Map(rules).set(commandRule, { ...command, pattern }),
+    });
+  };
 }
 
 /** Rules of values, which are said in the same places. */
@@ -153,66 +165,51 @@ const valuesRule = "values";
 /** Words that any part of a command may have. */
 const leastWords = 60;
 
-/** How many words a pattern has when the rules that it refers to are written out in it. */
-function sizeIn(grammar: Grammar, pattern: Pattern): number {
-  const rules = new Map(grammar.rules).set("", { pattern, isPublic: false });
-  return sizeOf({ ...grammar, root: "", rules });
-}
-
 /** Words of a rule beyond which it is written in as few places as possible. */
 const heavy = 40;
 
 /**
- * A pattern in which what is long is written in few frames: first what is named first, and then every other
- * rule that is long, each in one frame.
+ * Makes what writes a pattern with what is long in it in few frames: first what is named first, in so many,
+ * and then every other rule that is long, each in one.
  */
-function framedPattern(
+function createFramed(
   tree: Pattern,
   grammar: Grammar,
-  first: readonly string[],
-  most: number,
-): Pattern {
+  sizes: (pattern: Pattern) => number,
+): (named: readonly string[], most: number) => Pattern {
   const isInline = (name: string): boolean => /^(?:part|in)-/u.test(name);
   const whole = patternAutomaton(tree, grammar, (name) => !isInline(name));
-  const sizes = new Map<string, number>();
-  const sizeOfRule = (name: string): number => {
-    const size = sizes.get(name) ?? sizeOf({ ...grammar, root: name });
-    sizes.set(name, size);
-    return size;
-  };
-  const write = (
-    automaton: RuleAutomaton,
-    frames: number,
-    named: readonly string[],
-  ): Pattern | undefined => {
-    const rules = new Set(
-      automaton.states.flatMap(({ arcs }) =>
-        arcs.flatMap((arc) => (arc.say === "rule" ? arc.rule : [])),
-      ),
-    );
-    const next =
-      named.find((rule) => rules.has(rule)) ??
-      [...rules]
-        .filter((rule) => sizeOfRule(rule) > heavy)
-        .sort((a, b) => sizeOfRule(b) - sizeOfRule(a))[0];
-    if (next === undefined) {
-      const said = new Set(automaton.states.flatMap(({ arcs }) => arcs.map(symbolOf)));
-      const limit = Math.max(leastWords, said.size * 2);
-      return simplified(automaton, limit, (pattern) => sizeIn(grammar, pattern));
-    }
-    const { framed, bare } = framesOf(automaton, next, named.includes(next) ? frames : 1);
+  const sizeOfRule = (name: string): number => sizes(reference(name));
+  const inFrames = (automaton: RuleAutomaton, rule: string, most: number): Pattern | undefined => {
+    const { framed, bare } = framesOf(automaton, rule, most);
     const options = framed.map(({ before, after }) =>
-      sequence(
-        notNothing(write(before, frames, [])),
-        reference(next),
-        notNothing(write(after, frames, [])),
-      ),
+      sequence(notNothing(write(before)), reference(rule), notNothing(write(after))),
     );
-    const rest = bare.states.length > 0 ? write(bare, frames, []) : undefined;
+    const rest = bare.states.length > 0 ? write(bare) : undefined;
     if (rest?.type === "nothing") return optional(choice(options));
     return choice([...options, rest]);
   };
-  return write(whole, most, first) ?? tree;
+  const write = (automaton: RuleAutomaton): Pattern | undefined => {
+    const [longest] = rulesIn(automaton)
+      .filter((rule) => sizeOfRule(rule) > heavy)
+      .sort((a, b) => sizeOfRule(b) - sizeOfRule(a));
+    if (longest !== undefined) return inFrames(automaton, longest, 1);
+    const said = new Set(automaton.states.flatMap(({ arcs }) => arcs.map(symbolOf)));
+    return simplified(automaton, Math.max(leastWords, said.size * 2), sizes);
+  };
+  const there = rulesIn(whole);
+  return (named, most) => {
+    const first = named.find((rule) => there.includes(rule));
+    return (first === undefined ? write(whole) : inFrames(whole, first, most)) ?? tree;
+  };
+}
+
+/** The rules that an automaton refers to. */
+function rulesIn({ states }: RuleAutomaton): string[] {
+  const found = states.flatMap(({ arcs }) =>
+    arcs.flatMap((arc) => (arc.say === "rule" ? arc.rule : [])),
+  );
+  return [...new Set(found)];
 }
 
 function notNothing(pattern: Pattern | undefined): Pattern | undefined {

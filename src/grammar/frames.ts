@@ -1,5 +1,10 @@
-import type { AutomatonState, RuleAutomaton } from "./automata.ts";
-import { fewestStates } from "./automata.ts";
+import {
+  type Arc,
+  type AutomatonState,
+  type RuleAutomaton,
+  fewestStates,
+  symbolOf,
+} from "./automata.ts";
 
 /** Commands as what comes before a thing that is named, and what may come after it then. */
 export interface Framed {
@@ -23,31 +28,31 @@ export interface Frames {
  */
 export function framesOf(commands: RuleAutomaton, thing: string, most: number): Frames {
   const { states } = commands;
-  const bare = trimmed(states, (state) => ({
-    ...state,
-    arcs: state.arcs.filter((arc) => arc.say !== "rule" || arc.rule !== thing),
-  }));
+  const isThing = (arc: Arc): boolean => arc.say === "rule" && arc.rule === thing;
   const groups = new Map<number, Set<number>>();
   states.forEach(({ arcs }, from) => {
     for (const arc of arcs) {
-      if (arc.say !== "rule" || arc.rule !== thing) continue;
+      if (!isThing(arc)) continue;
       const sources = groups.get(arc.to) ?? new Set<number>();
       groups.set(arc.to, sources.add(from));
     }
   });
-  const ways = countWays(states, (arc) => arc.say !== "rule" || arc.rule !== thing);
+  const others = states.map(({ arcs, ends }) => ({
+    ends,
+    arcs: arcs.filter((arc) => !isThing(arc)),
+  }));
+  const ways = countWays(others);
   const without = createDifferences(states);
   let frames = [...groups].map(([after, before]): Group => {
     return { before: [...before], after: [after] };
   });
   while (frames.length > most) frames = joinNearest(frames, ways, without);
   return {
-    bare,
+    bare: trimmed(others),
     framed: frames.map(({ before, after }) => ({
-      before: trimmed(states, (state, index) => ({
-        arcs: state.arcs.filter((arc) => arc.say !== "rule" || arc.rule !== thing),
-        ends: before.includes(index) ? [""] : [],
-      })),
+      before: trimmed(
+        others.map(({ arcs }, state) => ({ arcs, ends: before.includes(state) ? [""] : [] })),
+      ),
       after: joined(states, after),
     })),
   };
@@ -62,16 +67,11 @@ interface Group {
 /** More phrases than need be counted. */
 const many = 1e9;
 
-/** How many ways lead to each state over the arcs that count. */
-export function countWays(
-  states: readonly AutomatonState[],
-  isCounted: (arc: AutomatonState["arcs"][number]) => boolean,
-): (state: number) => number {
+/** How many ways lead to each state. */
+function countWays(states: readonly AutomatonState[]): (state: number) => number {
   const into = states.map((): number[] => []);
   states.forEach(({ arcs }, from) => {
-    for (const arc of arcs) {
-      if (isCounted(arc)) into[arc.to]?.push(from);
-    }
+    for (const { to } of arcs) into[to]?.push(from);
   });
   const known = new Map<number, number>([[0, 1]]);
   const count = (state: number): number => {
@@ -85,13 +85,15 @@ export function countWays(
   return count;
 }
 
-/** How many phrases follow one state and do not follow another. */
+/** How many phrases follow one state and do not follow another, which may be `nowhere`. */
 type Differences = (one: number, other: number) => number;
+
+/** A state that there is not: nothing follows it. */
+export const nowhere = -1;
 
 export function createDifferences(states: readonly AutomatonState[]): Differences {
   const known = new Map<number, number>();
-  const symbols = states.map(({ arcs }) => new Map(arcs.map((arc) => [keyOf(arc), arc.to])));
-  const none = -1;
+  const symbols = states.map(({ arcs }) => new Map(arcs.map((arc) => [symbolOf(arc), arc.to])));
   const differ = (one: number, other: number): number => {
     if (one === other) return 0;
     const key = one * (states.length + 1) + other + 1;
@@ -101,16 +103,12 @@ export function createDifferences(states: readonly AutomatonState[]): Difference
     const ending = (state: number): boolean => (states[state]?.ends.length ?? 0) > 0;
     let count = ending(one) && !ending(other) ? 1 : 0;
     for (const [symbol, to] of symbols[one] ?? []) {
-      count += differ(to, other === none ? none : (symbols[other]?.get(symbol) ?? none));
+      count += differ(to, symbols[other]?.get(symbol) ?? nowhere);
     }
     known.set(key, Math.min(many, count));
     return Math.min(many, count);
   };
   return differ;
-}
-
-function keyOf(arc: AutomatonState["arcs"][number]): string {
-  return arc.say === "word" ? arc.word : arc.say === "rule" ? `<${arc.rule}>` : "";
 }
 
 /** The same frames with two of them as one, of which this adds the fewest commands. */
@@ -139,23 +137,19 @@ function joinNearest(
   return [...frames.filter((each) => each !== one && each !== other), both];
 }
 
-/** An automaton of some of the arcs of another, without what leads nowhere. */
-function trimmed(
-  states: readonly AutomatonState[],
-  change: (state: AutomatonState, index: number) => AutomatonState,
-): RuleAutomaton {
-  const changed = states.map(change);
+/** An automaton without what leads to no end. */
+function trimmed(states: readonly AutomatonState[]): RuleAutomaton {
   const leads = new Set<number>();
   for (let grew = true; grew;) {
     grew = false;
-    changed.forEach(({ arcs, ends }, index) => {
+    states.forEach(({ arcs, ends }, index) => {
       if (leads.has(index)) return;
       if (ends.length === 0 && !arcs.some(({ to }) => leads.has(to))) return;
       leads.add(index);
       grew = true;
     });
   }
-  const kept = changed.map(({ arcs, ends }) => ({
+  const kept = states.map(({ arcs, ends }) => ({
     ends,
     arcs: arcs.filter(({ to }) => leads.has(to)),
   }));
@@ -180,12 +174,13 @@ export function joined(states: readonly AutomatonState[], from: readonly number[
   numberOf(new Set(from));
   const made: AutomatonState[] = [];
   for (const set of order) {
-    const next = new Map<string, { arc: AutomatonState["arcs"][number]; to: Set<number> }>();
+    const next = new Map<string, { arc: Arc; to: Set<number> }>();
     for (const state of set) {
       for (const arc of states[state]?.arcs ?? []) {
-        const same = next.get(keyOf(arc));
+        const symbol = symbolOf(arc);
+        const same = next.get(symbol);
         if (same) same.to.add(arc.to);
-        else next.set(keyOf(arc), { arc, to: new Set([arc.to]) });
+        else next.set(symbol, { arc, to: new Set([arc.to]) });
       }
     }
     const ends = set.some((state) => (states[state]?.ends.length ?? 0) > 0) ? [""] : [];

@@ -80,7 +80,7 @@ describe("a pattern in another form says the same", () => {
         const automaton = patternAutomaton(tree, grammarFor(tree), () => false);
         const back = patternOfAutomaton(automaton);
         expect(back && saidBy(back)).toEqual(said);
-        const automata = automataOf(grammarFor(tree), () => undefined);
+        const automata = automataOf(grammarFor(tree));
         for (const text of said) expect(isInGrammar(automata, text.split(" "))).toBe(true);
       }),
     );
@@ -92,7 +92,7 @@ test("an automaton holds what its pattern says and nothing else", () => {
     language: "en",
   });
   if (!parsed.ok) throw new Error(parsed.error.message);
-  const automata = automataOf(grammarFor(parsed.pattern), () => undefined);
+  const automata = automataOf(grammarFor(parsed.pattern));
   const has = (text: string): boolean => isInGrammar(automata, text.split(" "));
   expect(["run open shop", "start routine start drying", "stop", "stop it"].map(has)).not.toContain(
     false,
@@ -104,7 +104,7 @@ describe("the grammar of the demo", () => {
   test.each(book.languages)("has the phrases of the suites that act: %s", (language) => {
     const acting = phrasesThatAct(book, suites, language);
     const pack = packOf(book, language);
-    const automata = automataOf(grammarOf(book, language), () => undefined);
+    const automata = automataOf(grammarOf(book, language));
     const missing = acting.filter((text) => !isInGrammar(automata, aloud(text, pack)));
     // In the middle of a German command a time, and a list without "and", are said only by themselves.
     const most = language === "en-GB" ? 1 : 4;
@@ -117,9 +117,7 @@ describe("the grammar of the demo", () => {
     const size = 20_000;
     const compact = compactGrammar(book, language, { size });
     expect(sizeOf(compact)).toBeLessThanOrEqual(size);
-    const [whole, small] = [grammarOf(book, language), compact].map((each) =>
-      automataOf(each, () => undefined),
-    );
+    const [whole, small] = [grammarOf(book, language), compact].map((each) => automataOf(each));
     const pack = packOf(book, language);
     for (const text of phrasesThatAct(book, suites, language)) {
       const words = aloud(text, pack);
@@ -151,7 +149,7 @@ describe("the grammar of the demo", () => {
       only: ["power-on", "power-off"],
       numbers: { least: 0, most: 10 },
     });
-    const automata = automataOf({ ...grammar, root: "sayable" }, () => undefined);
+    const automata = automataOf({ ...grammar, root: "sayable" });
     const has = (text: string): boolean => isInGrammar(automata, text.split(" "));
     expect(has("turn on the till lamp")).toBe(true);
     expect(has("turn on the wheel lamp")).toBe(false);
@@ -164,7 +162,7 @@ describe("the grammar of the demo", () => {
       favour: [{ phrase: "turn on the till lamp", weight: 3 }, { phrase: "sesame now" }],
     });
     expect(alone).toEqual(["sesame now"]);
-    const automata = automataOf({ ...grammar, root: "favoured" }, () => undefined);
+    const automata = automataOf({ ...grammar, root: "favoured" });
     expect(isInGrammar(automata, ["sesame", "now"])).toBe(true);
   });
 

@@ -32,7 +32,8 @@ import { textOf } from "../source/border.ts";
 
 /**
  * Everything that can be said to a home in one language, names included, as a grammar for a speech
- * recogniser. Every phrase of it is understood; free words are `$GARBAGE`.
+ * recogniser: commands, questions and short replies. Not all of it is done: a device may be unable to do what
+ * is said of it, and a reply by itself answers nothing. Free words are `$GARBAGE`.
  */
 export function grammarOf(given: Book, tag?: string): Grammar {
   return homeGrammar(asBook(given), tag, {});

@@ -56,7 +56,7 @@ export function recogniserGrammar(of: Book, options: RecogniserOptions = {}): Re
   const { root } = compact;
   const main = compact.rules.get(root);
   if (!main) return { grammar: compact, alone: [], otherWords: [] };
-  const automata = automataOf(compact, () => undefined);
+  const automata = automataOf(compact);
   const said = new Map<string, number>();
   for (const { phrase, weight } of favour) {
     const text = aloud(phrase, pack).join(" ");

@@ -1,6 +1,6 @@
 import type { Pattern } from "../pattern/tree.ts";
 import { type AutomatonState, type RuleAutomaton, fewestStates } from "./automata.ts";
-import { createDifferences, joined } from "./frames.ts";
+import { createDifferences, joined, nowhere } from "./frames.ts";
 import { patternOfAutomaton } from "./to-pattern.ts";
 
 /** Words of what may follow a state below which it is not worth putting it together with another. */
@@ -66,9 +66,6 @@ function likePairs(states: readonly AutomatonState[]): [number, number][] {
   pairs.sort((a, b) => b.spared - a.spared);
   return pairs.slice(0, mostTried).map(({ pair }) => pair);
 }
-
-/** A state that there is not: nothing follows it. */
-const nowhere = -1;
 
 /** How many words follow each state when every way is written out. */
 function sizesOf(states: readonly AutomatonState[]): number[] {

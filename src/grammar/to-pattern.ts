@@ -1,6 +1,6 @@
 import { choice, optional, reference, sequence, words } from "../pattern/build.ts";
 import type { Pattern } from "../pattern/tree.ts";
-import type { Arc, AutomatonState, RuleAutomaton } from "./automata.ts";
+import { type Arc, type AutomatonState, type RuleAutomaton, symbolOf } from "./automata.ts";
 
 /**
  * An automaton without circles as a pattern that is as small as it can easily be: what begins alike is written
@@ -60,7 +60,7 @@ export function patternOfAutomaton({ states }: RuleAutomaton): Pattern | undefin
 }
 
 function keyOf(arc: Arc): string {
-  return `${JSON.stringify(symbol(arc))} ${arc.to}`;
+  return `${symbolOf(arc)} ${arc.to}`;
 }
 
 function symbol(arc: Arc): Pattern {

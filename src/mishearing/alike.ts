@@ -7,7 +7,7 @@ import type { Position } from "../source/position.ts";
 import { distanceBetween, phonesOf } from "../sounds/distance.ts";
 import type { Phone } from "../sounds/phones.ts";
 import type { Dictionary, Sounds } from "../sounds/pronounce.ts";
-import { readOptions } from "./options.ts";
+import { isMeant, readOptions } from "./options.ts";
 import { soundsIn } from "./sounds-in.ts";
 
 /** Something that is said by a name of its own. */
@@ -30,6 +30,8 @@ export interface SoundAlike {
 }
 
 export interface SoundAlikeOptions {
+  /** In these languages, as `de` or `de-DE`; in all when left out. */
+  languages?: readonly string[];
   /** A pronouncing dictionary of English. */
   dictionary?: Dictionary;
   /** The furthest that two names are told of; 1.5 when left out. */
@@ -42,8 +44,9 @@ export interface SoundAlikeOptions {
  */
 export function findSoundAlikes(of: Book, options: SoundAlikeOptions = {}): SoundAlike[] {
   const book = asBook(of);
-  const { dictionary, furthest } = readOptions(options);
+  const { dictionary, furthest, languages } = readOptions(options);
   return book.languages
+    .filter((language) => isMeant(language, languages))
     .flatMap((language) => {
       const sounds = soundsIn(book, language, dictionary);
       return alikeIn(spelledOut(book, language, sounds), sounds, furthest);

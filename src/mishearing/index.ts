@@ -18,7 +18,13 @@ export {
   type Variant,
   drawSlips,
 } from "./open-hearing.ts";
-export { type Remedy, type RemedyOptions, type Tried, createRemedies } from "./remedies.ts";
+export {
+  type Advice,
+  type Remedy,
+  type RemedyOptions,
+  type Tried,
+  createRemedies,
+} from "./remedies.ts";
 export type { PhraseChoice } from "./spoken-phrases.ts";
 export { type Judged, type Verdict, judge } from "./verdict.ts";
 export type { Dictionary } from "../sounds/pronounce.ts";

@@ -23,7 +23,7 @@ export interface Lattice {
   weakEnds: ReadonlyMap<number, number>;
 }
 
-/** How words sound one after another, each as it is usually said. */
+/** What may be heard where words are said one after another, each as it usually sounds. */
 export function latticeOf(
   said: readonly string[],
   { sounds, vocabulary, furthest }: { sounds: Sounds; vocabulary: Vocabulary; furthest: number },

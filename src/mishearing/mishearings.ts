@@ -83,6 +83,13 @@ function riskOf({ taken }: Mishearing): number {
   return Math.max(0, ...taken.map(({ risk }) => risk));
 }
 
+/** The worst thing that happens where a phrase is misheard; undefined where nothing does. */
+export function worstOf({ taken }: Pick<Mishearing, "taken">): TakenFor | undefined {
+  return taken
+    .filter(({ verdict }) => verdict !== "harmless")
+    .sort((one, other) => other.risk - one.risk)[0];
+}
+
 /** Other effects that are told of a phrase, where nobody says how many. */
 const usuallyTold = 8;
 

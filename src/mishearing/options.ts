@@ -31,3 +31,9 @@ export function readOptions(options: unknown): Known {
 function isTell(tell: unknown): tell is (done: number, all: number) => void {
   return typeof tell === "function";
 }
+
+/** Whether a language is among those that were asked for, `de-DE` also as `de`. */
+export function isMeant(language: string, languages: readonly string[] | undefined): boolean {
+  if (!languages || languages.length === 0) return true;
+  return languages.some((tag) => language === tag || language.split("-")[0] === tag);
+}

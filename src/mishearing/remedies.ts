@@ -7,28 +7,30 @@ import { splitWords } from "../language/words.ts";
 import type { Device, Name } from "../model/home.ts";
 import { membersOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
+import { later } from "../source/later.ts";
 import { WrongUse, madeOf } from "../source/wrong-use.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
 import type { Confusion } from "./confusions.ts";
 import { createEars } from "./ear.ts";
 import { failingCases } from "./failing.ts";
 import { createListener } from "./listener.ts";
-import { type Mishearing, type TakenFor, mishear } from "./mishearings.ts";
+import { type Mishearing, type TakenFor, mishear, worstOf } from "./mishearings.ts";
 import type { SpokenPhrase } from "./spoken-phrases.ts";
 import { readOptions } from "./options.ts";
+import { soundsIn } from "./sounds-in.ts";
 import { suggestNames } from "./suggestions.ts";
 
 /** Something that helps against a confusion, as it turned out when it was tried. */
-export type Remedy =
+export type Remedy = Advice & Tried;
+
+/** What may help: to say something else, to ask back, or to call something otherwise. */
+export type Advice =
   /** Say it so: the same comes of it, and what sounds like it is further away. */
-  (
-    | { remedy: "wording"; say: string }
-    /** Ask back before this device does it. */
-    | { remedy: "guard"; device: string }
-    /** Call this device otherwise. */
-    | { remedy: "name"; device: string; before: string; name: string }
-  ) &
-    Tried;
+  | { remedy: "wording"; say: string }
+  /** Ask back before this device does it. */
+  | { remedy: "guard"; device: string }
+  /** Call this device otherwise. */
+  | { remedy: "name"; device: string; before: string; name: string };
 
 export interface Tried {
   /** The worst that is left, and how near it is; nothing where nothing else happens that near. */
@@ -61,69 +63,85 @@ export function createRemedies(
   if (!Array.isArray(mishearings)) {
     throw new WrongUse("pass what findMishearings returned: { mishearings }");
   }
-  let before: ReadonlySet<string> | undefined;
+  const { dictionary } = readOptions(options);
+  const failingIn = (changed: Book): string[] => failingCases(changed, options.suiteSources ?? []);
+  const before = later(() => new Set(failingIn(book)));
+  const tryOut = ({ remedy, book: changed, phrase }: Changed, worst: Case): Outcome[] => {
+    const after = mishearAgain(changed, phrase, worst.mishearing, options);
+    if (!after || !helps(after, worst)) return [];
+    const failing = failingIn(changed).filter((key) => !before().has(key)).length;
+    return [outcomeOf(remedy, after, failing)];
+  };
   const tryAll = ({ cases: [worst] }: Confusion): Remedy[] => {
     if (!worst) return [];
-    before ??= new Set(failingCases(book, options.suiteSources ?? []));
-    const all = [
-      ...wordings(worst, options),
-      ...(worst.taken.verdict === "unsafe" ? guards(book, worst, options, before) : []),
-      ...names(book, worst, options, before),
+    const changes = [
+      ...(worst.taken.verdict === "unsafe" ? guarded(book, worst) : []),
+      ...renamed(book, worst, dictionary),
     ];
-    return all.sort(
-      (one, other) => one.failing - other.failing || riskOf(one.left) - riskOf(other.left),
-    );
+    const all = [...wordings(worst, options), ...changes.flatMap((each) => tryOut(each, worst))];
+    return all
+      .sort((one, other) => one.tried.failing - other.tried.failing || one.risk - other.risk)
+      .map(({ tried }) => tried);
   };
   return (confusion) => madeOf("confusion", () => tryAll(confusion));
 }
 
 type Case = Confusion["cases"][number];
 
-function riskOf(left: Pick<TakenFor, "verdict" | "distance"> | undefined): number {
-  if (!left || left.verdict === "harmless") return 0;
-  return (left.verdict === "unsafe" ? 10 : 3) / Math.exp(left.distance);
+/** A remedy with how bad what it leaves is. */
+interface Outcome {
+  tried: Remedy;
+  risk: number;
 }
 
-/** The worst thing that happens where a phrase is misheard. */
-function worstOf(mishearing: Mishearing | undefined): Tried["left"] {
-  const acting = mishearing?.taken.filter(({ verdict }) => verdict !== "harmless") ?? [];
-  const [first] = acting.sort((one, other) => riskOf(other) - riskOf(one));
-  return first && { verdict: first.verdict, distance: first.distance, phrase: first.phrase };
+/** How bad the worst is that happens where a phrase is misheard. */
+function riskOf(mishearing: Mishearing): number {
+  return worstOf(mishearing)?.risk ?? 0;
+}
+
+function outcomeOf(remedy: Advice, after: Mishearing, failing: number): Outcome {
+  const worst = worstOf(after);
+  const left = worst && {
+    verdict: worst.verdict,
+    distance: worst.distance,
+    phrase: worst.phrase,
+  };
+  return { tried: { ...remedy, ...given({ left }), failing }, risk: riskOf(after) };
 }
 
 /** How much further away a confusion has to be for it to be helped. */
 const helped = 0.3;
 
 /** Whether what a phrase was taken for is further away than it was, and nothing worse has come near. */
-function helps(after: Mishearing | undefined, { mishearing, taken }: Case): boolean {
-  if (!after) return false;
+function helps(after: Mishearing, { mishearing, taken }: Case): boolean {
   const isNear = after.taken.some(
     ({ effect, verdict, distance }) =>
       effect === taken.effect && verdict !== "harmless" && distance < taken.distance + helped,
   );
-  return !isNear && riskOf(worstOf(after)) <= riskOf(worstOf(mishearing));
+  return !isNear && riskOf(after) <= riskOf(mishearing);
 }
 
 /** Another phrase of which the same comes. */
-function wordings(worst: Case, { mishearings }: RemedyOptions): Remedy[] {
+function wordings(worst: Case, { mishearings }: RemedyOptions): Outcome[] {
   const { spoken } = worst.mishearing;
   const alike = mishearings
     .filter((each) => each.spoken.effect === spoken.effect)
     .filter((each) => each.spoken.language === spoken.language && each.spoken.at === spoken.at)
-    .sort((one, other) => riskOf(worstOf(one)) - riskOf(worstOf(other)));
+    .sort((one, other) => riskOf(one) - riskOf(other));
   const [best] = alike;
   if (!best || best.spoken.phrase === spoken.phrase || !helps(best, worst)) return [];
-  const left = worstOf(best);
-  return [{ remedy: "wording", say: best.spoken.phrase, ...given({ left }), failing: 0 }];
+  return [outcomeOf({ remedy: "wording", say: best.spoken.phrase }, best, 0)];
+}
+
+/** A home with a remedy in it, and what is said there then. */
+interface Changed {
+  remedy: Advice;
+  book: Book;
+  phrase: string;
 }
 
 /** To ask back before the device that would be moved is moved. */
-function guards(
-  book: Book,
-  worst: Case,
-  options: RemedyOptions,
-  before: ReadonlySet<string>,
-): Remedy[] {
+function guarded(book: Book, worst: Case): Changed[] {
   const { mishearing, taken } = worst;
   const heard = book.hear(taken.phrase, settingOf(mishearing));
   const moved = new Set(effectsOf(heard).map(({ device }) => device));
@@ -131,22 +149,12 @@ function guards(
   const device = book.devices.get(id ?? "");
   if (!device || more !== undefined || device.voice !== "free") return [];
   const changed = withDevice(book, { ...device, voice: "confirm", safe: {}, safeActions: [] });
-  const after = mishearAgain(changed, mishearing.spoken.phrase, mishearing, options);
-  if (!helps(after, worst)) return [];
-  const left = worstOf(after);
-  const failing = failingCases(changed, options.suiteSources ?? []).filter(
-    (key) => !before.has(key),
-  ).length;
-  return [{ remedy: "guard", device: device.id, ...given({ left }), failing }];
+  const remedy = { remedy: "guard", device: device.id } as const;
+  return [{ remedy, book: changed, phrase: mishearing.spoken.phrase }];
 }
 
 /** Another name for one of the two devices that are confused. */
-function names(
-  book: Book,
-  worst: Case,
-  options: RemedyOptions,
-  before: ReadonlySet<string>,
-): Remedy[] {
+function renamed(book: Book, worst: Case, dictionary: Dictionary | undefined): Changed[] {
   const { mishearing, taken } = worst;
   const { language, phrase } = mishearing.spoken;
   const setting: SpokenPhrase = { phrase, language, given: new Map() };
@@ -157,8 +165,7 @@ function names(
   const name = spokenNames.find((each) => !takenNames.includes(each));
   const device = name && deviceOf(book, name);
   if (!name || !device || takenNames.every((each) => spokenNames.includes(each))) return [];
-  const { sounds } = createEars(book, options.dictionary)(language);
-  const [suggested] = suggestNames(book, device, language, sounds);
+  const [suggested] = suggestNames(book, device, language, soundsIn(book, language, dictionary));
   if (!suggested) return [];
   const words = splitWords(suggested.text, packOf(book, language)).map((word) => word.text);
   const others = device.names.filter((each) => each !== name);
@@ -167,14 +174,8 @@ function names(
     ...others,
   ]);
   const said = phrase.toLowerCase().replace(name.text.toLowerCase(), suggested.text);
-  const after = mishearAgain(changed, said, mishearing, options);
-  if (!helps(after, worst)) return [];
-  const left = worstOf(after);
-  const failing = failingCases(changed, options.suiteSources ?? []).filter(
-    (key) => !before.has(key),
-  ).length;
   const facts = { device: device.id, before: name.text, name: suggested.text };
-  return [{ remedy: "name", ...facts, ...given({ left }), failing }];
+  return [{ remedy: { remedy: "name", ...facts }, book: changed, phrase: said }];
 }
 
 function deviceOf(book: Book, name: Name): Device | undefined {

@@ -2,7 +2,7 @@ import type { Book } from "../book/book.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
 import { createEars } from "./ear.ts";
 import { createListener } from "./listener.ts";
-import { mishear } from "./mishearings.ts";
+import { mishear, worstOf } from "./mishearings.ts";
 
 /** Tells how likely a phrase is taken for something that does harm, in one language: 0 for not at all. */
 export function createRisk(
@@ -15,8 +15,7 @@ export function createRisk(
   return (phrase) => {
     const said = { phrase, language, given: new Map() };
     const found = mishear({ book, listen, ear }, said, { furthest: near, most: 4 });
-    const acting = found?.taken.filter(({ verdict }) => verdict !== "harmless") ?? [];
-    return Math.max(0, ...acting.map(({ risk }) => risk));
+    return (found && worstOf(found)?.risk) ?? 0;
   };
 }
 

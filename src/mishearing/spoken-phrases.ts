@@ -5,7 +5,7 @@ import { spokenNames } from "../model/names.ts";
 import type { Position } from "../source/position.ts";
 import { membersOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
-import { readOptions } from "./options.ts";
+import { isMeant, readOptions } from "./options.ts";
 import type { States } from "../phrasebook/states.ts";
 import { type Suites, asSuites } from "../suites/read.ts";
 import type { Case } from "../suites/suite.ts";
@@ -43,11 +43,6 @@ export function phrasesFor(book: Book, options: PhraseChoice): SpokenPhrase[] {
   return all.filter(({ language }) => isMeant(language, languages));
 }
 
-function isMeant(language: string, languages: readonly string[] | undefined): boolean {
-  if (!languages || languages.length === 0) return true;
-  return languages.some((tag) => language === tag || language.split("-")[0] === tag);
-}
-
 /** The phrases that cases of suites say first, each once. */
 function phrasesOfSuites({ suites }: Suites): SpokenPhrase[] {
   const found = new Map<string, SpokenPhrase>();
@@ -59,7 +54,7 @@ function phrasesOfSuites({ suites }: Suites): SpokenPhrase[] {
   for (const { cases } of suites) {
     for (const each of cases) {
       if ("problem" in each) continue;
-      const said = firstSaid(each);
+      const [said] = saidIn(each);
       if (said === undefined) continue;
       const { at, time, given: states, position } = each;
       add({ ...said, ...given({ at, time }), given: states, position });
@@ -68,16 +63,11 @@ function phrasesOfSuites({ suites }: Suites): SpokenPhrase[] {
   return [...found.values()];
 }
 
-/** What is said first in a case; undefined where something else happens before. */
-function firstSaid({
-  script,
-  phrase,
-  language,
-}: Case): { phrase: string; language: string } | undefined {
-  if (!script) return { phrase, language };
-  if (script.script !== "talk") return undefined;
-  const [turn] = script.turns;
-  return turn && { phrase: turn.hear, language: turn.language ?? language };
+/** What is said in a case, one after another; nothing where other things happen as well. */
+function saidIn({ script, phrase, language }: Case): { phrase: string; language: string }[] {
+  if (!script) return [{ phrase, language }];
+  if (script.script !== "talk") return [];
+  return script.turns.map((turn) => ({ phrase: turn.hear, language: turn.language ?? language }));
 }
 
 /** The plainest phrases of everything that a home can be told, in each of its languages. */
@@ -103,17 +93,11 @@ export function phrasesThatAct(book: Book, { suites }: Suites, language: string)
   return suites.flatMap(({ cases }) =>
     cases.flatMap((each) => {
       if ("problem" in each) return [];
-      const { script } = each;
-      const turns = script
-        ? script.script === "talk"
-          ? script.turns
-          : []
-        : [{ hear: each.phrase, language: each.language }];
-      return turns.flatMap((turn) => {
-        if ((turn.language ?? each.language) !== language) return [];
-        const { at, time } = each;
-        const heard = book.hear(turn.hear, { language, ...given({ at, time }) });
-        return isToDo(heard) ? [turn.hear] : [];
+      const { at, time } = each;
+      return saidIn(each).flatMap((said) => {
+        if (said.language !== language) return [];
+        const heard = book.hear(said.phrase, { language, ...given({ at, time }) });
+        return isToDo(heard) ? [said.phrase] : [];
       });
     }),
   );

@@ -1,5 +1,5 @@
-import { accessTo, isSafeEffect } from "../commands/access.ts";
-import { describeOutcome } from "../commands/describe.ts";
+import { accessTo } from "../commands/access.ts";
+import { describeOutcome, listEffects } from "../commands/describe.ts";
 import { type Effect, type Heard, effectsOf } from "../commands/outcome.ts";
 import { type StateWord, stateWords } from "../language/vocabulary.ts";
 import { holds } from "../model/condition.ts";
@@ -46,18 +46,16 @@ function judged(book: Book, spoken: Heard, taken: Heard): Judged {
       return { verdict: "unsafe", why: `${effect.device} is guarded` };
     }
   }
+  const told = new Set(listEffects(done));
   for (const effect of meant) {
     const device = book.devices.get(effect.device);
-    if (!device || accessTo(device, effect) !== "free" || device.voice === "free") continue;
-    if (isSafeEffect(device, effect) && !done.some((each) => printed(each) === printed(effect))) {
+    // What is free with a guarded device makes the home safer.
+    if (!device || device.voice === "free" || accessTo(device, effect) !== "free") continue;
+    if (listEffects([effect]).some((each) => !told.has(each))) {
       return { verdict: "unsafe", why: `${effect.device} is not made safe` };
     }
   }
   return { verdict: "wrong" };
-}
-
-function printed(effect: Effect): string {
-  return JSON.stringify(effect);
 }
 
 /** Words for states that are the opposite of each other. */

@@ -3,6 +3,7 @@ import * as z from "zod/mini";
 import type { Cursor } from "../document/cursor.ts";
 import { choice, phrase } from "../pattern/build.ts";
 import { given } from "../source/given.ts";
+import { later } from "../source/later.ts";
 import { need } from "./need.ts";
 import { recognisePhrases } from "./phrases.ts";
 import {
@@ -39,7 +40,7 @@ export const colour = {
           writing.said(Object.values(writing.pack.colours).flat()),
           // They are words of English, which recognisers of other languages do not know.
           writing.pack.language === "en"
-            ? writing.said(cssNames.map(({ said }) => said))
+            ? writing.said(cssNames().map(({ said }) => said))
             : undefined,
           writing.said(ofHome(writing).map(({ said }) => said)),
         ]),
@@ -54,16 +55,17 @@ interface Called {
 }
 
 /** Names of CSS (CSS Color 4, section 6.1), as they are said. */
-const cssNames = Object.entries(colorNames).map(([name, [red, green, blue]]): Called => {
-  const hex = ((red << 16) | (green << 8) | blue).toString(16).padStart(6, "0");
-  return { said: apart(name), hex: `#${hex}` };
-});
+const cssNames = later(() =>
+  Object.entries(colorNames).map(([name, [red, green, blue]]): Called => {
+    const hex = ((red << 16) | (green << 8) | blue).toString(16).padStart(6, "0");
+    return { said: apart(name), hex: `#${hex}` };
+  }),
+);
 
 /** The same as they are written, in one word. */
-const cssWritten = cssNames.map(({ said, hex }): Called => ({
-  said: said.replaceAll(" ", ""),
-  hex,
-}));
+const cssWritten = later(() =>
+  cssNames().map(({ said, hex }): Called => ({ said: said.replaceAll(" ", ""), hex })),
+);
 
 /** "Dark slate blue" for "darkslateblue": most end as another one, and begin with how it is. */
 function apart(name: string): string {
@@ -90,7 +92,7 @@ function recogniseColour(ground: Ground) {
     all.map((said) => ({ said, hex })),
   );
   const colours = new Map<string, Called[]>();
-  for (const source of [ofHome(ground), ofLanguage, [...cssNames, ...cssWritten]]) {
+  for (const source of [ofHome(ground), ofLanguage, [...cssNames(), ...cssWritten()]]) {
     const before = new Set(colours.keys());
     for (const each of source) {
       if (before.has(each.said)) continue;

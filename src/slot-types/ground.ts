@@ -1,6 +1,7 @@
 import type { Rule } from "../automaton/network.ts";
 import { type NumberReader, numberReader } from "../language/numbers.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
+import { later } from "../source/later.ts";
 import { createDateReader } from "./date.ts";
 import { createDurationReader } from "./duration.ts";
 import { createOrdinalReader } from "./ordinal.ts";
@@ -29,10 +30,4 @@ export function createGround(spoken: Spoken, lexicon: Lexicon, refer: Rule["refe
     clocks: later(() => createClockReader(pack, numbers, lexicon)),
     dates: later(() => createDateReader(pack, numbers, ordinals(), lexicon)),
   };
-}
-
-/** Made when it is first asked for. */
-export function later<T>(make: () => T): () => T {
-  let made: { value: T } | undefined;
-  return () => (made ??= { value: make() }).value;
 }

@@ -186,7 +186,6 @@ const spelled: Readonly<Record<string, string>> = {
   ɨ: "ɪ",
   ɯ: "u",
   ɤ: "o",
-  ɡ: "ɡ",
 };
 
 /** Marks that tell nothing that is told apart here: syllables, ties, aspiration, half length. */
