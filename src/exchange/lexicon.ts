@@ -6,7 +6,6 @@ import { namesIn } from "../mishearing/alike.ts";
 import { soundsIn } from "../mishearing/sounds-in.ts";
 import type { Grammar } from "../pattern/grammar.ts";
 import { wordsIn } from "../pattern/references.ts";
-import { given } from "../source/given.ts";
 import { isObject, membersOf, textOf, textsGiven } from "../source/border.ts";
 import { printIpa, readIpa } from "../sounds/phones.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
@@ -18,7 +17,7 @@ import {
   element,
   elementsOf,
   printXml,
-  readElements,
+  readXml,
   text,
 } from "./xml.ts";
 
@@ -72,13 +71,8 @@ export type PlsRead =
  * they are said like (`alias`).
  */
 export function readPls(source: string): PlsRead {
-  try {
-    return { ok: true, ...readLexicon(readElements(textOf(source) ?? "")) };
-  } catch (error) {
-    if (!(error instanceof Wrong)) throw error;
-    const { message, fix, line } = error;
-    return { ok: false, error: { message, fix, ...given({ line }) } };
-  }
+  const read = readXml(textOf(source) ?? "", readLexicon);
+  return read.ok ? { ok: true, ...read.value } : read;
 }
 
 function readLexicon(document: Element): Omit<PlsRead & { ok: true }, "ok"> {

@@ -3,7 +3,6 @@ import { type Grammar, type GrammarRule, danglingReference } from "../pattern/gr
 import { withLegalNames } from "../pattern/rule-names.ts";
 import type { Option, Pattern } from "../pattern/tree.ts";
 import { splitWords } from "../language/words.ts";
-import { given } from "../source/given.ts";
 import {
   type Element,
   type Node,
@@ -11,7 +10,7 @@ import {
   element,
   elementsOf,
   printXml,
-  readElements,
+  readXml,
   text,
 } from "./xml.ts";
 
@@ -29,13 +28,8 @@ export type XmlParsed =
  * over.
  */
 export function parseSrgsXml(text: string): XmlParsed {
-  try {
-    return { ok: true, grammar: readGrammar(readElements(text)) };
-  } catch (error) {
-    if (!(error instanceof Wrong)) throw error;
-    const { message, fix, line } = error;
-    return { ok: false, error: { message, fix, ...given({ line }) } };
-  }
+  const read = readXml(text, readGrammar);
+  return read.ok ? { ok: true, grammar: read.value } : read;
 }
 
 function readGrammar(document: Element): Grammar {

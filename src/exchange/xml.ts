@@ -1,10 +1,11 @@
 import XMLBuilder from "fast-xml-builder";
 import { SaxesParser } from "saxes";
+import { given } from "../source/given.ts";
 
 /** Deepest nesting of elements that is read. */
 const deepest = 60;
 
-/** What is wrong with a document that is read, thrown while it is and caught by what reads it. */
+/** What is wrong with a document, thrown while `readXml` reads it. */
 export class Wrong extends Error {
   readonly fix: string;
   readonly line: number | undefined;
@@ -24,12 +25,22 @@ export interface Element {
   line: number;
 }
 
-/**
- * Reads XML into a tree, under an element without a name; namespaces are not looked at.
- *
- * @throws Wrong for what is no XML.
- */
-export function readElements(text: string): Element {
+export type XmlRead<T> =
+  { ok: true; value: T } | { ok: false; error: { message: string; fix: string; line?: number } };
+
+/** Reads XML; `read` is given an element without a name that the document stands in, and may throw `Wrong`. */
+export function readXml<T>(source: string, read: (document: Element) => T): XmlRead<T> {
+  try {
+    return { ok: true, value: read(readElements(source)) };
+  } catch (error) {
+    if (!(error instanceof Wrong)) throw error;
+    const { message, fix, line } = error;
+    return { ok: false, error: { message, fix, ...given({ line }) } };
+  }
+}
+
+/** Namespaces are not looked at. */
+function readElements(text: string): Element {
   const top: Element = { name: "", attributes: {}, children: [], line: 1 };
   const open = [top];
   const parser = new SaxesParser();
