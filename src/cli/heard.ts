@@ -28,6 +28,7 @@ export async function heard(path: string, options: HeardOptions): Promise<number
   mentionErrors(book);
   const log = readHeardLog(book, { path, text: await textOf(path) });
   if (log.problems.length > 0) complain(printFindings(log.problems, paintFor(process.stderr)));
+  if (log.problems.some(({ severity }) => severity === "error")) return exit.failed;
   const isEnglish = book.languages.some((tag) => packOf(book, tag).language === "en");
   const dictionary = isEnglish ? await loadDictionary() : undefined;
   const study = studyHeard(book, log, { suiteSources, bookSources, ...given({ dictionary }) });
@@ -44,8 +45,7 @@ export async function heard(path: string, options: HeardOptions): Promise<number
     await writeOut(to, text, true);
     complain(`${written.length} cases in ${to}, each to be checked`);
   }
-  const isBroken = log.problems.some(({ severity }) => severity === "error");
-  return isBroken ? exit.failed : exit.fine;
+  return exit.fine;
 
   /** Phrases of a group as cases: what they come to, once what was told is added, or that they are unknown. */
   function casesOf(cluster: HeardCluster | undefined, number: number): object[] {

@@ -85,7 +85,7 @@ function readLexicon(document: Element): Omit<PlsRead & { ok: true }, "ok"> {
     const parts = elementsOf(lexeme);
     const words = parts.filter(({ name }) => name === "grapheme").map(trimmed);
     const pronunciations: string[] = [];
-    for (const part of parts) {
+    for (const part of preferredFirst(parts)) {
       if (part.name === "alias") pronunciations.push(trimmed(part));
       if (part.name !== "phoneme") continue;
       const reason = whyUnread(part, usual);
@@ -98,6 +98,12 @@ function readLexicon(document: Element): Omit<PlsRead & { ok: true }, "ok"> {
     }
   }
   return { lexicon: { language, lexemes }, skipped };
+}
+
+/** PLS 1.0, section 4.9.3: of several ways to say a word, the first that is preferred is said. */
+function preferredFirst(parts: readonly Element[]): Element[] {
+  const preferred = parts.find(({ attributes }) => attributes["prefer"] === "true");
+  return preferred ? [preferred, ...parts.filter((part) => part !== preferred)] : [...parts];
 }
 
 function trimmed(part: Element): string {

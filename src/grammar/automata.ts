@@ -9,6 +9,7 @@ import {
 import { type StateSet, createSets } from "../automaton/sets.ts";
 import { createLexicon } from "../lexicon/lexicon.ts";
 import type { Grammar } from "../pattern/grammar.ts";
+import { canBeSilent } from "../pattern/silent.ts";
 import type { Pattern } from "../pattern/tree.ts";
 
 /** One rule of a grammar as a deterministic automaton with the fewest states; it begins at 0. */
@@ -36,15 +37,27 @@ export interface Automata {
   rules: ReadonlyMap<string, RuleAutomaton>;
 }
 
-/** What a rule is called where it is one of the parts that another is a choice of; others are no parts. */
-export type PartOf = (rule: string) => string | undefined;
+/** What of a grammar is to be told apart in its automata. */
+export interface ToldApart {
+  /** What a rule is called where it is one of the parts that another is a choice of; others are no parts. */
+  partOf: PartOf;
+  /** Whether a rule is a step of its own in another one, however short it is. */
+  isStep: (rule: string, within: string) => boolean;
+}
+
+type PartOf = (rule: string) => string | undefined;
+
+const nothingApart: ToldApart = { partOf: () => undefined, isStep: () => false };
 
 /**
  * Makes automata of a grammar. Rules that are parts, if any, are told from one another where the rule that
  * they are parts of ends, by what they are called.
  */
-export function automataOf(grammar: Grammar, partOf: PartOf = () => undefined): Automata {
-  const isCalled = calledRules(grammar, partOf);
+export function automataOf(
+  grammar: Grammar,
+  { partOf, isStep }: ToldApart = nothingApart,
+): Automata {
+  const isLong = longRules(grammar);
   const made = new Map<string, RuleAutomaton>();
   const waiting = [grammar.root];
   for (const name of waiting) {
@@ -52,7 +65,11 @@ export function automataOf(grammar: Grammar, partOf: PartOf = () => undefined): 
     const pattern = grammar.rules.get(name)?.pattern;
     const called = new Set<string>();
     const parts = pattern ? partsOf(pattern, grammar, partOf) : [];
-    made.set(name, automatonOf(parts, grammar, { isCalled, called }));
+    const isCalled = (rule: string): boolean =>
+      partOf(rule) === undefined && (isLong(rule) || isStep(rule, name));
+    // Silence is no phrase, but a rule within one may be silent.
+    const isWithin = name !== grammar.root;
+    made.set(name, automatonOf(parts, grammar, { isCalled, called, isWithin }));
     waiting.push(...called);
   }
   return { root: grammar.root, rules: made };
@@ -64,7 +81,11 @@ export function patternAutomaton(
   grammar: Grammar,
   isCalled: (rule: string) => boolean,
 ): RuleAutomaton {
-  return automatonOf([{ part: "", tree }], grammar, { isCalled, called: new Set() });
+  return automatonOf([{ part: "", tree }], grammar, {
+    isCalled,
+    called: new Set(),
+    isWithin: false,
+  });
 }
 
 interface Part {
@@ -83,8 +104,8 @@ function partsOf(pattern: Pattern, { rules }: Pick<Grammar, "rules">, partOf: Pa
   return [part !== undefined && of ? { part, tree: of } : { part: "", tree: pattern }];
 }
 
-/** Rules that are called, and not written out where they are referred to: what is long or refers to itself. */
-function calledRules({ rules }: Grammar, partOf: PartOf) {
+/** Rules that are not written out where they are referred to: what is long or refers to itself. */
+function longRules({ rules }: Grammar) {
   const sizes = new Map<string, number>();
   const circular = new Set<string>();
   const sizeOf = (name: string): number => {
@@ -117,7 +138,7 @@ function calledRules({ rules }: Grammar, partOf: PartOf) {
         return 1;
     }
   };
-  return (name: string): boolean => partOf(name) === undefined && sizeOf(name) > mostWrittenOut;
+  return (name: string): boolean => sizeOf(name) > mostWrittenOut;
 }
 
 /** The size of a rule while it is measured. */
@@ -130,17 +151,20 @@ interface Calling {
   isCalled: (rule: string) => boolean;
   /** Rules that turned out to be called. */
   called: Set<string>;
+  /** Whether it is called itself. */
+  isWithin: boolean;
 }
 
 function automatonOf(
   options: readonly Part[],
   { rules }: Grammar,
-  { isCalled, called }: Calling,
+  { isCalled, called, isWithin }: Calling,
 ): RuleAutomaton {
   const lexicon = createLexicon();
   const names: string[] = [];
+  const patternOf = (name: string): Pattern | undefined => rules.get(name)?.pattern;
   const refer = (name: string): Referred | undefined => {
-    const pattern = rules.get(name)?.pattern;
+    const pattern = patternOf(name);
     if (!pattern) return undefined;
     if (!isCalled(name)) return { refer: "pattern", pattern, fragment: name };
     called.add(name);
@@ -172,6 +196,10 @@ function automatonOf(
       else arcs.push({ say: "word", word: lexicon.word(symbol), to });
     }
     const ends = new Set(set.accepting.map((state) => options[ruleOf(network, state)]?.part ?? ""));
+    if (isWithin && set === sets.start) {
+      const silent = options.filter(({ tree }) => canBeSilent(tree, patternOf));
+      for (const { part } of silent) ends.add(part);
+    }
     states.push({ arcs, ends: [...ends].sort() });
   }
   return fewestStates(states);

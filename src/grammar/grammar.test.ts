@@ -6,6 +6,7 @@ import { readPhrasebook } from "../book/read.ts";
 import { aloud } from "../language/aloud.ts";
 import { packOf } from "../language/packs.ts";
 import { phrasesThatAct } from "../mishearing/spoken-phrases.ts";
+import { optional, reference, sequence, words } from "../pattern/build.ts";
 import { parsePattern } from "../pattern/parse.ts";
 import { phrases } from "../pattern/phrases.ts";
 import type { Grammar } from "../pattern/grammar.ts";
@@ -85,6 +86,50 @@ describe("a pattern in another form says the same", () => {
       }),
     );
   });
+});
+
+test("rules that are steps of their own, silent ones too, say what they say when they are written out", () => {
+  const steps = { partOf: () => undefined, isStep: () => true };
+  fc.assert(
+    fc.property(pattern, pattern, (first, second) => {
+      const grammar = grammarFor(sequence(reference("first"), reference("second")));
+      const rules = new Map([
+        ...grammar.rules,
+        ["first", { pattern: first, isPublic: false }],
+        ["second", { pattern: second, isPublic: false }],
+      ]);
+      const automata = automataOf({ ...grammar, rules }, steps);
+      const said = saidBy(sequence(first, second));
+      fc.pre(said.size < 400);
+      expect([...automata.rules.keys()].sort()).toEqual(["first", "main", "second"]);
+      for (const text of said) expect(isInGrammar(automata, text.split(" "))).toBe(true);
+      const written = automataOf({ ...grammar, rules });
+      for (const text of said) {
+        const more = [...text.split(" "), "clay"];
+        expect(isInGrammar(automata, more)).toBe(isInGrammar(written, more));
+      }
+    }),
+  );
+});
+
+test("a rule that begins again where it began is not ended there for being silent", () => {
+  const clay: Pattern = {
+    type: "repeat",
+    item: words("clay"),
+    minimum: 0,
+    maximum: Infinity,
+    span,
+  };
+  const tail = optional(sequence(clay, words("kiln")));
+  const grammar = grammarFor(sequence(words("on"), reference("tail")));
+  const rules = new Map([...grammar.rules, ["tail", { pattern: tail, isPublic: false }]]);
+  const automata = automataOf(
+    { ...grammar, rules },
+    { partOf: () => undefined, isStep: () => true },
+  );
+  const has = (text: string): boolean => isInGrammar(automata, text.split(" "));
+  expect(["on", "on kiln", "on clay clay kiln"].map(has)).toEqual([true, true, true]);
+  expect(["on clay", "on clay clay"].map(has)).toEqual([false, false]);
 });
 
 test("an automaton holds what its pattern says and nothing else", () => {

@@ -27,6 +27,7 @@ import { dateGrammar } from "../slot-types/date.ts";
 import { durationGrammar } from "../slot-types/duration.ts";
 import type { Slot, Writing } from "../slot-types/slot.ts";
 import { targetGrammar } from "../slot-types/target.ts";
+import type { ToldApart } from "./automata.ts";
 import { timeGrammar } from "../slot-types/time.ts";
 import { textOf } from "../source/border.ts";
 
@@ -131,13 +132,23 @@ export const whenRule = "when";
 export const thingRule = "target";
 const clausesRule = "clauses";
 
-/** The rules that hold the others together. */
+/** The rules that hold the others together: intents, and what is said in their slots. */
 export const holdingRules: ReadonlySet<string> = new Set([mainRule, clausesRule, commandRule]);
 
 /** Rules that make no difference to what is meant. */
 export const idleRules: ReadonlySet<string> = new Set(["opening", "closing", "lead", "then"]);
 
+/** What makes a difference to what is meant: the intents, and the rules that rules which hold others refer to. */
+export const toldApart: ToldApart = {
+  partOf: intentOfRule,
+  isStep: (rule, within) =>
+    holdingRules.has(within) && !idleRules.has(rule) && !fragmentRules.test(rule),
+};
+
 const intentRule = "intent-";
+
+/** Rules of fragments, which hold what they refer to together as well. */
+const fragmentRules = /^(?:in|part)-/u;
 
 /** The intent whose rule it is. */
 export function intentOfRule(rule: string): string | undefined {

@@ -1,6 +1,6 @@
 import type { Book } from "../book/book.ts";
 import { type Automata, automataOf } from "../grammar/automata.ts";
-import { grammarOf, holdingRules, idleRules, intentOfRule } from "../grammar/home-grammar.ts";
+import { grammarOf, holdingRules, idleRules, toldApart } from "../grammar/home-grammar.ts";
 import { aloud } from "../language/aloud.ts";
 import { packOf } from "../language/packs.ts";
 import type { Dictionary, Sounds } from "../sounds/pronounce.ts";
@@ -32,7 +32,7 @@ export function createEars(book: Book, dictionary?: Dictionary): (language: stri
 function earFor(book: Book, language: string, dictionary: Dictionary | undefined): Ear {
   const pack = packOf(book, language);
   const sounds = soundsIn(book, language, dictionary);
-  const automata = automataOf(grammarOf(book, language), intentOfRule);
+  const automata = automataOf(grammarOf(book, language), toldApart);
   const vocabulary = vocabularyOf(automata, sounds);
   const rules = { outer: holdingRules, idle: idleRules };
   const machine = machineOf(automata, { vocabulary, sounds }, rules);

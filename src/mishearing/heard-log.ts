@@ -75,14 +75,37 @@ function readEntries(book: Book, source: SourceText): HeardLog {
       );
     }
     const local = time === undefined ? undefined : localOf(time);
+    if (time !== undefined && local === undefined) {
+      return report(`"${time}" is no time`, "write one as in 2026-03-01T18:30");
+    }
     return [{ text, language, ...given({ at, time: local, did }), position }];
   });
+  if (rows.length > 0 && rows.every(({ cells }) => cells.text === undefined)) {
+    problems.push(withoutText(rows, source.path));
+  }
   return { entries, problems };
+}
+
+function withoutText(rows: readonly Row[], file: string): Finding {
+  const there = [...new Set(rows.flatMap(({ names }) => names))];
+  return {
+    rule: "wrong-shape",
+    severity: "error",
+    message: `nothing in it tells what was heard: there is ${there.join(", ")}`,
+    fix: `call that one of ${columns.text.join(", ")}`,
+    at: { file, line: 1, column: 1 },
+  };
 }
 
 interface Row {
   cells: Partial<Record<Column, string>>;
+  /** What its cells are called in the log. */
+  names: readonly string[];
   line: number;
+}
+
+function rowOf(value: Readonly<Record<string, unknown>>, line: number): Row {
+  return { cells: cellsOf(value), names: Object.keys(value), line };
 }
 
 function cellsOf(value: Readonly<Record<string, unknown>>): Row["cells"] {
@@ -112,13 +135,12 @@ function linesOf({ path, text }: SourceText, problems: Finding[]): Row[] {
     const members = membersOf(value);
     // In the log of a live home "at" is the time of a line, and what was heard stands beside it.
     const { event } = members;
-    if (event === undefined) return [{ cells: cellsOf(members), line: index + 1 }];
+    const row = rowOf(members, index + 1);
+    if (event === undefined) return [row];
     if (event !== "heard") return [];
-    const { at: where, ...rest } = cellsOf(members);
+    const { at: where, ...rest } = row.cells;
     const isTime = where !== undefined && localOf(where) !== undefined;
-    return [
-      { cells: { ...rest, ...given(isTime ? { time: where } : { at: where }) }, line: index + 1 },
-    ];
+    return [{ ...row, cells: { ...rest, ...given(isTime ? { time: where } : { at: where }) } }];
   });
 }
 
@@ -142,7 +164,7 @@ function tableOf({ path, text }: SourceText, problems: Finding[]): Row[] {
     });
     return (Array.isArray(rows) ? rows : []).map((each) => {
       const { record, info } = membersOf(each);
-      return { cells: cellsOf(membersOf(record)), line: Number(membersOf(info)["lines"]) };
+      return rowOf(membersOf(record), Number(membersOf(info)["lines"]));
     });
   } catch (error) {
     const message = `this is no table: ${error instanceof Error ? error.message : String(error)}`;

@@ -36,13 +36,8 @@ export function latticeOf(
     phones.push(...way);
     if (sounds.costs.weak.has(word) && way.length > 0) weakEnds.set(from, phones.length);
   }
-  const spans = Array.from({ length: phones.length + 1 }, (_, from) =>
-    spansFrom(phones.slice(from, from + longestWord), from, {
-      vocabulary,
-      furthest,
-      costs: sounds.costs,
-    }),
-  );
+  const spansFrom = createAligner(phones, { vocabulary, furthest, costs: sounds.costs });
+  const spans = Array.from({ length: phones.length + 1 }, (_, from) => spansFrom(from));
   return { length: phones.length, spans, weakEnds, furthest };
 }
 
@@ -52,6 +47,9 @@ export const mostMadeUp = 2;
 /** Most sounds that are taken for one word. */
 const longestWord = 24;
 
+/** More than anything costs. */
+const never = 1 << 28;
+
 interface Measure {
   vocabulary: Vocabulary;
   costs: Costs;
@@ -59,50 +57,80 @@ interface Measure {
 }
 
 /**
- * The costs of all words from one sound on: alignments of least cost (after R. A. Wagner and M. J. Fischer,
- * "The string-to-string correction problem", JACM 21, 1974), a row for each sound of the tree of words.
+ * Tells the costs of all words from one sound on: alignments of least cost (after R. A. Wagner and
+ * M. J. Fischer, "The string-to-string correction problem", JACM 21, 1974), a row for each sound of the tree
+ * of words, and of each row the part that does not cost too much already.
  */
-function spansFrom(
+function createAligner(
   phones: readonly Phone[],
-  from: number,
   { vocabulary, costs, furthest }: Measure,
-): (Span[] | undefined)[] {
-  const found = new Array<Span[] | undefined>(vocabulary.words.length).fill(undefined);
-  const losses = phones.map(costs.loss);
-  const first = [0];
-  for (const [at, loss] of losses.entries()) first.push((first[at] ?? 0) + loss);
+): (from: number) => (Span[] | undefined)[] {
+  const losses = Int32Array.from(phones, costs.loss);
+  const gains = Int32Array.from(vocabulary.phones, costs.gain);
+  const swaps = vocabulary.phones.map((heard) =>
+    Int32Array.from(phones, (spoken) => costs.swap(spoken, heard)),
+  );
+  /** A row for each depth of the tree, used again and again. */
+  const rows: Int32Array[] = [];
+  const rowAt = (depth: number): Int32Array => (rows[depth] ??= new Int32Array(longestWord + 1));
 
-  const visit = (node: SoundNode, row: readonly number[], depth: number): void => {
-    for (const word of node.words) {
-      const spans = (found[word] ??= []);
-      row.forEach((cost, at) => {
-        if (cost > furthest) return;
-        // Longer words are never made up as a whole.
-        if (at === 0 && depth > mostMadeUp) return;
-        const end = from + at;
-        // A word that is said in several ways is taken in the nearest.
-        const same = spans.find((span) => span.end === end);
-        if (!same) spans.push({ end, cost });
-        else if (cost < same.cost) same.cost = cost;
-      });
+  return (from) => {
+    const found = new Array<Span[] | undefined>(vocabulary.words.length).fill(undefined);
+    const longest = Math.min(longestWord, phones.length - from);
+    const first = rowAt(0);
+    let lost = 0;
+    let reached = 0;
+    for (let at = 0; at <= longest && lost <= furthest; at++) {
+      first[at] = lost;
+      reached = at;
+      lost += losses[from + at] ?? never;
     }
-    for (const { phone, node: after } of node.next) {
-      const gain = costs.gain(phone);
-      const next = [(row[0] ?? 0) + gain];
-      let least = next[0] ?? Infinity;
-      for (let at = 1; at < row.length; at++) {
-        const spoken = phones[at - 1];
-        const cost = Math.min(
-          (row[at] ?? Infinity) + gain,
-          (next[at - 1] ?? Infinity) + (losses[at - 1] ?? Infinity),
-          (row[at - 1] ?? Infinity) + (spoken ? costs.swap(spoken, phone) : Infinity),
-        );
-        next.push(cost);
-        if (cost < least) least = cost;
+    visit(vocabulary.root, 0, { low: 0, high: reached });
+    return found;
+
+    function visit(node: SoundNode, depth: number, { low, high }: Band): void {
+      const row = rowAt(depth);
+      for (const word of node.words) {
+        const spans = (found[word] ??= []);
+        for (let at = low; at <= high; at++) {
+          const cost = row[at] ?? never;
+          // Longer words are never made up as a whole.
+          if (cost > furthest || (at === 0 && depth > mostMadeUp)) continue;
+          const end = from + at;
+          // A word that is said in several ways is taken in the nearest.
+          const same = spans.find((span) => span.end === end);
+          if (!same) spans.push({ end, cost });
+          else if (cost < same.cost) same.cost = cost;
+        }
       }
-      if (least <= furthest) visit(after, next, depth + 1);
+      const next = rowAt(depth + 1);
+      for (const { sound, node: after } of node.next) {
+        const gain = gains[sound] ?? never;
+        const swap = swaps[sound];
+        const band: Band = { low: -1, high: -1 };
+        for (let at = low; at <= longest; at++) {
+          let cost = at <= high ? (row[at] ?? never) + gain : never;
+          if (at > low) {
+            const index = from + at - 1;
+            cost = Math.min(cost, (next[at - 1] ?? never) + (losses[index] ?? never));
+            if (at <= high + 1) {
+              cost = Math.min(cost, (row[at - 1] ?? never) + (swap?.[index] ?? never));
+            }
+          }
+          next[at] = cost;
+          if (cost <= furthest) {
+            band.high = at;
+            if (band.low < 0) band.low = at;
+          } else if (at > high) break;
+        }
+        if (band.low >= 0) visit(after, depth + 1, band);
+      }
     }
   };
-  visit(vocabulary.root, first, 0);
-  return found;
+}
+
+/** The first and the last column of a row that do not cost too much. */
+interface Band {
+  low: number;
+  high: number;
 }

@@ -137,6 +137,29 @@ describe("the nearest phrases with another effect", () => {
   });
 });
 
+test("values of a slot are told apart, however few there are", () => {
+  const small = readPhrasebook([
+    {
+      path: "home.yaml",
+      text: `
+devices: { warmer: { kind: thermostat, name: wheel warmer } }
+intents:
+  glow:
+    patterns: ["glow $shade"]
+    slots: { shade: { type: choice, values: { heat: [kiln], off: [kill] } } }
+    do: { set: { warmer: { mode: $shade } } }
+`,
+    },
+  ]);
+  const text = "suite: a\ncases: [{ hear: glow kiln, expect: act }]\n";
+  const read = readSuites(small, [{ path: "a.suite.yaml", text }]);
+  const [found] = findMishearings(small, { suites: read, dictionary });
+  expect(found?.taken.map(({ phrase, verdict }) => [phrase, verdict])).toContainEqual([
+    "glow kill",
+    "unsafe",
+  ]);
+});
+
 describe("a phrase that can be said", () => {
   test("is found at no distance, whatever else is near", () => {
     const ear = createEars(book, dictionary)("en-GB");

@@ -8,10 +8,13 @@ export interface Vocabulary {
   /** The number of a word; undefined for one without a sound. */
   numberOf: (word: string) => number | undefined;
   root: SoundNode;
+  /** The sounds that there are in them. */
+  phones: readonly Phone[];
 }
 
 export interface SoundNode {
-  next: { phone: Phone; node: SoundNode }[];
+  /** By the number of the sound. */
+  next: { sound: number; node: SoundNode }[];
   /** Words that are complete here. */
   words: number[];
 }
@@ -25,12 +28,13 @@ export function vocabularyOf(
   const words: string[] = [];
   const numbers = new Map<string, number>();
   const root: SoundNode = { next: [], words: [] };
+  const phones = new Map<Phone, number>();
   const add = (word: string): void => {
     if (numbers.has(word)) return;
     const ways = sounds.waysOf(word).filter((way) => way.length > 0);
     if (ways.length === 0) return;
     numbers.set(word, words.length);
-    for (const way of ways) insert(root, way, words.length);
+    for (const way of ways) insert(way, words.length);
     words.push(word);
   };
   for (const { states } of rules.values()) {
@@ -39,15 +43,17 @@ export function vocabularyOf(
     }
   }
   for (const word of more) add(word);
-  return { words, numberOf: (word) => numbers.get(word), root };
-}
+  return { words, numberOf: (word) => numbers.get(word), root, phones: [...phones.keys()] };
 
-function insert(root: SoundNode, way: readonly Phone[], word: number): void {
-  let node = root;
-  for (const phone of way) {
-    let step = node.next.find((each) => each.phone === phone);
-    if (!step) node.next.push((step = { phone, node: { next: [], words: [] } }));
-    node = step.node;
+  function insert(way: readonly Phone[], word: number): void {
+    let node = root;
+    for (const phone of way) {
+      const sound = phones.get(phone) ?? phones.size;
+      phones.set(phone, sound);
+      let step = node.next.find((each) => each.sound === sound);
+      if (!step) node.next.push((step = { sound, node: { next: [], words: [] } }));
+      node = step.node;
+    }
+    node.words.push(word);
   }
-  node.words.push(word);
 }
