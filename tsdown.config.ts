@@ -18,7 +18,9 @@ const shared: UserConfig = {
     ),
   },
   format: "esm",
-  platform: "node",
+  // What is shared runs in browsers as well: the helpers of the bundle are to need no module of Node.js.
+  platform: "neutral",
+  inputOptions: { resolve: { mainFields: ["module", "main"] } },
   target: "node20",
   fixedExtension: false,
   sourcemap: true,
@@ -30,7 +32,11 @@ export default defineConfig([
     dts: false,
     // A small part of zod is used, and loading all of it would double the time that the command
     // takes to start. See NOTICE.md. Types refer to the package itself.
-    deps: { alwaysBundle: [/^zod\//, /^rrule$/], onlyBundle: ["zod", "rrule", "tslib"] },
+    deps: {
+      neverBundle: [/^node:/],
+      alwaysBundle: [/^zod\//, /^rrule$/],
+      onlyBundle: ["zod", "rrule", "tslib"],
+    },
   },
-  { ...shared, dts: { emitDtsOnly: true }, clean: false },
+  { ...shared, deps: { neverBundle: [/^node:/] }, dts: { emitDtsOnly: true }, clean: false },
 ]);

@@ -1,16 +1,14 @@
 import { packOf } from "../language/packs.ts";
 import { createRisk } from "../mishearing/safest.ts";
 import { loadDictionary } from "../node/english-dictionary.ts";
-import { printSayable } from "../reports/sayable.ts";
-import { csvSheet, markdownSheet, pageSheet } from "../reports/sheet.ts";
+import { type SheetForm, printSayable, reportSheet } from "../reports/index.ts";
 import type { Book } from "../book/book.ts";
 import { listSayable } from "../survey/sayable.ts";
-import { type Sheet, sheetOf } from "../survey/sheet.ts";
+import { sheetOf } from "../survey/sheet.ts";
 import { exit } from "./exit.ts";
 import { writeOut } from "./files.ts";
 import { type BookOptions, languageOf, loadBook, mentionErrors } from "./load.ts";
 import { paintFor, print, printData, printJson } from "./output.ts";
-import type { SheetForm } from "./values.ts";
 
 export interface SayableOptions extends BookOptions {
   language?: string;
@@ -33,12 +31,6 @@ export async function sayable(options: SayableOptions): Promise<number> {
   return exit.fine;
 }
 
-const forms: Readonly<Record<SheetForm, (sheet: Sheet) => string>> = {
-  markdown: markdownSheet,
-  html: pageSheet,
-  csv: csvSheet,
-};
-
 /** Writes the sheet for those who live there, the safest-sounding wordings first. */
 async function handOver(
   book: Book,
@@ -47,7 +39,7 @@ async function handOver(
 ): Promise<number> {
   const isEnglish = packOf(book, language).language === "en";
   const dictionary = isEnglish ? await loadDictionary() : undefined;
-  const text = forms[form](sheetOf(book, language, createRisk(book, language, dictionary)));
+  const text = reportSheet(form, sheetOf(book, language, createRisk(book, language, dictionary)));
   if (to === undefined || to === "-") printData(text.trimEnd());
   else await writeOut(to, text);
   return exit.fine;

@@ -12,8 +12,6 @@ export const reportForms = ["junit", "tap", "json", "markdown", "html", "lcov"] 
 
 export const sheetForms = ["markdown", "html", "csv"] as const;
 
-export type SheetForm = (typeof sheetForms)[number];
-
 export type ReportForm = (typeof reportForms)[number];
 
 export type ExportFormat = (typeof exportFormats)[number];

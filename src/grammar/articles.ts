@@ -1,6 +1,8 @@
 import type { LanguagePack } from "../language/pack.ts";
 import { splitWords } from "../language/words.ts";
 import { choice, optional, sequence, words } from "../pattern/build.ts";
+import { parsePattern } from "../pattern/parse.ts";
+import { canBeSilent } from "../pattern/silent.ts";
 import type { Pattern } from "../pattern/tree.ts";
 
 /**
@@ -67,12 +69,39 @@ function articlesIn(pack: LanguagePack): Pattern | undefined {
 }
 
 /** Words that have an article: for properties, levels and amounts. */
-function nounsIn({ properties, levels, amounts }: LanguagePack): ReadonlySet<string> {
+function nounsIn({ language, properties, levels, amounts }: LanguagePack): ReadonlySet<string> {
   const said = [
     ...Object.values(properties),
     ...Object.values(levels),
     amounts.small,
     amounts.large,
   ].flat();
-  return new Set(said.filter((text) => !/[\s[(|$]/u.test(text)));
+  return new Set(
+    said.flatMap((text) => {
+      const parsed = parsePattern(text, { language });
+      return parsed.ok ? firstWords(parsed.pattern) : [];
+    }),
+  );
+}
+
+/** Words that a pattern may begin with, but for those of what it refers to. */
+function firstWords(tree: Pattern): string[] {
+  switch (tree.type) {
+    case "words":
+      return tree.words.slice(0, 1);
+    case "choice":
+      return tree.options.flatMap((option) => firstWords(option.pattern));
+    case "repeat":
+      return firstWords(tree.item);
+    case "sequence": {
+      const said: string[] = [];
+      for (const item of tree.items) {
+        said.push(...firstWords(item));
+        if (!canBeSilent(item, () => undefined)) break;
+      }
+      return said;
+    }
+    default:
+      return [];
+  }
 }

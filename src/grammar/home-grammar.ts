@@ -28,7 +28,7 @@ import { durationGrammar } from "../slot-types/duration.ts";
 import type { Slot, Writing } from "../slot-types/slot.ts";
 import { targetGrammar } from "../slot-types/target.ts";
 import type { ToldApart } from "./automata.ts";
-import { timeGrammar } from "../slot-types/time.ts";
+import { partsOfDay, timeGrammar, timeOfDayGrammar } from "../slot-types/time.ts";
 import { textOf } from "../source/border.ts";
 
 /**
@@ -174,11 +174,19 @@ function repliesTo(rules: ReadonlyMap<string, GrammarRule>): Pattern[] {
 
 function whenGrammar(writing: Writing): Pattern {
   const { pack, parsed } = writing;
+  const date = dateGrammar(writing);
+  const inPart = parsed(partsOfDay.flatMap((part) => pack.times.partOf[part]));
+  const day = choice([
+    date,
+    fillReferences(inPart, (name) => (name === "date" ? date : undefined)),
+  ]);
   const parts = new Map([
     ["duration", durationGrammar(writing)],
     ["time", timeGrammar(writing)],
-    ["date", dateGrammar(writing)],
+    ["date", day],
   ]);
+  // The part of the day says by itself that a time is meant.
+  const ofDay = timeOfDayGrammar(writing);
   const { when, sun } = pack.times;
   const bySun = spokenSunEvents.flatMap((event) => {
     const { at, until, before, after } = sun?.[event] ?? {
@@ -190,7 +198,11 @@ function whenGrammar(writing: Writing): Pattern {
     return [...at, ...until, ...before, ...after];
   });
   const texts = [...Object.values(when).flat(), ...bySun];
-  return fillReferences(parsed(texts), (name) => parts.get(name));
+  return choice([
+    fillReferences(parsed(texts), (name) => parts.get(name)),
+    sequence(ofDay, optional(day)),
+    sequence(day, ofDay),
+  ]);
 }
 
 function repeated(item: Pattern): Pattern {
@@ -231,15 +243,19 @@ function leadOf({ pack, said, define }: Base): Pattern | undefined {
 }
 
 /**
- * Fillers that are words. A sigh is none to a recogniser, and one that it could hear at the front of a command
- * would be heard in it: "um lock" in "unlock".
+ * Fillers that are words. A sigh, which is a vowel or a hum with little else, is none to a recogniser, and one
+ * that it could hear at the front of a command would be heard in it: "um lock" in "unlock".
  */
 function fillersOf(pack: LanguagePack): readonly string[] {
   let fillers = spokenFillers.get(pack);
   if (fillers) return fillers;
   const { waysOf } = createSounds(pack);
-  const soundsIn = (text: string): number => phonesOf(text.split(" "), { waysOf }).length;
-  fillers = pack.fillers.filter((text) => soundsIn(text) > longestSigh);
+  fillers = pack.fillers.filter((text) => {
+    const sounds = phonesOf(text.split(" "), { waysOf });
+    const [first] = sounds;
+    const isHummed = first?.sort === "vowel" || first?.manner === "nasal";
+    return sounds.length > longestSigh || !isHummed;
+  });
   spokenFillers.set(pack, fillers);
   return fillers;
 }

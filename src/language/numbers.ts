@@ -1,4 +1,4 @@
-import type { LanguagePack } from "./pack.ts";
+import type { LanguagePack, NumberWords } from "./pack.ts";
 import { splitWords } from "./words.ts";
 
 /** A number read from words. */
@@ -206,12 +206,7 @@ function cardinalTree(pack: LanguagePack): Node {
   const { numbers: data } = pack;
   const root: Node = { next: new Map() };
   for (let value = 0; value < 1000; value++) {
-    const written = data.cardinal(value);
-    const spellings = [written];
-    for (const [from, to] of data.respelled) {
-      if (written.includes(from)) spellings.push(written.replace(from, to));
-    }
-    for (const spelling of spellings) {
+    for (const spelling of cardinalsOf(value, data)) {
       const words = splitWords(spelling, pack).map((word) => word.text);
       insert(root, words, value);
       const short = words.filter((word) => !data.optional.includes(word));
@@ -219,6 +214,15 @@ function cardinalTree(pack: LanguagePack): Node {
     }
   }
   return root;
+}
+
+/** All ways to say a whole number from 0 to 999, the usual one first. */
+export function cardinalsOf(value: number, { cardinal, respelled }: NumberWords): string[] {
+  const written = cardinal(value);
+  const others = respelled.flatMap(([from, to]) =>
+    written.includes(from) ? written.replace(from, to) : [],
+  );
+  return [written, ...others];
 }
 
 function fractionTree(pack: LanguagePack): Node {

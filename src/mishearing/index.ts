@@ -5,6 +5,7 @@ export {
   type SoundName,
   findSoundAlikes,
 } from "./alike.ts";
+export { arrangeByEar, confusionsBetween } from "./by-ear.ts";
 export { type Confusion, confusionsIn } from "./confusions.ts";
 export {
   type Mishearing,
@@ -37,3 +38,5 @@ export {
 } from "./heard-study.ts";
 export type { PasteTried } from "./pastes.ts";
 export { type HeldApart, heldApart } from "./held-apart.ts";
+export { createRisk } from "./safest.ts";
+export { type Sheet, type SheetRoom, type SheetThing, sheetOf } from "../survey/sheet.ts";

@@ -3,6 +3,11 @@
  * throws `WrongUse` for anything else.
  */
 import { type Book, asBook } from "../book/book.ts";
+import type { SoundAlike } from "../mishearing/alike.ts";
+import type { Confusion } from "../mishearing/confusions.ts";
+import type { HeardStudy } from "../mishearing/heard-study.ts";
+import type { OpenHearing } from "../mishearing/open-hearing.ts";
+import type { Remedy } from "../mishearing/remedies.ts";
 import type { Comparison } from "../comparison/compare.ts";
 import type { Heard } from "../commands/outcome.ts";
 import type { Turn } from "../home/conversation/turns.ts";
@@ -13,6 +18,7 @@ import { shown, textOf } from "../source/border.ts";
 import { WrongUse, madeOf } from "../source/wrong-use.ts";
 import type { SuiteResults } from "../suites/results.ts";
 import type { SayableDevice } from "../survey/sayable.ts";
+import type { Sheet } from "../survey/sheet.ts";
 import * as comparisonReport from "./comparison.ts";
 import * as findingsReport from "./findings.ts";
 import { junitReport } from "./junit.ts";
@@ -22,14 +28,20 @@ import type { Painted } from "./painted.ts";
 import { type Mendable, sarifReport } from "./sarif.ts";
 import { tapReport } from "./tap.ts";
 import * as heardReport from "./heard.ts";
+import * as studyReport from "./heard-study.ts";
+import { type MishearingPage, mishearingPage } from "./mishearing-page.ts";
+import * as mishearingReport from "./mishearing.ts";
 import { railroadOf } from "./railroad.ts";
 import { type Paint, plain } from "./paint.ts";
 import * as resultsReport from "./results.ts";
 import type { ResultsTelling } from "./failure.ts";
 import * as sayableReport from "./sayable.ts";
+import { csvSheet, markdownSheet, pageSheet } from "./sheet.ts";
 import * as timelineReport from "./timeline.ts";
 
 export { type Paint, plain };
+export type { Remedied } from "./mishearing.ts";
+export type { MishearingPage };
 export type { Painted } from "./painted.ts";
 export type { Mendable } from "./sarif.ts";
 export type { ResultsTelling } from "./failure.ts";
@@ -131,3 +143,64 @@ export function printSayable(
 export function printTimeline(name: string, log: readonly LogEntry[], paint = plain): string {
   return madeOf("log", () => timelineReport.printTimeline(name, log, paint));
 }
+
+/** What phrases are taken for by a recogniser that is held to what can be said, the worst first. */
+export function printMishearings(
+  { mishearings, confusions }: Omit<MishearingPage, "alikes">,
+  paint = plain,
+): string {
+  return madeOf("list of what is misheard", () =>
+    mishearingReport.printMishearings(mishearings, confusions, paint),
+  );
+}
+
+/** The same with a map of names by sound, as one HTML page that needs nothing beside it. */
+export function reportMishearings(page: MishearingPage): string {
+  return madeOf("list of what is misheard", () => mishearingPage(page));
+}
+
+/** Names that sound alike, the nearest first. */
+export function printSoundAlikes(alikes: readonly SoundAlike[], paint = plain): string {
+  return madeOf("list of names that sound alike", () =>
+    mishearingReport.printSoundAlikes(alikes, paint),
+  );
+}
+
+/** What slips of an open recogniser come to. */
+export function printSlips(hearings: readonly OpenHearing[], paint = plain): string {
+  return madeOf("list of slips", () => mishearingReport.printSlips(hearings, paint));
+}
+
+/** What a live system heard: what is otherwise now, and what was not understood, with what to add. */
+export function printHeardStudy(study: HeardStudy, paint = plain): string {
+  return madeOf("study of what was heard", () => studyReport.printHeardStudy(study, paint));
+}
+
+/** The words that are taken for others, in a line. */
+export function describeConfusion(confusion: Pick<Confusion, "spoken" | "taken">): string {
+  return madeOf("confusion", () => mishearingReport.describeConfusion(confusion));
+}
+
+/** What helps against a confusion, and what is left then, in a line. */
+export function describeRemedy(remedy: Remedy): string {
+  return madeOf("remedy", () => mishearingReport.describeRemedy(remedy));
+}
+
+/** The sheet for those who live in a home, as Markdown, one HTML page for paper, or a table. */
+export function reportSheet(form: SheetForm, sheet: Sheet): string {
+  const report = textOf(form) === undefined ? undefined : sheets[form];
+  if (!report) {
+    const forms = Object.keys(sheets).join(", ");
+    throw new WrongUse(`there is no sheet "${shown(form)}": write one of ${forms}`);
+  }
+  return madeOf("sheet", () => report(sheet));
+}
+
+const sheets: Record<"markdown" | "html" | "csv", (sheet: Sheet) => string> = {
+  markdown: markdownSheet,
+  html: pageSheet,
+  csv: csvSheet,
+};
+
+/** Forms that a sheet can be written in. */
+export type SheetForm = keyof typeof sheets;

@@ -1,8 +1,9 @@
 import type { SoundAlike, SoundName } from "../mishearing/alike.ts";
+import { arrangeByEar, keyOf } from "../mishearing/by-ear.ts";
 import type { Mishearing } from "../mishearing/mishearings.ts";
 import { type Position, printPosition } from "../source/position.ts";
 import { escaped } from "./escaped.ts";
-import { type Remedied, printRemedy, toldOf } from "./mishearing.ts";
+import { type Remedied, describeRemedy, describeConfusion } from "./mishearing.ts";
 import { pageStyle } from "./page-style.ts";
 
 /** What is told on a page about what may be misheard. */
@@ -67,7 +68,7 @@ tr:target { background: var(--mark); }
 `;
 
 function confusionItem({ confusion, remedies }: Remedied): string {
-  const { verdict, distance, spoken, taken, cases, why, language } = confusion;
+  const { verdict, distance, cases, why, language } = confusion;
   const [worst] = cases;
   if (!worst) return "";
   const { mishearing, taken: of } = worst;
@@ -76,12 +77,12 @@ function confusionItem({ confusion, remedies }: Remedied): string {
     ["which is", escaped(mishearing.spoken.effect)],
     ["taken for", said(of.phrase, of.places.taken)],
     ["which is", escaped(of.effect)],
-    ...remedies.map((remedy) => ["try", escaped(printRemedy(remedy))] as const),
+    ...remedies.map((remedy) => ["try", escaped(describeRemedy(remedy))] as const),
   ];
   const others = cases.slice(1).map((each) => `<li>${escaped(each.mishearing.spoken.phrase)}</li>`);
   return `<li>
 <div class="row"><span class="${verdict === "unsafe" ? "bad" : "warn"} verdict">${verdict}</span>
-<span class="far">${distance.toFixed(2)}</span> <strong>${escaped(toldOf(spoken, taken))}</strong>
+<span class="far">${distance.toFixed(2)}</span> <strong>${escaped(describeConfusion(confusion))}</strong>
 <span class="quiet">${escaped([why ?? "", language].filter((each) => each !== "").join(" · "))}</span></div>
 <dl>${rows.map(([term, text]) => `<dt>${term}</dt><dd>${text}</dd>`).join("")}</dl>
 ${others.length > 0 ? `<details><summary>${others.length} more phrases</summary><ul>${others.join("")}</ul></details>` : ""}
@@ -96,15 +97,15 @@ function said(phrase: string, at: Position | undefined): string {
 /** A map of the names of one language that sound like others, and the pairs behind its cells. */
 function mapOf(language: string, all: readonly SoundAlike[]): string {
   const alikes = all.filter(({ spoken }) => spoken.language === language);
-  const names = arranged(alikes);
+  const names = arrangeByEar(alikes);
   const pairOf = new Map<string, number>();
   alikes.forEach(({ spoken, taken }, index) => {
-    for (const key of [keyOf(spoken, taken), keyOf(taken, spoken)]) {
+    for (const key of [pairKey(spoken, taken), pairKey(taken, spoken)]) {
       if (!pairOf.has(key)) pairOf.set(key, index);
     }
   });
   const cell = (one: SoundName, other: SoundName): string => {
-    const index = pairOf.get(keyOf(one, other));
+    const index = pairOf.get(pairKey(one, other));
     const pair = index === undefined ? undefined : alikes[index];
     if (index === undefined || !pair) return "<td></td>";
     const label = `${one.text} and ${other.text}`;
@@ -120,8 +121,8 @@ ${alikes.map(({ spoken, taken, distance }, index) => `<tr id="pair-${language}-$
 </tbody></table>`;
 }
 
-function keyOf(one: SoundName, other: SoundName): string {
-  return JSON.stringify([one.of, one.id, one.text, other.of, other.id, other.text]);
+function pairKey(one: SoundName, other: SoundName): string {
+  return keyOf(one) + keyOf(other);
 }
 
 function nameOf({ text, of, id, at }: SoundName): string {
@@ -133,28 +134,4 @@ function shade(distance: number): string {
   if (distance < 0.3) return "near1";
   if (distance < 0.6) return "near2";
   return distance < 0.9 ? "near3" : "near4";
-}
-
-/** Names so that those which sound alike stand side by side: each after the one that it is nearest to. */
-function arranged(alikes: readonly SoundAlike[]): SoundName[] {
-  const all = new Map<string, SoundName>();
-  const near = new Map<string, string[]>();
-  const key = ({ of, id, text }: SoundName): string => JSON.stringify([of, id, text]);
-  for (const { spoken, taken } of alikes) {
-    for (const [one, other] of [
-      [spoken, taken],
-      [taken, spoken],
-    ] as const) {
-      all.set(key(one), one);
-      near.set(key(one), [...(near.get(key(one)) ?? []), key(other)]);
-    }
-  }
-  const order = new Set<string>();
-  const visit = (name: string): void => {
-    if (order.has(name)) return;
-    order.add(name);
-    for (const other of near.get(name) ?? []) visit(other);
-  };
-  for (const name of all.keys()) visit(name);
-  return [...order].flatMap((name) => all.get(name) ?? []);
 }

@@ -49,7 +49,7 @@ function countConfusions(confusions: readonly Remedied[], count: number, paint: 
 }
 
 function printConfusion({ confusion, remedies }: Remedied, paint: Paint): string {
-  const { verdict, distance, spoken, taken, cases, why } = confusion;
+  const { verdict, distance, cases, why } = confusion;
   const [worst] = cases;
   if (!worst) return "";
   const { mishearing, taken: of } = worst;
@@ -61,25 +61,26 @@ function printConfusion({ confusion, remedies }: Remedied, paint: Paint): string
   );
   const from = (text: string): string => shorten(text, width - 12);
   return [
-    `${mark} ${distance.toFixed(2)}  ${paint.strong(shorten(toldOf(spoken, taken), 56))}${count}${because}`,
+    `${mark} ${distance.toFixed(2)}  ${paint.strong(shorten(describeConfusion(confusion), 56))}${count}${because}`,
     `  “${from(mishearing.spoken.phrase)}”${here}`,
     paint.quiet(`    ${from(mishearing.spoken.effect)}`),
     `  “${from(of.phrase)}”${there}`,
     paint.quiet(`    ${from(of.effect)}`),
-    ...remedies.slice(0, 2).map((remedy) => `  ${paint.good("try")} ${printRemedy(remedy)}`),
+    ...remedies.slice(0, 2).map((remedy) => `  ${paint.good("try")} ${describeRemedy(remedy)}`),
     "",
   ].join("\n");
 }
 
 /** "off" taken for "on"; words that are lost or made up. */
-export function toldOf(spoken: string, taken: string): string {
+export function describeConfusion({ spoken, taken }: Pick<Confusion, "spoken" | "taken">): string {
   if (spoken === "" && taken === "") return "the same words";
   if (spoken === "") return `“${taken}” heard where nothing is said`;
   if (taken === "") return `“${spoken}” not heard`;
   return `“${spoken}” taken for “${taken}”`;
 }
 
-export function printRemedy(remedy: Remedy): string {
+/** What helps against a confusion, and what is left then, in a line. */
+export function describeRemedy(remedy: Remedy): string {
   return `${whatToDo(remedy)}: ${leftAfter(remedy)}`;
 }
 

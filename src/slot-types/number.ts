@@ -47,7 +47,7 @@ function readNumber(
     grammar(writing) {
       const words = unitIn(writing.language);
       const name = words.length > 0 ? `number-${unit?.replace(/\W/gu, "") ?? ""}` : "number";
-      return writing.define(name, () => withUnit(decimal(writing), writing.said(words)));
+      return writing.define(name, () => withUnit(writing, decimal(writing), writing.said(words)));
     },
   });
 }

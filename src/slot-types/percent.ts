@@ -17,7 +17,7 @@ export const percent = quantityType("percent", {
   grammar: (writing) =>
     writing.define("percent", () =>
       choice([
-        withUnit(hundred(writing), unitWords(writing, writing.pack.units.percent)),
+        withUnit(writing, hundred(writing), unitWords(writing, writing.pack.units.percent)),
         fraction(writing),
       ]),
     ),

@@ -3,6 +3,7 @@ import type { Match, Recognise } from "../automaton/chart.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import type { Cursor } from "../document/cursor.ts";
 import { positive, valuesSchema } from "../document/shapes.ts";
+import { cardinalsOf } from "../language/numbers.ts";
 import { splitWords } from "../language/words.ts";
 import { type DataSchema, type Value, checkValue, onStep } from "../model/property.ts";
 import { converted } from "../model/units.ts";
@@ -238,9 +239,14 @@ export function asNumbers(recognise: Recognise<number>): Recognise<ValueReading>
   return taken(recognise, valueRead);
 }
 
-/** A number, and its unit, which may be left out. */
-export function withUnit(number: Pattern, unit: Pattern | undefined): Pattern {
-  return sequence(number, unit && optional(unit));
+/** A number, and its unit, which may be left out; or one of them: "a degree". */
+export function withUnit(
+  { pack, said }: Writing,
+  number: Pattern,
+  unit: Pattern | undefined,
+): Pattern {
+  const one = said(pack.times.one);
+  return choice([sequence(number, unit && optional(unit)), unit && one && sequence(one, unit)]);
 }
 
 /** Words for a unit, without its signs: nobody says "h" for hours. */
@@ -286,7 +292,7 @@ export function spelled(
 ): Pattern {
   const values: string[] = [];
   for (let value = lowest; value <= highest; value += step) {
-    values.push(pack.numbers.cardinal(value));
+    values.push(...cardinalsOf(value, pack.numbers));
   }
   return said(values) ?? nothingToSay;
 }

@@ -66,20 +66,14 @@ export function targetGrammar(writing: Writing, slot: TargetSlot): Pattern {
   const places = define("places", () => placesGrammar(writing, rooms));
   if (slot.narrows !== undefined) return places;
   const takes = takenBy(writing, slot);
-  const all: readonly Nameable[] = [
-    ...home.devices.values(),
-    ...home.groups.values(),
-    ...(slot.named ? [] : rooms),
-  ];
+  const all: readonly Nameable[] = [...home.devices.values(), ...home.groups.values(), ...rooms];
   const named = all.filter(takes);
   const key = targetKey(slot);
   const names = define(`${key}-names`, () =>
     withArticle(writing, namesOf(writing, named) ?? nothingToSay),
   );
   if (slot.sort !== undefined) return names;
-  const things = slot.named
-    ? names
-    : define(`${key}-things`, () => thingsGrammar(writing, { takes, names, places }));
+  const things = define(`${key}-things`, () => thingsGrammar(writing, { takes, names, places }));
   const join = define("join", () => {
     const { and, except } = pack.targets;
     return said([...and, ...except]) ?? nothingToSay;
@@ -88,8 +82,8 @@ export function targetGrammar(writing: Writing, slot: TargetSlot): Pattern {
 }
 
 /** Slots that take the same share their rules. */
-function targetKey({ sort, kinds = [], room, named }: TargetSlot): string {
-  const narrowed = [...kinds, room, sort, named ? "named" : undefined];
+function targetKey({ sort, kinds = [], room }: TargetSlot): string {
+  const narrowed = [...kinds, room, sort];
   return ["target", ...narrowed.filter((part) => part !== undefined)].join("-");
 }
 

@@ -41,7 +41,11 @@ export const temperature = {
         writing.define("degrees", () => {
           const { pack } = writing;
           const scales = temperatureUnits.flatMap((each) => scaleWords(pack, each));
-          return withUnit(decimal(writing), unitWords(writing, [...degrees(pack), ...scales]));
+          return withUnit(
+            writing,
+            decimal(writing),
+            unitWords(writing, [...degrees(pack), ...scales]),
+          );
         }),
     });
   },

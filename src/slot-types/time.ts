@@ -157,8 +157,22 @@ function clockAt(hour: number, minutes: number): ClockReading {
 
 /** Times of day in words; digits are for what is written. */
 export function timeGrammar(writing: Writing): Pattern {
+  return writing.define("time", () => choice([clockGrammar(writing), timeOfDayGrammar(writing)]));
+}
+
+/** Times that say a part of the day: "tonight at nine". */
+export function timeOfDayGrammar(writing: Writing): Pattern {
+  const { pack, parsed, define } = writing;
+  return define("time-of-day", () => {
+    const clock = clockGrammar(writing);
+    const ofDay = parsed(partsOfDay.flatMap((part) => pack.times[part]));
+    return fillReferences(ofDay, (name) => (name === "time" ? clock : undefined));
+  });
+}
+
+function clockGrammar(writing: Writing): Pattern {
   const { pack, said, parsed, define } = writing;
-  return define("time", () => {
+  return define("clock", () => {
     const parts = new Map([
       ["hour", define("hour", () => spelled(writing, 0, 24))],
       ["face", define("face", () => spelled(writing, 1, 12))],
@@ -166,13 +180,9 @@ export function timeGrammar(writing: Writing): Pattern {
       ["tens", define("tens", () => spelled(writing, 10, 59))],
     ]);
     const spoken = pack.times.clock.flatMap(({ said: texts }) => texts);
-    const read = define("clock", () =>
-      choice([
-        fillReferences(parsed(spoken), (name) => parts.get(name)),
-        said(Object.values(pack.times.moments).flat()),
-      ]),
-    );
-    const ofDay = parsed(partsOfDay.flatMap((part) => pack.times[part]));
-    return choice([read, fillReferences(ofDay, (name) => (name === "time" ? read : undefined))]);
+    return choice([
+      fillReferences(parsed(spoken), (name) => parts.get(name)),
+      said(Object.values(pack.times.moments).flat()),
+    ]);
   });
 }

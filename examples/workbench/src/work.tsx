@@ -6,7 +6,7 @@ import { demo } from "./files/demo.ts";
 import { isDay, isSuite } from "./files/sorts.ts";
 import { keepWork } from "./files/kept.ts";
 
-export type Panel = "desk" | "phrasebook" | "suites" | "day";
+export type Panel = "desk" | "phrasebook" | "suites" | "day" | "sound";
 
 /** A place that the phrasebook panel is asked to show. */
 export interface Goal {

@@ -10,12 +10,14 @@ import { type Panel, changedFiles, useBench } from "./work.tsx";
 const Phrasebook = lazy(() => import("./panels/phrasebook.tsx"));
 const Suites = lazy(() => import("./panels/suites.tsx"));
 const Day = lazy(() => import("./panels/day.tsx"));
+const Sound = lazy(() => import("./panels/sound.tsx"));
 
 const panels: readonly { id: Panel; name: string }[] = [
   { id: "desk", name: "Desk" },
   { id: "phrasebook", name: "Phrasebook" },
   { id: "suites", name: "Suites" },
   { id: "day", name: "Day" },
+  { id: "sound", name: "Sound" },
 ];
 
 /** All of the page: the panels, and what stands above them. */
@@ -111,6 +113,9 @@ export function Workbench() {
             </TabPanel>
             <TabPanel id="day" className="panel">
               <Day />
+            </TabPanel>
+            <TabPanel id="sound" className="panel">
+              <Sound />
             </TabPanel>
           </Suspense>
         </main>

@@ -25,7 +25,7 @@ async function readBook(files: readonly HomeFile[]): Promise<Book> {
 let known: { files: readonly HomeFile[]; book: Promise<Book> } | undefined;
 
 /** The phrasebook among some files, ready to listen; read once for the same texts. */
-function bookOf(files: readonly HomeFile[]): Promise<Book> {
+export function bookOf(files: readonly HomeFile[]): Promise<Book> {
   if (!known || !isSame(known.files, files)) known = { files, book: readBook(files) };
   return known.book;
 }

@@ -16,6 +16,13 @@ export function engine(): Remote<Engine> {
   return (workshop ??= start());
 }
 
+let ears: Remote<Engine> | undefined;
+
+/** The thread for what takes longer than all the others: listening to what may be misheard. */
+export function listener(): Remote<Engine> {
+  return (ears ??= start());
+}
+
 /** Something that is asked, and when. */
 interface Question<T> {
   put: () => Promise<T>;

@@ -9,6 +9,7 @@ import type {
   State,
   WordRole,
 } from "calm-phrase";
+import type { SoundAlike, SoundName } from "calm-phrase/mishearing";
 
 /** One file of a home. */
 export interface HomeFile {
@@ -114,6 +115,34 @@ export interface RunView {
 export interface SuggestionView {
   text: string;
   written: Readonly<Record<string, unknown>>;
+}
+
+/** The names of one language by sound. */
+export interface SoundMap {
+  language: string;
+  /** Those that sound alike side by side. */
+  names: readonly SoundName[];
+  /** The nearest first. */
+  pairs: readonly SoundAlike[];
+  /** Pairs of names that are not on the map. */
+  more: number;
+}
+
+/** Words that are taken for others. */
+export interface ConfusionView {
+  index: number;
+  told: string;
+  verdict: string;
+  distance: number;
+  language: string;
+  why: string;
+  phrases: readonly {
+    spoken: string;
+    effect: string;
+    taken: string;
+    otherEffect: string;
+    at: Position | undefined;
+  }[];
 }
 
 /** The file of a day that nobody wrote down. */

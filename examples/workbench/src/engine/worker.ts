@@ -2,14 +2,16 @@ import { expose } from "comlink";
 import { atDesk, atHome } from "./desk.ts";
 
 /** What is not needed to say a first phrase is loaded when it is first asked for. */
-const workshop = () => import("./workshop.ts");
-type Workshop = Awaited<ReturnType<typeof workshop>>;
+const later = laterFrom(() => import("./workshop.ts"));
+const laterHeard = laterFrom(() => import("./ears.ts"));
 
-/** The same call, once its module is there. */
-function later<Given extends unknown[], Made>(
-  pick: (from: Workshop) => (...given: Given) => Made | Promise<Made>,
-): (...given: Given) => Promise<Made> {
-  return async (...given) => pick(await workshop())(...given);
+/** Makes calls of a module wait until it is there. */
+function laterFrom<Module>(load: () => Promise<Module>) {
+  return <Given extends unknown[], Made>(
+    pick: (from: Module) => (...given: Given) => Made | Promise<Made>,
+  ): ((...given: Given) => Promise<Made>) => {
+    return async (...given) => pick(await load())(...given);
+  };
 }
 
 const engine = {
@@ -33,6 +35,10 @@ const engine = {
   dayText: later((from) => from.dayText),
   day: later((from) => from.day),
   sayable: later((from) => from.sayable),
+  soundMaps: laterHeard((from) => from.soundMaps),
+  listen: laterHeard((from) => from.listen),
+  confusedIn: laterHeard((from) => from.confusedIn),
+  remedies: laterHeard((from) => from.remedies),
 };
 
 export type Engine = typeof engine;

@@ -1,7 +1,7 @@
 import { Button, Dialog, Heading, Modal, ModalOverlay } from "react-aria-components";
 
 const keys: readonly (readonly [keys: string, does: string])[] = [
-  ["Alt 1 … Alt 4", "Desk, Phrasebook, Suites, Day"],
+  ["Alt 1 … Alt 5", "Desk, Phrasebook, Suites, Day, Sound"],
   ["/", "Say a phrase"],
   ["Ctrl S", "Save to the folder, or as a zip"],
   ["?", "This list"],
@@ -14,6 +14,7 @@ const keys: readonly (readonly [keys: string, does: string])[] = [
   ["F2", "Another id for it"],
   ["Ctrl K", "Tell what stands here"],
   ["Ctrl F", "Find in the file"],
+  ["← ↑ → ↓", "From pair to pair, on the map of names"],
   ["Esc, then Tab", "Leave the text"],
 ];
 
