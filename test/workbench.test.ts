@@ -29,11 +29,28 @@ async function say(phrase: string): Promise<void> {
 }
 
 /** Opens a panel by its key. */
-async function open(panel: "Desk" | "Phrasebook" | "Suites" | "Day"): Promise<void> {
-  const place = ["Desk", "Phrasebook", "Suites", "Day"].indexOf(panel) + 1;
-  await example.page.keyboard.press(`Alt+${place}`);
-  const waits = { Desk: "#phrase", Phrasebook: ".cm-content", Suites: ".counts", Day: ".axis" };
-  await example.page.waitForSelector(waits[panel]);
+async function open(panel: keyof typeof panels): Promise<void> {
+  await example.page.keyboard.press(`Alt+${Object.keys(panels).indexOf(panel) + 1}`);
+  await example.page.waitForSelector(panels[panel]);
+}
+
+/** What each panel shows when it is there. */
+const panels = {
+  Desk: "#phrase",
+  Phrasebook: ".cm-content",
+  Suites: ".counts",
+  Day: ".axis",
+  Sound: ".sound-map",
+} as const;
+
+/** Drops files on the page, as from a folder. */
+async function drop(files: Readonly<Record<string, string>>): Promise<void> {
+  await example.page.evaluate(`{
+    const data = new DataTransfer();
+    for (const [name, text] of Object.entries(${JSON.stringify(files)})) data.items.add(new File([text], name));
+    const drop = new DragEvent("drop", { dataTransfer: data, bubbles: true, cancelable: true });
+    document.querySelector(".bench").dispatchEvent(drop);
+  }`);
 }
 
 async function showFile(name: string): Promise<void> {
@@ -286,14 +303,11 @@ describe("files", () => {
   });
 
   test("a folder that is dropped is opened", async () => {
-    await example.page.evaluate(`{
-      const data = new DataTransfer();
-      const text = "phrasebook: Dropped\\nrooms: { shed: {} }\\ndevices: { lamp: { kind: light, room: shed } }\\n";
-      data.items.add(new File([text], "home.yaml"));
-      data.items.add(new File(["nothing of ours"], "notes.txt"));
-      const drop = new DragEvent("drop", { dataTransfer: data, bubbles: true, cancelable: true });
-      document.querySelector(".bench").dispatchEvent(drop);
-    }`);
+    await drop({
+      "home.yaml":
+        "phrasebook: Dropped\nrooms: { shed: {} }\ndevices: { lamp: { kind: light, room: shed } }\n",
+      "notes.txt": "nothing of ours",
+    });
     await example.page.waitForSelector("h1:has-text('Dropped')");
     await example.page.waitForSelector("#device-lamp");
     await say("lamp on");
@@ -389,7 +403,7 @@ describe.each([
   ["light", 1024, 768],
   ["dark", 1024, 768],
 ] as const)("%s at %i by %i", (scheme, width, height) => {
-  test.each(["Desk", "Phrasebook", "Suites", "Day"] as const)(
+  test.each(["Desk", "Phrasebook", "Suites", "Day", "Sound"] as const)(
     "%s is open to everybody, and nothing is wider than the page",
     async (panel) => {
       await example.page.setViewportSize({ width, height });
@@ -406,13 +420,75 @@ describe.each([
   );
 });
 
+describe("what sounds alike", () => {
+  const home = `phrasebook: Two lamps
+languages: [en-GB]
+devices:
+  wheel: { kind: light, name: wheel lamp }
+  well: { kind: light, name: well lamp }
+  fan: { kind: fan, name: kiln fan }
+`;
+  const suite = `suite: lamps
+cases:
+  - { hear: turn on the wheel lamp, expect: { set: { wheel: { power: on } } } }
+  - { hear: kiln fan off, expect: { set: { fan: { power: off } } } }
+`;
+
+  beforeEach(async () => {
+    await drop({ "home.yaml": home, "lamps.suite.yaml": suite });
+    await example.page.waitForSelector("h1:has-text('Two lamps')");
+    await open("Sound");
+  });
+
+  test("from a cell of the map, by keys, to the phrases that are confused and what helps", async () => {
+    await example.page.waitForSelector(".confused .counts");
+    const lamps = example.page.locator('[aria-label$=" between wheel lamp and well lamp"]');
+    expect(await lamps.textContent()).toBe("0.6");
+    await example.page.focus('.sound-map button[tabindex="0"]');
+    for (let step = 0; step < 30; step++) {
+      const label = await example.page.evaluate("document.activeElement.ariaLabel");
+      if (String(label).endsWith(" between wheel lamp and well lamp")) break;
+      await example.page.keyboard.press(step % 2 === 0 ? "ArrowRight" : "ArrowDown");
+    }
+    await example.page.keyboard.press("Enter");
+    await example.page.waitForSelector(".pair");
+    expect(await example.page.locator(".pair b").allTextContents()).toEqual([
+      "wheel lamp",
+      "well lamp",
+    ]);
+    const confusion = example.page.locator(".confusions > li");
+    expect(await confusion.count()).toBe(1);
+    expect(await confusion.locator("dt").allTextContents()).toEqual([
+      "“turn on the wheel lamp”",
+      "“turn on the well lamp”",
+    ]);
+    await example.page.click("text=Try what helps");
+    await example.page.waitForSelector(".remedies li");
+    expect(await example.page.locator(".remedies").textContent()).toContain("calling wheel “");
+    await example.page.click("text=All confusions");
+    await example.page.waitForSelector(".confusions b:has-text('“off” taken for “on”')");
+  });
+
+  test("a home that has changed since is listened to again when that is asked for", async () => {
+    await example.page.waitForSelector(".confused .counts");
+    const before = await example.page.locator(".confused .counts").textContent();
+    await open("Phrasebook");
+    await showFile("home.yaml");
+    await goBehind("wheel lamp");
+    await example.page.keyboard.type(" by the window");
+    await example.page.waitForSelector(".unsaved");
+    await open("Sound");
+    await example.page.click("text=listen again");
+    await example.page.waitForSelector(".confused progress", { state: "detached" });
+    await example.page.waitForFunction(
+      `document.querySelector(".confused .counts")?.textContent !== ${JSON.stringify(before)}`,
+    );
+    expect(await example.page.locator('[aria-label*=" between wheel lamp and"]').count()).toBe(0);
+  });
+});
+
 test("panels are opened by the pointer as well", async () => {
-  for (const [panel, within] of [
-    ["Phrasebook", ".cm-content"],
-    ["Suites", ".counts"],
-    ["Day", ".axis"],
-    ["Desk", "#phrase"],
-  ] as const) {
+  for (const [panel, within] of Object.entries(panels).reverse()) {
     await example.page.locator('[role="tab"]', { hasText: panel }).click();
     await example.page.waitForSelector(within);
   }

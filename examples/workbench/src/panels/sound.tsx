@@ -1,8 +1,8 @@
-import { proxy } from "comlink";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Button } from "react-aria-components";
 import type { SoundAlike, SoundName } from "calm-phrase/mishearing";
 import { listener, useAnswer } from "../engine/engine.ts";
+import { type Listening, listenTo, useListening } from "../engine/listening.ts";
 import type { ConfusionView, HomeFile } from "../engine/views.ts";
 import { Choice } from "../parts/choice.tsx";
 import { SoundTable, keyOf } from "../parts/sound-map.tsx";
@@ -65,40 +65,8 @@ export default function Sound() {
   );
 }
 
-/** What is found by listening, and how far that is. */
-interface Listening {
-  done: number;
-  all: number;
-  found: readonly ConfusionView[] | undefined;
-  /** What it was found in. */
-  files: readonly HomeFile[] | undefined;
-  again: () => void;
-}
-
-/** @param isReady Whether the names are told: what takes long comes after them. */
-function useListening(files: readonly HomeFile[], isReady: boolean): Listening {
-  const [far, setFar] = useState({ done: 0, all: 0 });
-  const [result, setResult] = useState<Pick<Listening, "found" | "files">>();
-  const again = (): void => {
-    setResult(undefined);
-    const tell = proxy((done: number, all: number) => {
-      setFar({ done, all });
-    });
-    void listener()
-      .listen([...files], tell)
-      .then((found) => {
-        setResult({ found, files });
-      });
-  };
-  // Once; later, when somebody asks for it, since it takes a while.
-  useEffect(() => {
-    if (isReady) again();
-  }, [isReady]);
-  return { ...far, found: result?.found, files: result?.files, again };
-}
-
 function Progress({ listening, files }: { listening: Listening; files: readonly HomeFile[] }) {
-  const { done, all, found, again } = listening;
+  const { done, all, found } = listening;
   if (!found) {
     return (
       <p className="row" role="status">
@@ -117,7 +85,12 @@ function Progress({ listening, files }: { listening: Listening; files: readonly 
         <span className="quiet">and {found.length - unsafe} wrong, in all languages</span>
       </p>
       {listening.files !== files && (
-        <Button className="button" onPress={again}>
+        <Button
+          className="button"
+          onPress={() => {
+            listenTo(files);
+          }}
+        >
           The home has changed: listen again
         </Button>
       )}

@@ -51,9 +51,9 @@ export function SoundTable({
                     type="button"
                     data-row={row}
                     data-column={column}
-                    tabIndex={(chosen ? isChosen : pair === first) ? 0 : -1}
+                    tabIndex={row < column && pair === (chosen ?? first) ? 0 : -1}
                     aria-pressed={isChosen}
-                    aria-label={`${one.text} and ${other.text}, ${pair.distance.toFixed(2)} apart`}
+                    aria-label={`${pair.distance.toFixed(1)} between ${one.text} and ${other.text}`}
                     onClick={() => {
                       onChoose(pair);
                     }}
