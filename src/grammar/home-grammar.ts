@@ -85,15 +85,17 @@ export function homeGrammar(
 
   define(mainRule, () => {
     const address = book.address.filter((each) => each.language === language);
-    const fillers = said(fillersOf(pack));
+    const fillers = fillersOf(pack);
     const opening = define("opening", () =>
       choice([
         ...address.map(({ tree }) => spokenTree(tree, pack)),
         parsed(pack.courtesies.opening),
-        fillers,
+        said([...fillers.short, ...fillers.long]),
       ]),
     );
-    const closing = define("closing", () => choice([parsed(pack.courtesies.closing), fillers]));
+    const closing = define("closing", () =>
+      choice([parsed(pack.courtesies.closing), said(fillers.long)]),
+    );
     const command = define(commandRule, () =>
       choice(
         [...book.intents.values()].flatMap((intent) => {
@@ -235,36 +237,47 @@ function patternOf(book: Book, writing: Base, intent: Intent, tree: Pattern): Pa
 /** Small words are passed over when they are heard; they are said before what has a name. */
 function leadOf({ pack, said, define }: Base): Pattern | undefined {
   const small = said(pack.small);
-  const fillers = said(fillersOf(pack));
+  const fillers = said(fillersOf(pack).long);
   if (!small && !fillers) return undefined;
   return define("lead", () =>
     choice([fillers && sequence(fillers, optional(fillers), small && optional(small)), small]),
   );
 }
 
+/** Fillers that are words. */
+interface Fillers {
+  /** Such as are said before a command alone. */
+  short: readonly string[];
+  long: readonly string[];
+}
+
 /**
- * Fillers that are words. A sigh, which is a vowel or a hum with little else, is none to a recogniser, and one
- * that it could hear at the front of a command would be heard in it: "um lock" in "unlock".
+ * A sigh, which is a vowel or a hum with little else, is no word to a recogniser, and one that it could hear at
+ * the front of a command would be heard in it: "um lock" in "unlock".
  */
-function fillersOf(pack: LanguagePack): readonly string[] {
+function fillersOf(pack: LanguagePack): Fillers {
   let fillers = spokenFillers.get(pack);
   if (fillers) return fillers;
   const { waysOf } = createSounds(pack);
-  fillers = pack.fillers.filter((text) => {
-    const sounds = phonesOf(text.split(" "), { waysOf });
-    const [first] = sounds;
-    const isHummed = first?.sort === "vowel" || first?.manner === "nasal";
-    return sounds.length > longestSigh || !isHummed;
-  });
+  const soundsOf = (text: string) => phonesOf(text.split(" "), { waysOf });
+  const isHummed = (text: string): boolean => {
+    const [first] = soundsOf(text);
+    return first?.sort === "vowel" || first?.manner === "nasal";
+  };
+  const isShort = (text: string): boolean => soundsOf(text).length <= fewSounds;
+  fillers = {
+    short: pack.fillers.filter((text) => isShort(text) && !isHummed(text)),
+    long: pack.fillers.filter((text) => !isShort(text)),
+  };
   spokenFillers.set(pack, fillers);
   return fillers;
 }
 
 /** Those of each language, found once. */
-const spokenFillers = new WeakMap<LanguagePack, readonly string[]>();
+const spokenFillers = new WeakMap<LanguagePack, Fillers>();
 
-/** Sounds that a sigh has at most. */
-const longestSigh = 2;
+/** Sounds that a short filler has at most. */
+const fewSounds = 2;
 
 /** What rules are written with, before it is known for which slot. */
 type Base = Omit<Writing, "owner" | "led" | "lead">;

@@ -27,7 +27,7 @@ function gather(mishearings: readonly Mishearing[]): Confusion[] {
   const groups = new Map<string, Confusion["cases"][number][]>();
   for (const mishearing of mishearings) {
     for (const taken of mishearing.taken) {
-      const [one, other] = difference(mishearing.spoken.words, taken.phrase);
+      const { spoken: one, taken: other } = taken.differs;
       const key = JSON.stringify([mishearing.spoken.language, one, other]);
       const group = groups.get(key);
       const each = { mishearing, taken };
@@ -51,10 +51,9 @@ function gather(mishearings: readonly Mishearing[]): Confusion[] {
       const [worst] = cases;
       if (!worst) return [];
       const { mishearing, taken: of } = worst;
-      const [spoken, taken] = difference(mishearing.spoken.words, of.phrase);
-      const { verdict, distance, risk, why } = of;
+      const { verdict, distance, risk, why, differs } = of;
       const { language } = mishearing.spoken;
-      return [{ spoken, taken, language, verdict, distance, risk, ...given({ why }), cases }];
+      return [{ ...differs, language, verdict, distance, risk, ...given({ why }), cases }];
     })
     .sort((one, other) => other.risk - one.risk || other.cases.length - one.cases.length);
 }
@@ -63,45 +62,4 @@ function partsOf(key: string): [language: string, spoken: string, taken: string]
   const parts: unknown = JSON.parse(key);
   const [language = "", spoken = "", taken = ""] = textsOf(parts);
   return [language, spoken, taken];
-}
-
-/** The words in which two phrases differ, those at several places apart by "…". */
-export function difference(one: string, other: string): [string, string] {
-  const [first, second] = [one.split(" "), other.split(" ")];
-  const parts: [string[], string[]][] = [[[], []]];
-  let [i, j] = [0, 0];
-  for (const [at, to] of commonWords(first, second)) {
-    parts.at(-1)?.[0].push(...first.slice(i, at));
-    parts.at(-1)?.[1].push(...second.slice(j, to));
-    [i, j] = [at + 1, to + 1];
-    if (parts.at(-1)?.some((words) => words.length > 0)) parts.push([[], []]);
-  }
-  parts.at(-1)?.[0].push(...first.slice(i));
-  parts.at(-1)?.[1].push(...second.slice(j));
-  // "pm" and "p m" are no difference to the ear.
-  const told = parts.filter(([some, others]) => some.join("") !== others.join(""));
-  const joined = (side: 0 | 1): string => told.map((part) => part[side].join(" ")).join(" … ");
-  return [joined(0), joined(1)];
-}
-
-/** Indexes of the words of a longest common subsequence (J. W. Hunt and M. D. McIlroy, 1976). */
-function commonWords(first: readonly string[], second: readonly string[]): [number, number][] {
-  const lengths = Array.from({ length: first.length + 1 }, () =>
-    new Array<number>(second.length + 1).fill(0),
-  );
-  const at = (i: number, j: number): number => lengths[i]?.[j] ?? 0;
-  for (let i = first.length - 1; i >= 0; i--) {
-    for (let j = second.length - 1; j >= 0; j--) {
-      const row = lengths[i];
-      if (!row) continue;
-      row[j] = first[i] === second[j] ? at(i + 1, j + 1) + 1 : Math.max(at(i + 1, j), at(i, j + 1));
-    }
-  }
-  const common: [number, number][] = [];
-  for (let i = 0, j = 0; i < first.length && j < second.length;) {
-    if (first[i] === second[j]) common.push([i++, j++]);
-    else if (at(i + 1, j) >= at(i, j + 1)) i++;
-    else j++;
-  }
-  return common;
 }

@@ -7,6 +7,7 @@ export {
 } from "./alike.ts";
 export { arrangeByEar, confusionsBetween } from "./by-ear.ts";
 export { type Confusion, confusionsIn } from "./confusions.ts";
+export type { Differing } from "./difference.ts";
 export {
   type Mishearing,
   type MishearingOptions,

@@ -3,7 +3,8 @@ import { dictionary } from "cmu-pronouncing-dictionary";
 import { readPhrasebook } from "../book/read.ts";
 import { readSuites } from "../suites/read.ts";
 import { findSoundAlikes } from "./alike.ts";
-import { confusionsIn, difference } from "./confusions.ts";
+import { confusionsIn } from "./confusions.ts";
+import { differenceOf } from "./difference.ts";
 import { createEars } from "./ear.ts";
 import { heldApart } from "./held-apart.ts";
 import { readHeardLog } from "./heard-log.ts";
@@ -88,7 +89,10 @@ describe("the nearest phrases with another effect", () => {
 
   test("off is taken for on, which is the opposite", () => {
     const [first] = takenFor("turn off the kiln fan").filter(({ verdict }) => verdict === "unsafe");
-    expect(first).toMatchObject({ phrase: "turn on the kiln fan", effect: "fan { power: on }" });
+    expect(first).toMatchObject({
+      differs: { spoken: "off", taken: "on" },
+      effect: "fan { power: on }",
+    });
   });
 
   test("a name is taken for one that sounds like it, with both places", () => {
@@ -101,10 +105,12 @@ describe("the nearest phrases with another effect", () => {
   });
 
   test("a lost prefix locks what was to be unlocked", () => {
-    const found = takenFor("unlock the store door").find(({ effect }) =>
-      effect.includes("locked: true"),
+    const found = takenFor("unlock the store door").find(
+      ({ effect }) => effect === "bolt { locked: true }",
     );
     expect(found).toMatchObject({ verdict: "unsafe", why: "bolt does the opposite" });
+    expect(found?.differs.spoken.split(" ")).toContain("unlock");
+    expect(found?.differs.taken.split(" ")).toContain("lock");
   });
 
   test("what is found is never nearer than what was said itself, and in order", () => {
@@ -198,11 +204,14 @@ test("slips of an open recogniser are drawn by a seed, heard and judged", () => 
 
 test.each([
   ["turn off the fan", "turn on the fan", "off", "on"],
-  ["unlock the door", "an lock the door", "unlock", "an lock"],
+  ["unlock the door", "an lock the door", "unlock", "lock"],
   ["lamp at six pm", "lamp at six p m", "", ""],
   ["open the blind until noon", "open the loft blind till noon", " … until", "loft … till"],
+  ["turn off the lamp", "turn on a lamp", "off", "on"],
+  ["lamp to two", "lamp the two", "to", "the"],
 ])("“%s” and “%s” differ in their words", (one, other, spoken, taken) => {
-  expect(difference(one, other)).toEqual([spoken, taken]);
+  const weak = new Set(["the", "a", "an", "to"]);
+  expect(differenceOf(one, other, weak)).toEqual({ spoken, taken });
 });
 
 test("a case holds a pair apart, and tells where it is not", () => {

@@ -1,5 +1,6 @@
 import { type Book, asBook } from "../book/book.ts";
 import { membersOf, numberFrom } from "../source/border.ts";
+import { type Differing, differenceOf } from "./difference.ts";
 import { readOptions } from "./options.ts";
 import { given } from "../source/given.ts";
 import type { Position } from "../source/position.ts";
@@ -40,6 +41,8 @@ export interface TakenFor {
   verdict: Exclude<Verdict, "same">;
   /** Why it is unsafe. */
   why?: string;
+  /** The words in which it differs from what was spoken, as they are said. */
+  differs: Differing;
   /** How bad it is, for ranking: the harm, less the further away it is. */
   risk: number;
   /** What in the files makes the difference: for what was spoken, and for what it is taken for. */
@@ -51,7 +54,7 @@ export interface MishearingOptions extends PhraseChoice {
   dictionary?: Dictionary;
   /** How far away phrases are looked for, at most; 1.5 when left out. */
   furthest?: number;
-  /** Most other things done that are told of a phrase; 8 when left out. */
+  /** Most other things done that are told of a phrase; 16 when left out. */
   most?: number;
   /** Is told how far it is. */
   tell?: (done: number, all: number) => void;
@@ -91,10 +94,10 @@ export function worstOf({ taken }: Pick<Mishearing, "taken">): TakenFor | undefi
 }
 
 /** Other effects that are told of a phrase, where nobody says how many. */
-const usuallyTold = 8;
+const usuallyTold = 16;
 
 /** Most phrases that are heard for one that was spoken. */
-const mostHeard = 200;
+const mostHeard = 300;
 
 /** Steps after which no more phrases are looked for. */
 const mostSteps = 200_000;
@@ -137,6 +140,7 @@ export function mishear(
         effect,
         verdict,
         ...given({ why }),
+        differs: differenceOf(words.join(" "), phrase, sounds.costs.weak),
         risk: harm[verdict] * Math.exp(-away / spread),
         places: given({ spoken: spokenAt, taken: takenAt }),
       });

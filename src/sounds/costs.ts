@@ -12,7 +12,9 @@ import { type Consonant, type Mouth, type Phone, type Vowel, manners, places } f
  * Barney, "Control methods used in a study of the vowels", JASA 24, 1952); features weighed and added up
  * as in alignment of cognates (G. Kondrak, "A new algorithm for the alignment of phonetic sequences",
  * NAACL 2000); weak sounds are lost more easily than made up, and those without stress most (R. A. Cole
- * and J. Jakimik, "A model of speech perception", 1980).
+ * and J. Jakimik, "A model of speech perception", 1980), consonants that close a syllable more easily than
+ * those that begin one (M. A. Redford and R. L. Diehl, "The relative perceptual distinctiveness of initial and
+ * final consonants in CVC syllables", JASA 106, 1999).
  */
 export interface Costs {
   /** That one is taken for the other. */
@@ -39,6 +41,8 @@ const rounding = 10;
 const length = 12;
 const nasality = 25;
 const stress = 8;
+/** What is heard where there is nothing is less likely than that something is lost. */
+const gained = 12;
 /** The most that two sounds can differ by: one is lost and the other made up. */
 const unlike = 130;
 
@@ -65,7 +69,7 @@ export function createCosts({ near = [], weak }: Pick<SoundWords, "near" | "weak
       return cost;
     },
     loss: lossOf,
-    gain: (heard) => lossOf(heard) + 12,
+    gain: (heard) => lossOf(heard) + gained,
     weak: new Set(weak),
     weakLoss: 45,
     weakGain: 50,
@@ -146,5 +150,9 @@ function energy(phone: Phone): number {
 function lossOf(phone: Phone): number {
   if (phone.sort === "vowel" && phone.symbol === "ə") return 42;
   const long = phone.sort === "vowel" && (phone.long || phone.from !== phone.to) ? 15 : 0;
-  return energy(phone) + long;
+  const share = phone.sort === "consonant" && phone.closing ? closingShare : 1;
+  return Math.round(energy(phone) * share) + long;
 }
+
+/** How much of a consonant there is to hear where it closes a syllable, beside where it begins one. */
+const closingShare = 0.7;

@@ -11,6 +11,8 @@ export interface Consonant {
   manner: Manner;
   place: Place;
   voiced: boolean;
+  /** Whether it closes its syllable. */
+  closing: boolean;
 }
 
 export interface Vowel {
@@ -125,10 +127,45 @@ const consonants = new Map<string, Consonant>(
       .flatMap((symbol, index): [string, Consonant][] =>
         symbol === "-"
           ? []
-          : [[symbol, { sort: "consonant", symbol, manner, place, voiced: index === 1 }]],
+          : [
+              [
+                symbol,
+                { sort: "consonant", symbol, manner, place, voiced: index === 1, closing: false },
+              ],
+            ],
       ),
   ),
 );
+
+/** The same consonants where they close a syllable. */
+const closing = new Map(
+  [...consonants.values()].map((each): [Consonant, Consonant] => [
+    each,
+    { ...each, closing: true },
+  ]),
+);
+
+/**
+ * A word in which the consonants that close a syllable are known for that: all after the last vowel, and those
+ * between vowels that do not begin the next syllable, which one does, or two of which the second is a liquid
+ * or a glide.
+ */
+export function inSyllables(word: readonly Phone[]): Phone[] {
+  const last = word.findLastIndex(({ sort }) => sort === "vowel");
+  const first = word.findIndex(({ sort }) => sort === "vowel");
+  return word.map((phone, at) => {
+    if (phone.sort === "vowel" || at < first) return phone;
+    const [next, after] = [word[at + 1], word[at + 2]];
+    const begins =
+      next?.sort === "vowel" ||
+      (next && isLiquid(next) && !isLiquid(phone) && after?.sort === "vowel");
+    return at < last && begins ? phone : (closing.get(phone) ?? phone);
+  });
+}
+
+function isLiquid(phone: Phone): boolean {
+  return phone.sort === "consonant" && ["lateral", "trill", "glide"].includes(phone.manner);
+}
 
 /** Diphthongs that are one sound. */
 const diphthongs = ["aɪ", "aʊ", "ɔɪ", "ɔʏ", "eɪ", "oʊ", "əʊ", "ɛi", "œy", "ʌu"];

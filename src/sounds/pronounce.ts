@@ -2,7 +2,7 @@ import type { LanguagePack } from "../language/pack.ts";
 import { readArpabet } from "./arpabet.ts";
 import { type Costs, createCosts } from "./costs.ts";
 import { createLetters } from "./letters.ts";
-import type { Phone } from "./phones.ts";
+import { type Phone, inSyllables } from "./phones.ts";
 
 /** A pronouncing dictionary in ARPAbet: words in lower case, further ways as `word(2)`. */
 export type Dictionary = Readonly<Record<string, unknown>>;
@@ -41,7 +41,7 @@ export function createSounds(
     costs: createCosts(sounds),
     waysOf(word) {
       let ways = known.get(word);
-      if (!ways) known.set(word, (ways = find(word)));
+      if (!ways) known.set(word, (ways = find(word).map(inSyllables)));
       return ways;
     },
   };

@@ -166,6 +166,13 @@ export const englishSounds: SoundWords = {
     "be",
   ],
   near: [
+    // Between vowels they are one tap.
+    ["t", "d", 0.2],
+    // The vowel of "two" is made far to the front (J. Harrington, F. Kleber and U. Reubold, "Compensation for
+    // coarticulation, /u/-fronting, and sound change in standard southern British", JASA 123, 2008).
+    ["uː", "iː", 0.3],
+    ["uː", "ɪ", 0.45],
+    ["uː", "ɛ", 0.85],
     ["ɑ", "ɔ", 0.1],
     ["ɑ", "ɒ", 0.05],
     ["ə", "ʌ", 0.1],
