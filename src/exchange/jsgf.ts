@@ -1,6 +1,6 @@
 import { fillReferences, reference, sequence } from "../pattern/build.ts";
 import type { Grammar } from "../pattern/grammar.ts";
-import type { Pattern } from "../pattern/tree.ts";
+import type { Pattern, Repeat } from "../pattern/tree.ts";
 import { membersOf, textsOf } from "../source/border.ts";
 import { madeOf } from "../source/wrong-use.ts";
 
@@ -143,9 +143,18 @@ function unit(pattern: Pattern): string {
   return isWide ? `(${print(pattern)})` : print(pattern);
 }
 
-/** JSGF has `[…]`, `*` and `+`; counts are written out. */
-function repeated({ item, minimum, maximum }: Pattern & { type: "repeat" }): string {
+/** The least that a weight may be: it is above 0. */
+const least = 0.001;
+
+/** JSGF has `[…]`, `*` and `+`; counts are written out, and so is how likely something is left out. */
+function repeated({ item, minimum, maximum, probability }: Repeat): string {
   const once = `(${print(item)})`;
+  if (minimum === 0 && maximum === 1 && probability !== undefined) {
+    const chances = [probability, 1 - probability].map((each) =>
+      Math.max(least, each).toPrecision(2),
+    );
+    return `(/${Number(chances[0])}/ ${once} | /${Number(chances[1])}/ <NULL>)`;
+  }
   const must = Array<string>(minimum).fill(once);
   if (maximum === Infinity) {
     return minimum === 0 ? `${once}*` : [...must.slice(1), `${once}+`].join(" ");

@@ -9,6 +9,7 @@ import { phrasesThatAct } from "../mishearing/spoken-phrases.ts";
 import { optional, reference, sequence, words } from "../pattern/build.ts";
 import { parsePattern } from "../pattern/parse.ts";
 import { phrases } from "../pattern/phrases.ts";
+import { printPattern } from "../pattern/print.ts";
 import type { Grammar } from "../pattern/grammar.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import { readSuites } from "../suites/read.ts";
@@ -18,6 +19,7 @@ import { factored } from "./factored.ts";
 import { grammarOf } from "./home-grammar.ts";
 import { recogniserGrammar } from "./recogniser.ts";
 import { patternOfAutomaton } from "./to-pattern.ts";
+import { weighted } from "./weighted.ts";
 
 const folder = join(import.meta.dirname, "../../demo/oxbow-pottery");
 const textsIn = (path: string) =>
@@ -130,6 +132,54 @@ test("a rule that begins again where it began is not ended there for being silen
   const has = (text: string): boolean => isInGrammar(automata, text.split(" "));
   expect(["on", "on kiln", "on clay clay kiln"].map(has)).toEqual([true, true, true]);
   expect(["on clay", "on clay clay"].map(has)).toEqual([false, false]);
+});
+
+describe("weights from what is said", () => {
+  const tree = (text: string): Pattern => {
+    const parsed = parsePattern(text, { language: "en" });
+    if (!parsed.ok) throw new Error(parsed.error.message);
+    return parsed.pattern;
+  };
+  const said = new Map([
+    ["turn on", 6],
+    ["turn on please", 2],
+    ["switch on", 1],
+    ["sing", 9],
+  ]);
+
+  test("are those of alternatives and of what may be left out, with something for all", () => {
+    const grammar = weighted(grammarFor(tree("(turn | switch | flick) on [please]")), said);
+    const main = grammar.rules.get("main")?.pattern;
+    // Nine uses of two verbs out of three, eight of them of one; two of nine end politely.
+    expect(main && printPattern(main)).toBe(
+      "(/0.79/ turn | /0.15/ switch | /0.061/ flick) on please<0-1 /0.27/>",
+    );
+  });
+
+  test("change nothing of what can be said, and nothing where nothing is said", () => {
+    fc.assert(
+      fc.property(pattern, fc.nat(5), (made, picked) => {
+        const all = saidBy(made);
+        fc.pre(all.size > 0 && all.size < 400);
+        const grammar = grammarFor(made);
+        const text = [...all][picked % all.size] ?? "";
+        const after = weighted(grammar, new Map([[text, 3]])).rules.get("main")?.pattern;
+        expect(after && saidBy(after)).toEqual(all);
+        expect(weighted(grammar, new Map([["never said", 1]]))).toEqual(grammar);
+      }),
+    );
+  });
+
+  test("reach what a rule refers to, itself too", () => {
+    const grammar = grammarFor(tree("$lamp [and $main]"));
+    const rules = new Map([
+      ...grammar.rules,
+      ["lamp", { pattern: tree("kiln | till"), isPublic: false }],
+    ]);
+    const after = weighted({ ...grammar, rules }, new Map([["kiln and kiln and till", 1]]));
+    const lamp = after.rules.get("lamp")?.pattern;
+    expect(lamp && printPattern(lamp)).toBe("/0.6/ kiln | /0.4/ till");
+  });
 });
 
 test("an automaton holds what its pattern says and nothing else", () => {

@@ -12,6 +12,7 @@ import { automataOf, isInGrammar } from "./automata.ts";
 import { compactGrammar, usualSize } from "./compact.ts";
 import { factored } from "./factored.ts";
 import type { GrammarParts } from "./home-grammar.ts";
+import { weighted } from "./weighted.ts";
 
 /** What a recogniser is to be given. */
 export interface RecogniserOptions extends Pick<GrammarParts, "only" | "numbers"> {
@@ -52,16 +53,16 @@ export function recogniserGrammar(of: Book, options: RecogniserOptions = {}): Re
   const language = homeLanguage(book, tag);
   const pack = packOf(book, language);
   const some = rooms ? within(book, rooms) : book;
-  const compact = compactGrammar(some, language, { size, only, numbers });
-  const { root } = compact;
-  const main = compact.rules.get(root);
-  if (!main) return { grammar: compact, alone: [], otherWords: [] };
-  const automata = automataOf(compact);
   const said = new Map<string, number>();
   for (const { phrase, weight } of favour) {
     const text = aloud(phrase, pack).join(" ");
     if (text !== "") said.set(text, (said.get(text) ?? 0) + weight);
   }
+  const compact = weighted(compactGrammar(some, language, { size, only, numbers }), said);
+  const { root } = compact;
+  const main = compact.rules.get(root);
+  if (!main) return { grammar: compact, alone: [], otherWords: [] };
+  const automata = automataOf(compact);
   const alone = [...said.keys()].filter((text) => !isInGrammar(automata, text.split(" ")));
   const sayable: GrammarRule = { ...main, isPublic: false };
   const other: Pattern = { type: "garbage", span: [0, 0] };
