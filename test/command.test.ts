@@ -827,6 +827,10 @@ describe("what --json prints is as its schema says", () => {
     ["timeline", ["run", "close-up", ...demo]],
     ["timeline", ["day", "2026-03-02", ...demo]],
     ["taken", ["import", table]],
+    ["mishearings", ["mishear", "--remedies", "1", "--in", wrong]],
+    ["alikes", ["mishear", "--names", ...demo]],
+    ["slips", ["mishear", "--open", "--in", wrong]],
+    ["study", ["heard", "demo/oxbow-pottery/heard.csv", ...demo]],
   ])("%s: %j", (name, args) => {
     const validate = new Ajv2020({ strict: true }).compile(schemas[name]);
     const { out } = run([...args, "--json"]);
@@ -844,6 +848,10 @@ describe("what --json prints is as its schema says", () => {
       "sayable",
       "timeline",
       "taken",
+      "mishearings",
+      "alikes",
+      "slips",
+      "study",
     ] as const) {
       expect(new Ajv2020({ strict: true }).compile(schemas[name])({})).toBe(false);
     }

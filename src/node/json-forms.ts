@@ -12,7 +12,7 @@ const values = z.record(z.string(), value);
 const numbers = z.record(z.string(), z.number());
 const ids = z.array(z.string());
 
-const position = z.looseObject({ file: z.string(), line: z.number(), column: z.number() });
+export const position = z.looseObject({ file: z.string(), line: z.number(), column: z.number() });
 
 const finding = z.looseObject({
   rule: z.string(),

@@ -10,6 +10,7 @@ import {
   takenForm,
   timelineForm,
 } from "./json-forms.ts";
+import { alikesForm, mishearingsForm, slipsForm, studyForm } from "./sound-forms.ts";
 import { daySchema, outcomes, suiteSchema } from "../suites/schema.ts";
 
 /** Files that people write, and what commands print as JSON. */
@@ -24,7 +25,11 @@ export type JsonSchemaName =
   | "comparison"
   | "sayable"
   | "timeline"
-  | "taken";
+  | "taken"
+  | "mishearings"
+  | "alikes"
+  | "slips"
+  | "study";
 
 /** JSON Schemas (draft 2020-12) of the files that people write and of what commands print, by name. */
 export function jsonSchemas(): Record<JsonSchemaName, object> {
@@ -40,6 +45,10 @@ export function jsonSchemas(): Record<JsonSchemaName, object> {
     sayable: { title: "calm-phrase sayable --json", ...schemaOf(sayableForm) },
     timeline: { title: "calm-phrase run --json", ...schemaOf(timelineForm) },
     taken: { title: "calm-phrase import --json", ...schemaOf(takenForm) },
+    mishearings: { title: "calm-phrase mishear --json", ...schemaOf(mishearingsForm) },
+    alikes: { title: "calm-phrase mishear --names --json", ...schemaOf(alikesForm) },
+    slips: { title: "calm-phrase mishear --open --json", ...schemaOf(slipsForm) },
+    study: { title: "calm-phrase heard --json", ...schemaOf(studyForm) },
   };
 }
 
