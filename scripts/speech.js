@@ -119,7 +119,7 @@ function arpabetOf(ipa) {
     ...{ i: "IY", ɪ: "IH", e: "EY", ɛ: "EH", æ: "AE", a: "AA", ɑ: "AA", ɔ: "AO", o: "OW", ʊ: "UH" },
     ...{ u: "UW", ʌ: "AH", ə: "AH", ɜ: "ER", ɒ: "AA" },
   };
-  const text = ipa.replaceAll("ˈ", "");
+  const text = ipa.replaceAll(/[ˈ/]/gu, "");
   const found = [];
   for (let at = 0; at < text.length;) {
     const symbol = [text.slice(at, at + 2), text.slice(at, at + 1)].find((each) => each in symbols);

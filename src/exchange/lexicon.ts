@@ -33,7 +33,7 @@ export interface PronunciationLexicon {
 
 export interface Lexeme {
   word: string;
-  /** In IPA, the usual way first. */
+  /** As a phrasebook has them, the usual way first: IPA between slashes, or words that it is said like. */
   pronunciations: readonly string[];
 }
 
@@ -44,7 +44,12 @@ export function printPls(lexicon: PronunciationLexicon): string {
     const body = lexemes.map(({ word, pronunciations }) =>
       element("lexeme", [
         element("grapheme", [text(word)]),
-        ...pronunciations.map((ipa) => element("phoneme", [text(ipa)])),
+        ...pronunciations.map((said) => {
+          const ipa = /^\/(.*)\/$/u.exec(said)?.[1];
+          return ipa === undefined
+            ? element("alias", [text(said)])
+            : element("phoneme", [text(ipa)]);
+        }),
       ]),
     );
     const attributes = {
@@ -158,7 +163,7 @@ export function lexiconOf(
     textsGiven(words) ?? namesIn(book, language).flatMap(({ text }) => aloud(text, pack)),
   );
   const lexemes = [...said].sort().map((word): Lexeme => {
-    return { word, pronunciations: waysOf(word).map(printIpa) };
+    return { word, pronunciations: waysOf(word).map((way) => `/${printIpa(way)}/`) };
   });
   return { language, lexemes };
 }

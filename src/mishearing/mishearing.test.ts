@@ -243,6 +243,30 @@ describe("what a live system heard", () => {
     expect(log.problems.map(({ message }) => message)).toEqual(['there is no voicepoint "attic"']);
   });
 
+  test.each([
+    [
+      "a table without it",
+      "utterance,at\nlamp on,door\n",
+      "nothing in it tells what was heard: there is utterance, at",
+    ],
+    [
+      "lines without it",
+      '{"said":"lamp on"}\n',
+      "nothing in it tells what was heard: there is said",
+    ],
+    ["what is no table", 'text\n"lamp\n', "this is no table: Quote Not Closed"],
+    ["a line that is no JSON", '{"text":"lamp on"}\n{\n', "this line is no JSON"],
+    ["a time that is none", "text,time\nlamp on,noonish\n", '"noonish" is no time'],
+    [
+      "a language that is not spoken",
+      "text,language\nlamp on,pl\n",
+      'the home does not speak "pl"',
+    ],
+  ])("%s is told", (_, said, message) => {
+    const { problems } = readHeardLog(book, { path: "log", text: said });
+    expect(problems.map((each) => each.message.slice(0, message.length))).toEqual([message]);
+  });
+
   test("is read from the log of a live home, of which other lines are passed over", () => {
     const lines = [
       {
