@@ -75,6 +75,12 @@ async function pages() {
     await page.waitForSelector(".axis");
     await page.locator(".log button", { hasText: "evening-firing starts" }).click();
     await shot("workbench-day");
+    await page.keyboard.press("Alt+5");
+    await page.waitForSelector(".confusions li", { timeout: 180_000 });
+    await page.locator(".sound-map button").first().focus();
+    await page.locator(".confusions .button").first().click();
+    await page.waitForSelector(".remedies li", { timeout: 60_000 });
+    await shot("workbench-sound");
   });
 }
 
@@ -177,12 +183,11 @@ const call = (args) => `node ../../dist/cli.js ${args}`;
 await pages();
 await terminal("hear", call('hear "please set the extractor to sixty percent"'), 17);
 await terminal("hear-unknown", call('hear "extractr to sixty"'), 12);
-await terminal("test", call("test"), 16);
 await terminal("coverage", `${call("test --coverage")} | tail -22`, 24);
 await failing();
 await changed();
 await terminal("sayable", `${call("sayable")} | head -40`, 42);
-await terminal("everything", call('hear "turn everything off" --at till'), 38);
+await terminal("mishear", `${call("mishear --language en --remedies 3")} | head -40`, 42, 60_000);
 await terminal("day", call('day --script "a damp Friday"'), 44);
 await terminal(
   "run",

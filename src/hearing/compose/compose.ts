@@ -179,7 +179,7 @@ function asOne(
 /** Stretches as commands, each of which may lean on the one before it. */
 function inTurn(
   parting: Parting,
-  stretches: readonly (Stretch & { leans: boolean })[],
+  stretches: readonly (Stretch & Joined)[],
 ): Command[] | undefined {
   const commands: Command[] = [];
   for (const stretch of stretches) {
@@ -188,12 +188,23 @@ function inTurn(
     const command =
       whole ??
       asMore(parting, stretch, commands) ??
-      (before && !stretch.leans ? asLater(parting, stretch, before) : undefined) ??
-      (before && !stretch.leans ? asBefore(parting, stretch, before) : undefined);
-    if (!command) return undefined;
-    commands.push(command);
+      (before && !stretch.leans ? asLater(parting, stretch, before) : undefined);
+    const again =
+      before && !command && !stretch.leans ? asBefore(parting, stretch, before) : undefined;
+    const found = command ?? again;
+    if (!found) return undefined;
+    // "Everything off, all that is on in the kitchen": the latter says what the former means.
+    const isSaidAgain = before && again && stretch.isPaused && isOfEverything(parting, before);
+    if (isSaidAgain && isOfEverything(parting, again)) commands.pop();
+    commands.push(found);
   }
   return commands;
+}
+
+function isOfEverything({ readingOf }: Parting, { understood }: Command): boolean {
+  return (readingOf(understood)?.fillings ?? []).some(
+    ({ reading }) => reading.read === "target" && reading.target.target === "everything",
+  );
 }
 
 /** The piece that is not understood beside one that is, or all without what says when. */
@@ -216,15 +227,26 @@ function nearestPiece(parting: Parting): Understood | undefined {
   return longest ? read(pick(utterance, all, longest)) : undefined;
 }
 
+/** How a stretch is joined to the one before it. */
+interface Joined {
+  leans: boolean;
+  /** By a pause, and no word. */
+  isPaused: boolean;
+}
+
 /** The stretches between some of the joiners; one after a joiner that leans may lean itself. */
-function between({ from, end }: Stretch, at: readonly Joiner[]): (Stretch & { leans: boolean })[] {
+function between({ from, end }: Stretch, at: readonly Joiner[]): (Stretch & Joined)[] {
   const starts = [from, ...at.map((joiner) => joiner.end)];
   const ends = [...at.map((joiner) => joiner.from), end];
-  return starts.map((start, index) => ({
-    from: start,
-    end: ends[index] ?? end,
-    leans: at[index - 1]?.leans === true,
-  }));
+  return starts.map((start, index) => {
+    const joiner = at[index - 1];
+    return {
+      from: start,
+      end: ends[index] ?? end,
+      leans: joiner?.leans === true,
+      isPaused: joiner !== undefined && joiner.from === joiner.end,
+    };
+  });
 }
 
 function* choose(items: readonly Joiner[], count: number, from = 0): Generator<Joiner[]> {
