@@ -614,6 +614,7 @@ export const english: LanguagePack = {
             `$value $property (${of}) $target`,
             say(`${adjust} | ${less} | ${more}`, "$property [up | down] (to | at) $value"),
             say(adjust, "$property (to | at) $value (on | in | for | of) $target"),
+            "$property (to | at) $value (on | in | for) $target",
             "$property [to | at] $value",
           ],
         },

@@ -507,14 +507,22 @@ export const french: LanguagePack = {
             "(allumé | allumée | allumés | allumées)",
             "$property (allumé | allumée | en marche)",
           ],
-          commands: [`${on} $target`, `${on} $property ${de} $target`],
+          commands: [
+            `${on} $target`,
+            `${on} $property ${de} $target`,
+            `$target (${should}) s'allumer`,
+          ],
         },
         off: {
           states: [
             "(éteint | éteinte | éteints | éteintes | à l'arrêt | coupé | coupée)",
             "$property (éteint | éteinte | coupé | coupée)",
           ],
-          commands: [`${off} $target`, `${off} $property ${de} $target`],
+          commands: [
+            `${off} $target`,
+            `${off} $property ${de} $target`,
+            `$target (${should}) s'éteindre`,
+          ],
         },
       },
       level: {

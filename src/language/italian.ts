@@ -28,6 +28,9 @@ const adjust =
 const raise = "alza | alzi | alzare | aumenta | aumenti | aumentare | incrementa";
 const lower =
   "abbassa | abbassi | abbassare | riduci | riduca | ridurre | diminuisci | diminuisca | diminuire";
+/** "La luce si può spegnere." */
+const may = "[adesso | ormai] si (può | possono | potrebbe | potrebbero) [già]";
+
 const should = "deve | devono | dovrebbe | dovrebbero | può | possono | potrebbe | potrebbero";
 
 const inThe = "[in | nel | nella | nello | nell' | al | alla | sul | su]";
@@ -197,7 +200,7 @@ export const italian: LanguagePack = {
       "(quando | appena | se) (puoi | hai (un momento | un minuto | tempo))",
       "(può | potrebbe) qualcuno | qualcuno (può | potrebbe)",
       "per favore | per piacere | (puoi | potresti | può | potrebbe | vuoi | vorresti | riesci a) [per favore] | (vorrei | voglio | vogliamo | vorremmo | desidero | mi piacerebbe | ho bisogno di | mi serve) [avere]",
-      "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | (posso | possiamo | potremmo | potrei) avere | dai | vai e | è ora di | (dammi | dacci)",
+      "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | ((posso | potrei) avere | (possiamo | potremmo) [avere]) | dai | vai e | è ora di | (dammi | dacci)",
     ],
     closing: [
       "dietro di (me | noi)",
@@ -488,7 +491,9 @@ export const italian: LanguagePack = {
     ..."acceso accesi spento spenti aperto aperti chiuso chiusi messo lasciato".split(" "),
   ],
   clauses:
-    "io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto fa va piove resta rimane".split(" "),
+    "io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto fa va piove resta rimane esco usciamo vado andiamo parto partiamo torno torniamo devo dobbiamo".split(
+      " ",
+    ),
   reasons: ["perché", "poiché", "siccome", "visto che", "dato che", "che"],
   adjectives: {
     co2: ["(viziata | pesante)"],
@@ -532,14 +537,14 @@ export const italian: LanguagePack = {
             "(acceso | accesa | accesi | accese | attivo | attiva)",
             "$property (acceso | accesa | attivo | attiva)",
           ],
-          commands: [`${on} $target`, `${on} $property ${di} $target`],
+          commands: [`${on} $target`, `${on} $property ${di} $target`, `$target ${may} ${on}`],
         },
         off: {
           states: [
             "(spento | spenta | spenti | spente | disattivato | disattivata)",
             "$property (spento | spenta | disattivato | disattivata)",
           ],
-          commands: [`${off} $target`, `${off} $property ${di} $target`],
+          commands: [`${off} $target`, `${off} $property ${di} $target`, `$target ${may} ${off}`],
         },
       },
       level: {

@@ -24,6 +24,9 @@ const adjust =
 const raise = "sube | suba | subir | aumenta | aumente | aumentar | incrementa | incrementar";
 const lower =
   "baja | baje | bajar | reduce | reduzca | reducir | disminuye | disminuya | disminuir";
+/** "La luz ya se puede apagar." */
+const may = "[ya] se (puede | pueden | podría | podrían) [ya]";
+
 const should =
   "debe | deben | debería | deberían | puede | pueden | tiene que | tienen que | podría | podrían";
 
@@ -189,7 +192,7 @@ export const spanish: LanguagePack = {
       "(cuando | en cuanto | si) (puedas | puedes | tengas (un momento | un minuto | tiempo))",
       "(puede | podría) alguien | alguien (puede | podría) | (que | a ver si) alguien",
       "por favor | (puedes | podrías | puede | podría | quieres | querrías) [por favor] | (quiero | quisiera | querría | queremos | me gustaría | necesito | desearía) [tener]",
-      "(te | le) (importa | importaría) | serías tan amable de | haz el favor de | hazme el favor de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo | podríamos | podemos) tener | que | (dame | danos | ponme | ponnos)",
+      "(te | le) (importa | importaría) | serías tan amable de | haz el favor de | hazme el favor de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo tener | (podríamos | podemos) [tener]) | que | (dame | danos | ponme | ponnos)",
     ],
     closing: [
       "detrás de (mí | nosotros)",
@@ -466,7 +469,7 @@ export const spanish: LanguagePack = {
     ),
   ],
   clauses:
-    "yo mi me tengo tenemos nos está están es son soy estoy hay se él ella hace va sigue siguen queda".split(
+    "yo mi me tengo tenemos nos está están es son soy estoy hay se él ella hace va sigue siguen queda salgo salimos voy vuelvo volvemos debo".split(
       " ",
     ),
   reasons: ["porque", "ya que", "que", "pues"],
@@ -508,14 +511,14 @@ export const spanish: LanguagePack = {
             "(encendido | encendida | encendidos | encendidas | prendido | prendida | activado | activada)",
             "$property (encendido | encendida | activado | activada)",
           ],
-          commands: [`${on} $target`, `${on} $property ${de} $target`],
+          commands: [`${on} $target`, `${on} $property ${de} $target`, `$target ${may} ${on}`],
         },
         off: {
           states: [
             "(apagado | apagada | apagados | apagadas | desactivado | desactivada)",
             "$property (apagado | apagada | desactivado | desactivada)",
           ],
-          commands: [`${off} $target`, `${off} $property ${de} $target`],
+          commands: [`${off} $target`, `${off} $property ${de} $target`, `$target ${may} ${off}`],
         },
       },
       level: {

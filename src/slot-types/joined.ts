@@ -8,7 +8,10 @@ export function isPlaced(expression: TargetExpression): boolean {
   return first.target !== "kind";
 }
 
-/** A list, unless it has both a place and things by their kind: a place would widen it. */
+/**
+ * A list, unless it has both a place and things by their kind: a place would widen it; or something beside
+ * everything, which says no more: "everything and the loft" is "everything in the loft", heard badly.
+ */
 export function joined(
   first: TargetExpression,
   rest: TargetExpression,
@@ -18,6 +21,7 @@ export function joined(
     item.target === "named" && item.holders.every(({ entity }) => isPlace(entity.type));
   // "The ones" of a list are of the kind of what stands beside them.
   if (items.some(({ target }) => target === "ones")) return undefined;
+  if (items.some((item) => item.target === "everything" && !item.place)) return undefined;
   const widens = items.some(isBare) && items.some(({ target }) => target === "kind");
   return widens ? undefined : { target: "list", items };
 }

@@ -66,19 +66,29 @@ export function targetGrammar(writing: Writing, slot: TargetSlot): Pattern {
   const places = define("places", () => placesGrammar(writing, rooms));
   if (slot.narrows !== undefined) return places;
   const takes = takenBy(writing, slot);
-  const all: readonly Nameable[] = [...home.devices.values(), ...home.groups.values(), ...rooms];
-  const named = all.filter(takes);
+  const named = [...home.devices.values(), ...home.groups.values(), ...rooms].filter(takes);
   const key = targetKey(slot);
   const names = define(`${key}-names`, () =>
     withArticle(writing, namesOf(writing, named) ?? nothingToSay),
   );
   if (slot.sort !== undefined) return names;
   const things = define(`${key}-things`, () => thingsGrammar(writing, { takes, names, places }));
-  const join = define("join", () => {
-    const { and, except } = pack.targets;
-    return said([...and, ...except]) ?? nothingToSay;
-  });
-  return define(key, () => sequence(things, optional(sequence(join, ruleNamed(key)))));
+  const { and, except, everything } = pack.targets;
+  const join = define("join", () => said([...and, ...except]) ?? nothingToSay);
+  const but = said(except);
+  const inWords = said(pack.targets.inPlace);
+  const all = sequence(writing.lead && optional(writing.lead), said(everything) ?? nothingToSay);
+  return define(key, () =>
+    choice([
+      sequence(things, optional(sequence(join, ruleNamed(key)))),
+      // Nothing is added to everything.
+      sequence(
+        all,
+        optional(sequence(inWords && optional(inWords), places)),
+        but && optional(sequence(but, ruleNamed(key))),
+      ),
+    ]),
+  );
 }
 
 /** Slots that take the same share their rules. */
@@ -119,10 +129,10 @@ interface Parts {
   places: Pattern;
 }
 
-/** One thing, or several that are named as one: "the lamps in the shop", "everything upstairs". */
+/** One thing, or several that are named as one: "the lamps in the shop". */
 function thingsGrammar(writing: Writing, { takes, names, places }: Parts): Pattern {
   const { home, pack, said } = writing;
-  const { all, both, everything, it, here, there, this: pointed, inPlace } = pack.targets;
+  const { all, both, it, here, there, this: pointed, inPlace } = pack.targets;
   const inWords = said(inPlace);
   const within = optional(sequence(inWords && optional(inWords), places));
   const taken = new Set([...home.devices.values()].filter(takes).map(({ kind }) => kind));
@@ -136,7 +146,6 @@ function thingsGrammar(writing: Writing, { takes, names, places }: Parts): Patte
     names,
     kinds && sequence(many, kinds, within),
     kinds && sequence(many, places, kinds),
-    sequence(said(everything) ?? nothingToSay, within),
     said([...it, ...here, ...there]),
   ]);
   return sequence(writing.lead && optional(writing.lead), named);

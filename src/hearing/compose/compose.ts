@@ -177,10 +177,7 @@ function asOne(
 }
 
 /** Stretches as commands, each of which may lean on the one before it. */
-function inTurn(
-  parting: Parting,
-  stretches: readonly (Stretch & Joined)[],
-): Command[] | undefined {
+function inTurn(parting: Parting, stretches: readonly (Stretch & Joined)[]): Command[] | undefined {
   const commands: Command[] = [];
   for (const stretch of stretches) {
     const before = commands.at(-1);
