@@ -23,7 +23,7 @@ import { firstLanguage } from "../document/said.ts";
 import { parseLocal } from "../time/local.ts";
 import { devicesAbout } from "./compose/about.ts";
 import { compose } from "./compose/compose.ts";
-import type { Composition } from "./compose/parting.ts";
+import type { Command, Composition } from "./compose/parting.ts";
 import { type Concluding, conclude } from "./compose/conclude.ts";
 import { type HearContext, readContext } from "./context.ts";
 import { type Why, explain } from "./explain/why.ts";
@@ -174,15 +174,32 @@ function spokenIn(
   return known;
 }
 
-function concludeAll({ composition, concluding, chosen }: Listening): Conclusion {
+function concludeAll({ utterance, composition, concluding, chosen }: Listening): Conclusion {
   const { commands, other, isOffer, isDoubtful } = composition;
   const first = conclude(concluding, commands);
   if (isOffer) return offered(first);
   // What would be done is asked about; why it cannot be is told as ever.
-  if (isDoubtful && isToDo(first)) {
+  if ((isDoubtful || isStateAsked(utterance, commands)) && isToDo(first)) {
     return concluding.book.offers ? offered(first) : { outcome: "unknown", commands: [] };
   }
   return other ? either(concluding, first, conclude(concluding, other), chosen) : first;
+}
+
+/** "Front door locked?": a thing and its state, written as a question, is no order. */
+function isStateAsked({ text }: Utterance, [command, more]: readonly Command[]): boolean {
+  if (!command || more || !/\?\s*$/u.test(text)) return false;
+  const reading = clearReading(command.understood);
+  const { words, small } = command.understood.utterance;
+  const [first] = words;
+  if (!first || !reading) return false;
+  // Politeness was taken off: "could I have the lamp on?"
+  const isWhole = !/[\p{L}\p{N}]/u.test(text.slice(0, first.start));
+  const thing = small.indexOf(false);
+  return (
+    isWhole &&
+    reading.pattern.origin === "vocabulary" &&
+    reading.fillings.some(({ from, reading: read }) => from === thing && read.read === "target")
+  );
 }
 
 /** What is only offered; what needs the code is not. */

@@ -37,7 +37,7 @@ const very = "zo | erg | heel | echt | behoorlijk";
 function sun(one: string, other: string, sentence: string): SunWords {
   const words = `(${one} | ${other})`;
   return {
-    at: [`bij ${one}`, `(bij | met) ${words}`, sentence],
+    at: [`bij ${one}`, `(bij | met | vanaf) ${words}`, sentence],
     until: [`tot ${one}`, `tot ${words}`],
     before: [`$duration voor ${one}`, `$duration voor ${words}`],
     after: [`$duration na ${one}`, `$duration na ${words}`],
@@ -387,6 +387,7 @@ export const dutch: LanguagePack = {
       "een kier",
       "[een] (stukje | eindje | likje | pietsje | tikkeltje)",
     ],
+    counted: ["(standjes | stapjes | tandjes | stappen)"],
     large: ["veel", "flink"],
   },
   levels: {
@@ -414,6 +415,7 @@ export const dutch: LanguagePack = {
     ],
   },
   fillers: [
+    "ook",
     "ongeveer",
     "circa",
     "even",
@@ -527,6 +529,7 @@ export const dutch: LanguagePack = {
           commands: [
             ...order(adjust, adjusting, "$property (op | naar) $value"),
             "$property [op | naar] $value",
+            "$value (op | voor) $target",
             "(stel) $target in op $value",
             "(stel) $property [van | in | op] $target in op $value",
             "$target op $value instellen",
@@ -554,7 +557,7 @@ export const dutch: LanguagePack = {
           ],
           commands: [
             ...order(adjust, adjusting, "$property [[met] $amount] (hoger | omhoog)"),
-            ...order("verhoog", "verhogen", "$property [met $amount]"),
+            ...order("verhoog", "verhogen", "$property [[met] $amount]"),
             ...order("verhoog", "verhogen", "$target [[met] $amount]"),
             ...order("verhoog", "verhogen", `$property ${van} $target [[met] $amount]`),
             ...order(
@@ -575,7 +578,7 @@ export const dutch: LanguagePack = {
           ],
           commands: [
             ...order(adjust, adjusting, "$property [[met] $amount] (lager | omlaag)"),
-            ...order("verlaag", "verlagen", "$property [met $amount]"),
+            ...order("verlaag", "verlagen", "$property [[met] $amount]"),
             ...order("verlaag | verminder", "verlagen | verminderen", "$target [[met] $amount]"),
             ...order(
               "verlaag | verminder",
@@ -796,8 +799,8 @@ export const dutch: LanguagePack = {
       states: ["[[met] $amount] (warmer | heter)"],
       patterns: [
         "warm $target [$amount] op",
-        "(verhoog) [de] temperatuur [van | in | op | bij] $target [met $amount]",
-        "temperatuur [van | in | op | bij] $target [met $amount] verhogen",
+        "(verhoog) [de] temperatuur [[van | in | op | bij] $target] [[met] $amount]",
+        "temperatuur [[van | in | op | bij] $target] [[met] $amount] verhogen",
         "(draai | zet) $target [[met] $amount] (hoger | omhoog | open)",
         `verhoog [de temperatuur ${of}] $target [${by}]`,
         `maak het [${by}] warmer in $target`,
@@ -807,8 +810,8 @@ export const dutch: LanguagePack = {
     cooler: {
       states: ["[[met] $amount] (kouder | koeler | frisser)"],
       patterns: [
-        "(verlaag) [de] temperatuur [van | in | op | bij] $target [met $amount]",
-        "temperatuur [van | in | op | bij] $target [met $amount] verlagen",
+        "(verlaag) [de] temperatuur [[van | in | op | bij] $target] [[met] $amount]",
+        "temperatuur [[van | in | op | bij] $target] [[met] $amount] verlagen",
         `verlaag [de temperatuur ${of}] $target [${by}]`,
         `maak het [${by}] (kouder | koeler) in $target`,
       ],
@@ -1187,11 +1190,11 @@ export const dutch: LanguagePack = {
       patterns: [
         "(is | zijn | staat | staan | zit | zitten) $target [nog | allemaal] $state",
         "(heb ik | hebben we) $target [nog] $state (gelaten | laten staan)",
-        "(kijk | zeg | check) [me] of $target [nog] $state (is | zijn | staat | staan)",
+        "(kijk | zeg | check) [me] of $target [nog] $state (is | zijn | staat | staan | zit | zitten)",
         "(is | zijn) $target al $state",
-        "(kijk | controleer | zeg me) of $target $state (is | zijn | staat | staan)",
+        "(kijk | controleer | zeg me) of $target $state (is | zijn | staat | staan | zit | zitten)",
         "is er $state (in | op | bij) $target",
-        "(is | zijn | staat | staan) $target $state of (dicht | open | aan | uit | op slot)",
+        "(is | zijn | staat | staan | zit | zitten) $target $state of (dicht | open | aan | uit | op slot)",
         "(heb ik | hebben we | heb je | heeft iemand) $target [nog] $state [gedaan | gezet | gelaten | laten staan | laten zitten]",
       ],
       reply: "",

@@ -48,7 +48,7 @@ function sun(one: string, others: string, does?: string): SunWords {
   const words = `(${one} | ${others})`;
   const sentence = does === undefined ? [] : [`(when | once | as soon as) [the] sun ${does}`];
   return {
-    at: [`at ${one}`, `at ${words}`, ...sentence],
+    at: [`at ${one}`, `(at | from) ${words}`, ...sentence],
     until: [`until ${one}`, `(until | till) ${words}`],
     before: [`$duration before ${one}`, `$duration before ${words}`],
     after: [`$duration after ${one}`, `$duration after ${words}`],
@@ -266,7 +266,7 @@ export const english: LanguagePack = {
     ],
     closing: [
       "(after | behind) (me | us)",
-      "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | when you (have | get) (a chance | a minute | a moment | a second) | quickly | again | cheers | will you | a sec | a second | a moment",
+      "thanks | thank you | too | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | when you (have | get) (a chance | a minute | a moment | a second) | quickly | again | cheers | will you | a sec | a second | a moment",
     ],
   },
   targets: {
@@ -501,6 +501,7 @@ export const english: LanguagePack = {
       "fraction",
       "wee bit",
     ],
+    counted: ["(notches | clicks | steps)"],
     large: ["lot", "much", "way", "far", "good bit"],
   },
   levels: {
@@ -615,6 +616,7 @@ export const english: LanguagePack = {
             say(`${adjust} | ${less} | ${more}`, "$property [up | down] (to | at) $value"),
             say(adjust, "$property (to | at) $value (on | in | for | of) $target"),
             "$property (to | at) $value (on | in | for) $target",
+            "$value (on | in | for) $target",
             "$property [to | at] $value",
           ],
         },

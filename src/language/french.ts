@@ -37,7 +37,7 @@ const very = "si | très | vraiment | tellement | bien";
 /** What the sun does, as a time. */
 function sun(what: string, sentence: string): SunWords {
   return {
-    at: [`au ${what}`, sentence],
+    at: [`au ${what}`, `(à partir du | dès le) ${what}`, sentence],
     until: [`jusqu'au ${what}`],
     before: [`$duration avant le ${what}`],
     after: [`$duration après le ${what}`],
@@ -413,6 +413,7 @@ export const french: LanguagePack = {
       "[un] poil",
       "[un] (chouïa | tantinet | tout petit peu)",
     ],
+    counted: ["crans"],
     large: ["beaucoup", "nettement", "bien"],
   },
   levels: {
@@ -436,6 +437,7 @@ export const french: LanguagePack = {
     ],
   },
   fillers: [
+    "aussi",
     "environ",
     "voir",
     "euh",
@@ -535,6 +537,7 @@ export const french: LanguagePack = {
           commands: [
             `(${adjust} | ${raise} | ${lower}) $property (à | sur) $value`,
             "$property [à] $value",
+            "$value (sur | pour) $target",
             `(${adjust} | ${raise} | ${lower}) $target (à | sur | jusqu'à) $value`,
             `(${adjust} | ${raise} | ${lower}) $property ${de} $target (à | sur | jusqu'à) $value`,
             `$property ${de} $target [à | sur] $value`,
@@ -799,7 +802,7 @@ export const french: LanguagePack = {
         "(fais | faites | faire) chauffer $target [[de | d'] $amount]",
         "(mets | mettez | mettre) [de | d'] $amount de plus",
         "(chauffe | réchauffe | chauffer | réchauffer) [$amount] $target [[de | d'] $amount] [de] [plus]",
-        "(monte | augmente | monter | augmenter) [la] température [de | du | des | d' | dans | à | au] $target [[de | d'] $amount]",
+        "(monte | augmente | monter | augmenter) [$amount] [la] température [[de | du | des | d' | dans | à | au] $target] [[de | d'] $amount]",
         `${turnUp} [la température ${of}] $target [${by}]`,
         `[rends | rendez | chauffe] $target [${by}] plus (chaud | chaude)`,
         "[$amount] plus chaud (dans | à | au) $target",
@@ -815,7 +818,7 @@ export const french: LanguagePack = {
       patterns: [
         "[$amount] (moins chaud | plus frais)",
         "(mets | mettez | mettre) [de | d'] $amount de moins",
-        "(baisse | diminue | baisser | diminuer) [la] température [de | du | des | d' | dans | à | au] $target [[de | d'] $amount]",
+        "(baisse | diminue | baisser | diminuer) [$amount] [la] température [[de | du | des | d' | dans | à | au] $target] [[de | d'] $amount]",
         `${turnDown} [la température ${of}] $target [${by}]`,
         "[$amount] (plus frais | moins chaud) (dans | à | au) $target",
         `(rafraîchis | rafraîchissez | refroidis | refroidissez) $target [${by}]`,

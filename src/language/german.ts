@@ -63,7 +63,7 @@ const very = "so | sehr | echt | ganz schön | ziemlich | richtig";
 /** What the sun does, as a time. */
 function sun(what: string, sentence: string): SunWords {
   return {
-    at: [`bei ${what}`, `(bei | zum | mit) ${what}`, sentence],
+    at: [`bei ${what}`, `(bei | zum | mit | ab) ${what}`, sentence],
     until: [`bis ${what}`, `bis [zum] ${what}`],
     before: [`$duration vor ${what}`, `$duration vor [dem] ${what}`],
     after: [`$duration nach ${what}`, `$duration nach [dem] ${what}`],
@@ -101,11 +101,11 @@ export const german: LanguagePack = {
         value: 0.5,
         said: ["halb", "halbe", "die hälfte", "hälfte", "zur hälfte", "ein halb", "einhalb"],
       },
-      { value: 0.25, said: ["viertel", "ein viertel", "einviertel"] },
-      { value: 0.75, said: ["dreiviertel", "drei viertel"] },
+      { value: 0.25, said: ["viertel", "ein viertel", "einviertel", "einem viertel"] },
+      { value: 0.75, said: ["dreiviertel", "drei viertel", "drei vierteln"] },
       { value: 1.5, said: ["anderthalb"] },
       { value: 1 / 3, said: ["einem Drittel", "drittel", "ein drittel"] },
-      { value: 2 / 3, said: ["zwei drittel", "zweidrittel"] },
+      { value: 2 / 3, said: ["zwei drittel", "zweidrittel", "zwei dritteln"] },
     ],
     fractionJoiners: ["und"],
     fractionEndings: [{ value: 0.5, ending: "einhalb" }],
@@ -236,6 +236,7 @@ export const german: LanguagePack = {
     opening: [
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst | einen Moment hast)",
       "(kann | könnte | würde | mag) (jemand | einer | irgendwer | irgendjemand)",
+      "(kannst | könntest | würdest | magst | willst) du [bitte] | du (kannst | könntest | darfst)",
       "(kannst | könntest | würdest | magst | willst) du [so nett sein und] | (können | könnten | würden) Sie",
       "ich (möchte | will | hätte | brauche | bräuchte) [gern | gerne] [dass du] | wir (möchten | wollen | hätten | brauchen) [gern | gerne]",
       "(sei so gut | sei so lieb | sei so nett | tu mir den Gefallen) [und] | (kann | könnte) ich [gern | gerne] | (können | könnten) wir [gern | gerne]",
@@ -456,6 +457,7 @@ export const german: LanguagePack = {
       "[einen] Spaltbreit",
       "[ein] (Hauch | Stückchen | Quäntchen | Müh)",
     ],
+    counted: ["(Stufen | Stufe | Ticks)"],
     large: ["viel", "deutlich", "sehr viel"],
   },
   levels: {
@@ -485,6 +487,7 @@ export const german: LanguagePack = {
     ],
   },
   fillers: [
+    "auch",
     "ungefähr",
     "etwa",
     "circa",
@@ -621,6 +624,7 @@ export const german: LanguagePack = {
           commands: [
             ...order(adjust, adjusting, "$property [hoch | runter] auf $value"),
             "$property [auf] $value",
+            "$value (auf | bei | für) $target",
             ...order(adjust, adjusting, `$target [${upward} | ${downward}] (auf | bis) $value`),
             ...order(adjust, adjusting, `$target auf $value (${upward} | ${downward})`),
             ...order(
@@ -652,12 +656,12 @@ export const german: LanguagePack = {
           ],
           commands: [
             ...order(adjust, adjusting, `$property [[um] $amount] (${upward})`),
-            ...order("erhöh | erhöhe", "erhöhen", "$property [um $amount]"),
+            ...order("erhöh | erhöhe", "erhöhen", "$property [[um] $amount]"),
             "$property (höher | hoch | rauf)",
             ...order(
               "erhöh | erhöhe | steiger | steigere",
               "erhöhen | steigern",
-              "$target [um $amount]",
+              "$target [[um] $amount]",
             ),
             ...order(
               "erhöh | erhöhe | steiger | steigere",
@@ -690,13 +694,13 @@ export const german: LanguagePack = {
             ...order(
               "senk | senke | verringer | verringere",
               "senken | verringern",
-              "$property [um $amount]",
+              "$property [[um] $amount]",
             ),
             "$property (runter | niedriger)",
             ...order(
               "senk | senke | verringer | verringere | reduzier | reduziere",
               "senken | verringern | reduzieren",
-              "$target [um $amount]",
+              "$target [[um] $amount]",
             ),
             ...order(
               "senk | senke | verringer | verringere | reduzier | reduziere",
@@ -936,8 +940,8 @@ export const german: LanguagePack = {
       patterns: [
         "$target [$amount] (anheizen | aufheizen | vorheizen)",
         "(heiz | heize | wärm | wärme) $target [$amount] [auf | an]",
-        "(erhöh | erhöhe) [die] Temperatur [von | vom | im | in | am | bei] $target [um $amount]",
-        "[die] Temperatur [von | vom | im | in | am | bei] $target [um $amount] erhöhen",
+        "(erhöh | erhöhe) [die] Temperatur [[von | vom | im | in | am | bei] $target] [[um] $amount]",
+        "[die] Temperatur [[von | vom | im | in | am | bei] $target] [[um] $amount] erhöhen",
         `${set} $target (wärmer | heißer) [${by}]`,
         `(erhöhe | erhöh) [die] Temperatur (von | vom | der | des | im | in) $target [${by}]`,
         `(mache | mach) es [${by}] wärmer (in | im | am) $target`,
@@ -947,7 +951,7 @@ export const german: LanguagePack = {
     cooler: {
       states: ["[[um] $amount] (kühler | kälter)"],
       patterns: [
-        "[die] Temperatur [von | vom | im | in | am | bei] $target [um $amount] senken",
+        "[die] Temperatur [[von | vom | im | in | am | bei] $target] [[um] $amount] senken",
         `${set} $target (kühler | kälter) [${by}]`,
         `(senke | senk | verringere | verringer) [die] Temperatur (von | vom | der | des | im | in) $target [${by}]`,
         `(mache | mach) es [${by}] kühler (in | im | am) $target`,

@@ -137,6 +137,7 @@ export const italian: LanguagePack = {
       sunset: {
         at: [
           "al tramonto",
+          "[a partire] dal tramonto",
           "al tramonto del sole",
           "(quando | appena) (tramonta il sole | il sole tramonta | cala il sole)",
         ],
@@ -145,7 +146,7 @@ export const italian: LanguagePack = {
         after: ["$duration dopo il tramonto"],
       },
       dawn: {
-        at: ["all'alba"],
+        at: ["all'alba", "[a partire] dall'alba"],
         until: ["fino all'alba"],
         before: ["$duration prima dell'alba"],
         after: ["$duration dopo l'alba"],
@@ -433,6 +434,7 @@ export const italian: LanguagePack = {
       "[un] (filo | poco poco | pochettino)",
       "appena",
     ],
+    counted: ["(tacche | scatti | gradini)"],
     large: ["molto", "parecchio", "tanto"],
   },
   levels: {
@@ -455,6 +457,7 @@ export const italian: LanguagePack = {
   },
   enclitics: ["lo", "la", "li", "le", "mi", "melo", "mela", "meli", "mele"],
   fillers: [
+    "anche",
     "circa",
     "attimo",
     "attimino",
@@ -557,6 +560,7 @@ export const italian: LanguagePack = {
           commands: [
             `(${adjust} | ${raise} | ${lower}) $property (${a}) $value`,
             "$property [a | al] $value",
+            "$value (su | sul | sulla | per) $target",
             `(${adjust} | ${raise} | ${lower}) $target (${a} | fino a | fino al) $value`,
             `(${adjust} | ${raise} | ${lower}) $property ${di} $target (${a} | fino a | fino al) $value`,
             `$property ${di} $target [${a}] $value`,

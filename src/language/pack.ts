@@ -46,7 +46,8 @@ export interface LanguagePack {
   colours: Readonly<Record<string, Said>>;
   /** By colour temperature in kelvin. */
   warmths: Readonly<Record<string, Said>>;
-  amounts: { small: Said; large: Said; more: string; less: string };
+  /** `counted` are steps of which people say how many: "two notches". */
+  amounts: { small: Said; large: Said; counted?: Said; more: string; less: string };
   /** Named levels of brightness, volume and speed. */
   levels: { least: Said; low: Said; medium: Said; high: Said; full: Said };
   /** What an action is called, where a phrasebook says so. */

@@ -127,6 +127,7 @@ export const spanish: LanguagePack = {
       sunrise: {
         at: [
           "al amanecer",
+          "(desde el | a partir del) amanecer",
           "a la salida del sol",
           "al salir el sol",
           "(cuando | en cuanto) (salga el sol | amanezca)",
@@ -142,6 +143,7 @@ export const spanish: LanguagePack = {
       sunset: {
         at: [
           "al atardecer",
+          "(desde el | a partir del) atardecer",
           "a la puesta de sol",
           "a la puesta del sol",
           "al ponerse el sol",
@@ -411,6 +413,7 @@ export const spanish: LanguagePack = {
       "[un] punto",
       "[un] (pelín | poquitín | pelo | tantito)",
     ],
+    counted: ["(puntos | pasos)"],
     large: ["mucho", "bastante"],
   },
   levels: {
@@ -435,6 +438,7 @@ export const spanish: LanguagePack = {
   },
   enclitics: ["lo", "la", "los", "las", "me", "melo", "mela", "melos", "melas"],
   fillers: [
+    "también",
     "aproximadamente",
     "eh",
     "em",
@@ -532,6 +536,7 @@ export const spanish: LanguagePack = {
             `(${adjust} | ${raise} | ${lower}) $property (a | al) $value`,
             `(${adjust}) $property en $value`,
             "$property [a | al] $value",
+            "$value (en | para) $target",
             `(${adjust}) $target (a | al | en | hasta) $value`,
             `(${raise} | ${lower}) $target (a | al | hasta) $value`,
             `(${adjust}) $property ${de} $target (a | al | en | hasta) $value`,

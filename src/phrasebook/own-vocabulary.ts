@@ -14,7 +14,7 @@ import { given } from "../source/given.ts";
 import { ownOf } from "../source/own.ts";
 import type { IntentDefinition } from "./definition/intents.ts";
 import type { Framed } from "./frames.ts";
-import { sayings } from "./shipped.ts";
+import { amountWords, sayings } from "./shipped.ts";
 
 /** An intent for a property or an action of the phrasebook's own. */
 export interface OwnIntent {
@@ -154,11 +154,7 @@ function withWords(
 ): LevelSlot {
   if (slot.type === "duration" || typeof slot.default !== "number") return slot;
   const half = Math.max(1, Math.round(slot.default / 2 / multipleOf)) * multipleOf;
-  const values = {
-    [String(half)]: sayings(packs, (pack) => pack.amounts.small),
-    [String(slot.default * 2)]: sayings(packs, (pack) => pack.amounts.large),
-  };
-  return { ...slot, values };
+  return { ...slot, values: amountWords(packs, half, slot.default * 2) };
 }
 
 /** The slot for a number of a property: what it counts decides what may be said for it. */

@@ -137,18 +137,36 @@ export function sayings(
   return Object.fromEntries(packs.map((pack) => [pack.language, [...pick(pack)]]));
 }
 
+/** Words for amounts: "a bit", several of it where it is counted, and "a lot". */
+export function amountWords(
+  packs: readonly LanguagePack[],
+  bit: number,
+  lot: number,
+): Record<string, Record<string, string[]>> {
+  const values: Record<string, Record<string, string[]>> = {};
+  for (const count of [2, 3, 4]) {
+    values[String(bit * count)] = sayings(packs, ({ amounts, numbers }) =>
+      (amounts.counted ?? []).map((steps) => `${numbers.cardinal(count)} ${steps}`),
+    );
+  }
+  const counted = values[String(lot)];
+  values[String(lot)] = sayings(packs, ({ amounts, language }) => [
+    ...amounts.large,
+    ...(counted?.[language] ?? []),
+  ]);
+  return { ...values, [String(bit)]: sayings(packs, (pack) => pack.amounts.small) };
+}
+
 /** How much more or less is meant, with the words for "a bit" and "a lot". */
 export function amountSlots(packs: readonly LanguagePack[], { temperature }: SpeechUnits) {
-  const small = sayings(packs, (pack) => pack.amounts.small);
-  const large = sayings(packs, (pack) => pack.amounts.large);
   const degrees = temperature === "celsius" ? 1 : 2;
   const slot = (
     type: "percent" | "temperature" | "colour-temperature",
-    [low, usual, high]: number[],
+    [low, usual, high]: readonly [number, number, number],
   ): SlotDefinition => ({
     type,
     default: usual,
-    values: { [String(low)]: small, [String(high)]: large },
+    values: amountWords(packs, low, high),
   });
   return {
     steps: slot("percent", [10, 20, 40]),
