@@ -801,7 +801,7 @@ export const italian: LanguagePack = {
         "temperatura [di | del | della | dell' | in | nel | nella] $target a $degrees",
         "$target temperatura [a] $degrees",
         `${set} [la] temperatura ${of} $target ${to} $degrees`,
-        `${set} $degrees ${in_} $target`,
+        `[${set}] $degrees ${in_} $target`,
       ],
       reply: "{$target} a {$degrees} gradi.",
     },

@@ -326,8 +326,17 @@ export const spanish: LanguagePack = {
   states: {
     on: ["encendido", "encendida", "encendidos", "encendidas"],
     off: ["apagado", "apagada", "apagados", "apagadas"],
-    open: ["abierto", "abierta", "abiertos", "abiertas", "subida"],
-    closed: ["cerrado", "cerrada", "cerrados", "cerradas", "bajada"],
+    open: ["abierto", "abierta", "abiertos", "abiertas", "subido", "subida", "subidos", "subidas"],
+    closed: [
+      "cerrado",
+      "cerrada",
+      "cerrados",
+      "cerradas",
+      "bajado",
+      "bajada",
+      "bajados",
+      "bajadas",
+    ],
     locked: [
       "cerrada con llave",
       "cerrado con llave",
