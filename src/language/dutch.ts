@@ -447,7 +447,7 @@ export const dutch: LanguagePack = {
     "ons",
   ],
   hedges: [
-    ..."blijf zonsondergang zonsopgang schemering niet geen nooit niets nergens zonder noch bijna liever".split(
+    ..."blijf zonsondergang zonsopgang schemering niet geen niemand nooit niets nergens zonder noch bijna liever".split(
       " ",
     ),
     ..."als wanneer zodra terwijl voordat nadat totdat tot of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(

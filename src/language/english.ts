@@ -217,7 +217,7 @@ export const english: LanguagePack = {
     "anyway",
   ],
   hedges: [
-    ..."sunset sunrise dusk dawn nightfall not no never none nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
+    ..."sunset sunrise dusk dawn nightfall not no never none nobody nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
       " ",
     ),
     ..."if unless when whenever while until till before after once whether should would could might may suppose supposing imagine pretend wish hope wonder remember remind forget forgot almost nearly".split(

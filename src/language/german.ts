@@ -525,7 +525,7 @@ export const german: LanguagePack = {
     "übrigens",
   ],
   hedges: [
-    ..."sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keines nie niemals nichts nirgends ohne weder stopp statt anstatt lieber fast beinahe".split(
+    ..."sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keiner keines niemand nie niemals nichts nirgends ohne weder stopp statt anstatt lieber fast beinahe".split(
       " ",
     ),
     ..."wenn falls ob sobald solange während bevor nachdem bis als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(

@@ -91,7 +91,10 @@ export function beside(
   };
   const marks = marksIn(engine, utterance);
   for (const { from, end } of marks) {
-    const one = between(0, 0, from, end) ?? between(from, end, count, count);
+    // A word that begins a reason parts off what comes after it: "tengo que apagar la luz" is no remark.
+    const isPause = from === end;
+    const one =
+      between(0, 0, from, end) ?? (isPause ? between(from, end, count, count) : undefined);
     if (one) return one;
     for (const next of marks) {
       const inner = next.from > end ? between(from, end, next.from, next.end) : undefined;
