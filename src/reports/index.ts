@@ -145,13 +145,11 @@ export function printTimeline(name: string, log: readonly LogEntry[], paint = pl
 }
 
 /** What phrases are taken for by a recogniser that is held to what can be said, the worst first. */
-export function printMishearings(
-  { mishearings, confusions }: Omit<MishearingPage, "alikes">,
-  paint = plain,
-): string {
-  return madeOf("list of what is misheard", () =>
-    mishearingReport.printMishearings(mishearings, confusions, paint),
-  );
+export function printMishearings(found: Omit<MishearingPage, "alikes">, paint = plain): string {
+  return madeOf("list of what is misheard", () => {
+    const { mishearings, confusions } = found;
+    return mishearingReport.printMishearings(mishearings, confusions, paint);
+  });
 }
 
 /** The same with a map of names by sound, as one HTML page that needs nothing beside it. */

@@ -34,6 +34,14 @@ export interface SheetThing {
   ask: readonly string[];
 }
 
+function noRisk(): number {
+  return 0;
+}
+
+function isFunction(value: unknown): boolean {
+  return typeof value === "function";
+}
+
 /** Phrases and questions of one thing that are told. */
 const [mostSaid, mostAsked] = [4, 1];
 
@@ -42,11 +50,11 @@ const [mostSaid, mostAsked] = [4, 1];
  *
  * @param risk How likely a phrase is taken for something worse: what is safest comes first.
  */
-export function sheetOf(of: Book, tag?: string, risk: (phrase: string) => number = () => 0): Sheet {
+export function sheetOf(of: Book, tag?: string, risk: (phrase: string) => number = noRisk): Sheet {
   const book = asBook(of);
   const language = homeLanguage(book, textOf(tag));
   const devices = listSayable(book, language).filter(({ voice }) => voice !== "barred");
-  const safest = createWordings(book, language, risk);
+  const safest = createWordings(book, language, isFunction(risk) ? risk : noRisk);
   const thing = ({ id, name, voice, phrases, questions }: SayableDevice): SheetThing => {
     const say = phrases.slice(0, mostSaid).map((phrase) => safest(phrase, { id, name }));
     return { name, voice, say, ask: questions.slice(0, mostAsked) };
