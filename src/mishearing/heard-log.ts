@@ -80,10 +80,14 @@ function readEntries(book: Book, source: SourceText): HeardLog {
     }
     return [{ text, language, ...given({ at, time: local, did }), position }];
   });
-  if (rows.length > 0 && rows.every(({ cells }) => cells.text === undefined)) {
+  if (rows.length > 0 && !rows.some(({ names }) => names.some(isOfText))) {
     problems.push(withoutText(rows, source.path));
   }
   return { entries, problems };
+}
+
+function isOfText(name: string): boolean {
+  return columns.text.some((each) => each === name);
 }
 
 function withoutText(rows: readonly Row[], file: string): Finding {
