@@ -41,14 +41,14 @@ if ! command -v mosquitto >/dev/null || ! command -v curl >/dev/null || ! comman
   fi
 fi
 
-# The compiler of grammars of a real recogniser.
-if ! command -v sphinx_jsgf2fsg >/dev/null; then
+# The compiler of grammars of a real recogniser, and the W3C's own definition of grammars in XML.
+if ! command -v sphinx_jsgf2fsg >/dev/null || ! [ -d /usr/share/xml/w3c-sgml-lib ]; then
   if [ "$(id -u)" -eq 0 ] && command -v apt-get >/dev/null; then
-    echo "Installing sphinxbase-utils, which reads exported grammars in the tests."
+    echo "Installing sphinxbase-utils and w3c-sgml-lib, which exported grammars are held to in the tests."
     apt-get update -qq
-    DEBIAN_FRONTEND=noninteractive apt-get install -y -qq sphinxbase-utils >/dev/null
+    DEBIAN_FRONTEND=noninteractive apt-get install -y -qq sphinxbase-utils w3c-sgml-lib >/dev/null
   else
-    echo "The tests of grammars need sphinx_jsgf2fsg: apt-get install sphinxbase-utils" >&2
+    echo "The tests of grammars need sphinx_jsgf2fsg and the W3C's definitions: apt-get install sphinxbase-utils w3c-sgml-lib" >&2
     exit 2
   fi
 fi

@@ -1,5 +1,5 @@
-import { execFileSync } from "node:child_process";
-import { mkdtempSync, readFileSync } from "node:fs";
+import { execFileSync, spawnSync } from "node:child_process";
+import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { describe, expect, test } from "vitest";
@@ -91,4 +91,22 @@ describe("the grammar of the demo is taken by a recogniser as it is", () => {
     expect(takes(small, ["turn", "on", "the", "till", "lamp"])).toBe(true);
     expect(takes(small, ["turn", "on", "the", "wheel", "lamp"])).toBe(false);
   });
+});
+
+/** What the W3C publishes with VoiceXML 2.0, of which the elements of SRGS 1.0 are a part. */
+const definition = "/usr/share/xml/w3c-sgml-lib/schema/dtd/REC-voicexml20-20040316/vxml.dtd";
+
+test.each(["en-GB", "de-DE"])("in XML it is valid by the definition of the W3C: %s", (language) => {
+  const path = exported("srgs-xml", join(folder, `${language}.xml`), "--language", language);
+  // Within a document of VoiceXML a grammar has no namespace of its own, and there is only that definition.
+  const namespace = ' xmlns="http://www.w3.org/2001/06/grammar"';
+  const text = readFileSync(path, "utf8");
+  expect(text).toContain(namespace);
+  const validate = (source: string) => {
+    writeFileSync(path, source);
+    return spawnSync("xmllint", ["--noout", "--dtdvalid", definition, path], { encoding: "utf8" });
+  };
+  const plain = text.replace(namespace, "");
+  expect(validate(plain)).toMatchObject({ stderr: "", status: 0 });
+  expect(validate(plain.replace("<item", '<item times="2"')).stderr).toContain("validity error");
 });

@@ -227,7 +227,10 @@ function createUses() {
   };
 }
 
+/** The least that is written: a weight has no exponent (SRGS 1.0, section 2.4.1). */
+const least = 0.00001;
+
 /** Two figures are as much as so few phrases tell. */
 function rounded(share: number): number {
-  return Number(share.toPrecision(2));
+  return Math.max(least, Number(share.toPrecision(2)));
 }
