@@ -14,7 +14,7 @@ import { given } from "../source/given.ts";
 import { ownOf } from "../source/own.ts";
 import type { IntentDefinition } from "./definition/intents.ts";
 import type { Framed } from "./frames.ts";
-import { amountWords, sayings } from "./shipped.ts";
+import { amountWords } from "./shipped.ts";
 
 /** An intent for a property or an action of the phrasebook's own. */
 export interface OwnIntent {
