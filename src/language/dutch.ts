@@ -486,6 +486,10 @@ export const dutch: LanguagePack = {
       "(kan | kunnen | zou | zouden) $target [weer | helemaal] $state (zijn | worden | kunnen)",
       `dat $target [weer | helemaal] $state (${ending})`,
     ],
+    of: [
+      `$property ${van} $target $state`,
+      `$property ${van} $target (${should}) $state [staan | zijn | blijven | worden]`,
+    ],
     more: ["$state", "(kan | mag | moet) het $state", "$state (bij | op) $target"],
     deed: [
       "zeg [tegen] $target dat (hij | ze | het) (moet | mag) $verb",
@@ -607,6 +611,8 @@ export const dutch: LanguagePack = {
             ...order(adjust, adjusting, "$target $property (op | naar) $value"),
             ...order("kies | selecteer", "kiezen | selecteren", `$property $value ${van} $target`),
             `$property ${van} $target [op | naar] $value`,
+            ...order(adjust, adjusting, "$property (op | naar) $value"),
+            "$property [op | naar] $value",
           ],
         },
       },

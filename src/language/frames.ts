@@ -38,6 +38,8 @@ export interface Frames {
   besides: Said;
   /** Around `$target` and `$state`: "$target $state", "make sure $target is $state". */
   state: Said;
+  /** Around `$property`, `$target` and `$state`, what a property shall be: "$property of $target should be $state". */
+  of?: Said;
   /** Around a `$state` that is more or less of something at hand, which nothing names: "make it $state". */
   more: Said;
   /** Around `$target` and `$verb`, what it shall do: "let $target $verb". */

@@ -495,6 +495,7 @@ export const french: LanguagePack = {
       `$target (${should}) [être | rester | passer | aller] $state`,
       "que $target (soit | soient | reste | restent | est | sont) $state",
     ],
+    of: [`$property ${de} $target [(${should}) [être | rester | passer]] $state`],
     more: ["$state $target", "$state", `(${put}) $state`, "$state (pour | à | sur) $target"],
     deed: [
       "(dis | dites) (à | au | aux) $target (de | d') $verb",
@@ -587,6 +588,8 @@ export const french: LanguagePack = {
             `(choisis | choisissez | choisir | sélectionne | prends) $property $value ${de} $target`,
             `$property ${de} $target [en | sur | à] $value`,
             `$property $value ${de} $target`,
+            `(${adjust}) $property (en | sur | à) $value`,
+            "$property [en | sur | à] $value",
           ],
         },
       },

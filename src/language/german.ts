@@ -565,6 +565,10 @@ export const german: LanguagePack = {
       "(kann | könnte | können | könnten) $target [wieder | ganz] $state (sein | werden | bleiben)",
       `${mind} $target [wieder | ganz] $state zu (machen | schalten | stellen | drehen | lassen)`,
     ],
+    of: [
+      `$property ${of} $target $state`,
+      `$property ${of} $target (${should}) $state [sein | stehen | bleiben | werden]`,
+    ],
     more: [
       "$state",
       "$state (bei | an) $target",
@@ -738,6 +742,8 @@ export const german: LanguagePack = {
             "(schalt | schalte | stell | stelle) $target auf $value um",
             ...order("wähl | wähle | nimm", "wählen | nehmen", `$property $value ${of} $target`),
             `$property ${of} $target [auf] $value`,
+            ...order(adjust, adjusting, "$property auf $value"),
+            "$property [auf] $value",
           ],
         },
       },

@@ -521,6 +521,7 @@ export const italian: LanguagePack = {
       "(può | possono | potrebbe | potrebbero) $target (essere | stare | diventare) $state",
       "che $target (sia | siano | resti | restino | è | sono | stia) $state",
     ],
+    of: [`$property ${di} $target [(${should}) [essere | stare | restare]] $state`],
     more: [
       "$state $target",
       "$state",
@@ -611,6 +612,8 @@ export const italian: LanguagePack = {
             `(scegli | scelga | scegliere | seleziona | selezionare | imposta) $property $value ${di} $target`,
             `$property ${di} $target [${a}] $value`,
             `$property $value ${di} $target`,
+            `(${adjust}) $property (${a}) $value`,
+            `$property [${a}] $value`,
           ],
         },
       },

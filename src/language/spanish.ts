@@ -509,6 +509,7 @@ export const spanish: LanguagePack = {
       "(puede | pueden | podría | podrían) $target (estar | quedar | ponerse) $state",
       "que $target (esté | estén | quede | queden | está | están | se quede) $state",
     ],
+    of: [`$property ${de} $target [(${should}) [estar | ser | quedar | ponerse]] $state`],
     more: ["$state $target", "$state", `(${put}) $state`, "$state (en | para) $target"],
     deed: [
       "(dile | diga | di) (a | al) $target que $verb",
@@ -601,6 +602,8 @@ export const spanish: LanguagePack = {
             `(elige | elija | elegir | selecciona | seleccionar | pon) $property $value ${de} $target`,
             `$property ${de} $target [en | a] $value`,
             `$property $value ${de} $target`,
+            `(${adjust}) $property (en | a) $value`,
+            "$property [en | a] $value",
           ],
         },
       },

@@ -31,12 +31,24 @@ export function patternsOf(
     });
   const all = [...states, ...fitting(form?.states)];
   const stated = all.length === 0 ? [] : around(pack.frames.state, "$state", group(all));
+  const owned = ofProperties(pack, framed).map((text) =>
+    text.replace("$property", group(words)).replaceAll("$value", value),
+  );
   const isMore = framed?.sort === "level" && framed.form !== "to";
   const more = isMore && states.length > 0 ? around(pack.frames.more, "$state", group(states)) : [];
   // What an action is called is done as well.
   const done = framed?.sort === "action" ? fitting(pack.frames.deed) : deedsIn(pack.frames, deeds);
   // What is said of every property comes first: people know it from elsewhere.
-  return [...fitting(form?.commands), ...patterns, ...done, ...stated, ...more];
+  return [...fitting(form?.commands), ...patterns, ...done, ...stated, ...owned, ...more];
+}
+
+/** What a property of a thing shall be, whether or not that may be said of the thing alone. */
+function ofProperties(pack: LanguagePack, framed: Framed | undefined): string[] {
+  const { of = [] } = pack.frames;
+  if (!framed || framed.form === "up" || framed.form === "down") return [];
+  if (wordsFor(pack, framed).length === 0) return [];
+  const states = formOf(pack, framed).states.filter((text) => !text.includes("$property"));
+  return states.length === 0 ? [] : around(of, "$state", group(states));
 }
 
 function deedsIn({ deed }: Frames, deeds: readonly string[]): string[] {
