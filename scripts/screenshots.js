@@ -1,5 +1,5 @@
-// Takes the pictures of docs/screenshots from the demo: the pages in Chromium, the commands as
-// they print. Needs Chromium, and for the commands Xvfb, xterm and ImageMagick.
+// Takes the pictures of docs/screenshots from the demo, or those that are named: the pages in Chromium, the
+// commands as they print. Needs Chromium, and for the commands Xvfb, xterm and ImageMagick.
 import { execFileSync, spawn } from "node:child_process";
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -9,6 +9,8 @@ import { chromium } from "playwright-core";
 import { preview } from "vite";
 
 const folder = "docs/screenshots";
+const only = process.argv.slice(2);
+const isWanted = (picture) => only.length === 0 || only.includes(picture);
 
 /** Pictures of a built example in the browser. */
 async function example(name, take) {
@@ -24,6 +26,7 @@ async function example(name, take) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`http://127.0.0.1:${server.httpServer.address().port}/`);
   const shot = async (picture) => {
+    if (!isWanted(picture)) return;
     await sleep(700);
     await page.screenshot({ path: `${folder}/${picture}.png` });
   };
@@ -86,6 +89,7 @@ async function pages() {
 
 /** A command in a terminal window of 100 columns, on a screen of its own. */
 async function terminal(name, command, rows, wait = 7000) {
+  if (!isWanted(name)) return;
   const display = ":97";
   const screen = spawn("Xvfb", [display, "-screen", "0", "1280x800x24"], { stdio: "ignore" });
   await sleep(1500);
@@ -184,10 +188,11 @@ await pages();
 await terminal("hear", call('hear "please set the extractor to sixty percent"'), 17);
 await terminal("hear-unknown", call('hear "extractr to sixty"'), 12);
 await terminal("coverage", `${call("test --coverage")} | tail -22`, 24);
-await failing();
-await changed();
+if (["failure", "page", "painted"].some(isWanted)) await failing();
+if (isWanted("compare")) await changed();
 await terminal("sayable", `${call("sayable")} | head -40`, 42);
-await terminal("mishear", `${call("mishear --language en --remedies 3")} | head -40`, 42, 60_000);
+const mishear = call("mishear --language en --within 1 --remedies 4 2>/dev/null");
+await terminal("mishear", `FORCE_COLOR=1 ${mishear} | head -40`, 42, 90_000);
 await terminal("day", call('day --script "a damp Friday"'), 44);
 await terminal(
   "run",
