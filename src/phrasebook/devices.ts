@@ -1,7 +1,7 @@
 import type { Cursor } from "../document/cursor.ts";
 import { readNames } from "../document/said.ts";
 import type { Device } from "../model/home.ts";
-import type { Kind } from "../model/kinds.ts";
+import { type Kind, kinds } from "../model/kinds.ts";
 import type { DataSchema, Value } from "../model/property.ts";
 import { converted, rounded, toldUnit, unitNamed } from "../model/units.ts";
 import { withArticle } from "../source/article.ts";
@@ -41,6 +41,7 @@ export function readDevice(
 /** Reads a kind of the phrasebook's own: data in the words of Web of Things. */
 export function readKind(entry: Cursor<KindDefinition>): Kind {
   const { id, value } = entry;
+  for (const key of ["properties", "optional"] as const) checkSwitched(entry.given(key));
   const properties = (written: KindDefinition["properties"]): Record<string, DataSchema> =>
     Object.fromEntries(
       Object.entries(written ?? {}).map(([name, own]) => [name, merge(undefined, own)]),
@@ -58,6 +59,23 @@ export function readKind(entry: Cursor<KindDefinition>): Kind {
       bulk: value.bulk,
     }),
   };
+}
+
+/** Properties that ship as on and off, which people say of them. */
+const switched: ReadonlySet<string> = new Set(
+  Object.values(kinds).flatMap(({ properties, optional }) =>
+    Object.entries({ ...properties, ...optional }).flatMap(([name, { enum: values }]) =>
+      values?.join() === "on,off" ? name : [],
+    ),
+  ),
+);
+
+function checkSwitched(written: Cursor<KindDefinition["properties"]> | undefined): void {
+  for (const [name, { type }] of Object.entries(written?.value ?? {})) {
+    if (type !== "boolean" || !switched.has(name)) continue;
+    const message = `"${name}" is on or off where it is spoken of, and not true or false`;
+    written?.report("wrong-value", message, "write enum: [on, off], or give it a name of its own");
+  }
 }
 
 const none: readonly string[] = [];

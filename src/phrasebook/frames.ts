@@ -32,7 +32,7 @@ export function patternsOf(
   const all = [...states, ...fitting(form?.states)];
   const stated = all.length === 0 ? [] : around(pack.frames.state, "$state", group(all));
   const owned = ofProperties(pack, framed).map((text) =>
-    text.replace("$property", group(words)).replaceAll("$value", value),
+    text.replaceAll("$property", group(words)).replaceAll("$value", value),
   );
   const isMore = framed?.sort === "level" && framed.form !== "to";
   const more = isMore && states.length > 0 ? around(pack.frames.more, "$state", group(states)) : [];
