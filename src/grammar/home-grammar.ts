@@ -264,9 +264,10 @@ function fillersOf(pack: LanguagePack): Fillers {
     const [first] = soundsOf(text);
     return first?.sort === "vowel" || first?.manner === "nasal";
   };
+  const isSyllable = (text: string): boolean => soundsOf(text).some(({ sort }) => sort === "vowel");
   const isShort = (text: string): boolean => soundsOf(text).length <= fewSounds;
   fillers = {
-    short: pack.fillers.filter((text) => isShort(text) && !isHummed(text)),
+    short: pack.fillers.filter((text) => isShort(text) && isSyllable(text) && !isHummed(text)),
     long: pack.fillers.filter((text) => !isShort(text)),
   };
   spokenFillers.set(pack, fillers);
