@@ -266,7 +266,7 @@ export const english: LanguagePack = {
     ],
     closing: [
       "(after | behind) (me | us)",
-      "thanks | thank you | too | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | when you (have | get) (a chance | a minute | a moment | a second) | quickly | again | cheers | will you | a sec | a second | a moment",
+      "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | when you (have | get) (a chance | a minute | a moment | a second) | quickly | again | cheers | will you | a sec | a second | a moment",
     ],
   },
   targets: {
@@ -622,7 +622,7 @@ export const english: LanguagePack = {
             say(`${adjust} | ${less} | ${more}`, "$property [up | down] (to | at) $value"),
             say(adjust, "$property (to | at) $value (on | in | for | of) $target"),
             "$property (to | at) $value (on | in | for) $target",
-            "$value (on | in | for) $target",
+            "(give me | give us | let me have) $value (on | in | for) $target",
             "$property [to | at] $value",
           ],
         },
