@@ -1,8 +1,8 @@
 import type { LanguagePack } from "../language/pack.ts";
 import { splitWords } from "../language/words.ts";
+import { createBeginnings } from "../pattern/beginning.ts";
 import { choice, optional, sequence, words } from "../pattern/build.ts";
 import { parsePattern } from "../pattern/parse.ts";
-import { canBeSilent } from "../pattern/silent.ts";
 import type { Pattern } from "../pattern/tree.ts";
 
 /**
@@ -76,32 +76,11 @@ function nounsIn({ language, properties, levels, amounts }: LanguagePack): Reado
     amounts.small,
     amounts.large,
   ].flat();
+  const beginningOf = createBeginnings(() => undefined);
   return new Set(
     said.flatMap((text) => {
       const parsed = parsePattern(text, { language });
-      return parsed.ok ? firstWords(parsed.pattern) : [];
+      return parsed.ok ? [...beginningOf(parsed.pattern).first] : [];
     }),
   );
-}
-
-/** Words that a pattern may begin with, but for those of what it refers to. */
-function firstWords(tree: Pattern): string[] {
-  switch (tree.type) {
-    case "words":
-      return tree.words.slice(0, 1);
-    case "choice":
-      return tree.options.flatMap((option) => firstWords(option.pattern));
-    case "repeat":
-      return firstWords(tree.item);
-    case "sequence": {
-      const said: string[] = [];
-      for (const item of tree.items) {
-        said.push(...firstWords(item));
-        if (!canBeSilent(item, () => undefined)) break;
-      }
-      return said;
-    }
-    default:
-      return [];
-  }
 }

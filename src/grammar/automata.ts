@@ -8,8 +8,8 @@ import {
 } from "../automaton/network.ts";
 import { type StateSet, createSets } from "../automaton/sets.ts";
 import { createLexicon } from "../lexicon/lexicon.ts";
+import { createBeginnings } from "../pattern/beginning.ts";
 import type { Grammar } from "../pattern/grammar.ts";
-import { canBeSilent } from "../pattern/silent.ts";
 import type { Pattern } from "../pattern/tree.ts";
 
 /** One rule of a grammar as a deterministic automaton with the fewest states; it begins at 0. */
@@ -197,8 +197,8 @@ function automatonOf(
     }
     const ends = new Set(set.accepting.map((state) => options[ruleOf(network, state)]?.part ?? ""));
     if (isWithin && set === sets.start) {
-      const silent = options.filter(({ tree }) => canBeSilent(tree, patternOf));
-      for (const { part } of silent) ends.add(part);
+      const beginningOf = createBeginnings(patternOf);
+      for (const { part, tree } of options) if (beginningOf(tree).silent) ends.add(part);
     }
     states.push({ arcs, ends: [...ends].sort() });
   }

@@ -1,3 +1,4 @@
+import { createBeginnings } from "../pattern/beginning.ts";
 import type { Grammar } from "../pattern/grammar.ts";
 import type { Choice, Option, Pattern, Repeat } from "../pattern/tree.ts";
 
@@ -40,7 +41,8 @@ const nowhere: Ends = new Map();
 
 /** Makes what tells the uses of a phrase in one of the ways in which a grammar has it. */
 function createUseReader({ root, rules }: Grammar): (words: readonly string[]) => Use[] {
-  const beginnings = createBeginnings({ rules });
+  // Most patterns cannot begin with a word that is at hand, and need not be looked into.
+  const beginnings = createBeginnings((name) => rules.get(name)?.pattern);
   return (words) => {
     const known = new Map<Pattern, (Ends | undefined)[]>();
     const endsOf = (pattern: Pattern, at: number): Ends => {
@@ -48,10 +50,11 @@ function createUseReader({ root, rules }: Grammar): (words: readonly string[]) =
       if (!silent && !first.has(words[at] ?? "")) return nowhere;
       let row = known.get(pattern);
       if (!row) known.set(pattern, (row = []));
+      const before = row[at];
+      if (before) return before;
       // A rule that leads back to itself without a word leads nowhere.
-      row[at] ??= nowhere;
-      if (row[at] === nowhere) row[at] = find(pattern, at);
-      return row[at];
+      row[at] = nowhere;
+      return (row[at] = find(pattern, at));
     };
     const find = (pattern: Pattern, at: number): Ends => {
       switch (pattern.type) {
@@ -122,60 +125,6 @@ function usesIn(way: Way): Use[] {
     waiting.push(...parts);
   }
   return found;
-}
-
-/** What a pattern may begin with, and whether it may say nothing. */
-interface Beginning {
-  first: ReadonlySet<string>;
-  silent: boolean;
-}
-
-const unknown: Beginning = { first: new Set(), silent: false };
-
-/** Most patterns cannot begin with a word that is at hand, and need not be looked into. */
-function createBeginnings({ rules }: Pick<Grammar, "rules">): (pattern: Pattern) => Beginning {
-  const known = new Map<Pattern, Beginning>();
-  const joined = (parts: readonly Beginning[]): ReadonlySet<string> =>
-    new Set(parts.flatMap(({ first }) => [...first]));
-  const beginningOf = (pattern: Pattern): Beginning => {
-    let beginning = known.get(pattern);
-    if (!beginning) {
-      known.set(pattern, unknown);
-      known.set(pattern, (beginning = find(pattern)));
-    }
-    return beginning;
-  };
-  const find = (pattern: Pattern): Beginning => {
-    switch (pattern.type) {
-      case "words":
-        return { first: new Set(pattern.words.slice(0, 1)), silent: pattern.words.length === 0 };
-      case "nothing":
-        return { first: new Set(), silent: true };
-      case "sequence": {
-        const parts: Beginning[] = [];
-        for (const item of pattern.items) {
-          parts.push(beginningOf(item));
-          if (parts.at(-1)?.silent !== true) break;
-        }
-        return { first: joined(parts), silent: parts.every(({ silent }) => silent) };
-      }
-      case "choice": {
-        const parts = pattern.options.map((option) => beginningOf(option.pattern));
-        return { first: joined(parts), silent: parts.some(({ silent }) => silent) };
-      }
-      case "repeat": {
-        const { first, silent } = beginningOf(pattern.item);
-        return { first, silent: silent || pattern.minimum === 0 };
-      }
-      case "reference": {
-        const rule = rules.get(pattern.name)?.pattern;
-        return rule ? beginningOf(rule) : unknown;
-      }
-      default:
-        return unknown;
-    }
-  };
-  return beginningOf;
 }
 
 /** Counts what phrases use, and writes it into patterns as weights. */

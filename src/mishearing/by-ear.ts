@@ -31,8 +31,31 @@ function arranged(alikes: readonly SoundAlike[]): SoundName[] {
   return [...order].flatMap((key) => all.get(key) ?? []);
 }
 
+/** Makes what finds the pair of two names, whichever is said first; the nearest where there are several. */
+export function pairUp(
+  alikes: readonly SoundAlike[],
+): (one: SoundName, other: SoundName) => SoundAlike | undefined {
+  return madeOf("list of names that sound alike", () => {
+    const pairs = new Map<string, SoundAlike>();
+    for (const pair of alikes) {
+      const keys = [keyOf(pair.spoken), keyOf(pair.taken)];
+      for (const key of [keys.join(""), keys.reverse().join("")]) {
+        if (!pairs.has(key)) pairs.set(key, pair);
+      }
+    }
+    return (one, other) => pairs.get(keyOf(one) + keyOf(other));
+  });
+}
+
+/** How near two names are on a map of them: 1 for those that sound most alike, to 4. */
+export function shadeOf({ distance }: Pick<SoundAlike, "distance">): 1 | 2 | 3 | 4 {
+  if (distance < 0.3) return 1;
+  if (distance < 0.6) return 2;
+  return distance < 0.9 ? 3 : 4;
+}
+
 /** What tells one name of a home from all others. */
-export function keyOf({ of, id, text, language }: SoundName): string {
+function keyOf({ of, id, text, language }: SoundName): string {
   return JSON.stringify([of, id, text, language]);
 }
 

@@ -5,7 +5,7 @@ export {
   type SoundName,
   findSoundAlikes,
 } from "./alike.ts";
-export { arrangeByEar, confusionsBetween } from "./by-ear.ts";
+export { arrangeByEar, confusionsBetween, pairUp, shadeOf } from "./by-ear.ts";
 export { type Confusion, confusionsIn } from "./confusions.ts";
 export type { Differing } from "./difference.ts";
 export {

@@ -1,5 +1,5 @@
 import type { SoundAlike, SoundName } from "../mishearing/alike.ts";
-import { arrangeByEar, keyOf } from "../mishearing/by-ear.ts";
+import { arrangeByEar, pairUp, shadeOf } from "../mishearing/by-ear.ts";
 import type { Mishearing } from "../mishearing/mishearings.ts";
 import { type Position, printPosition } from "../source/position.ts";
 import { escaped } from "./escaped.ts";
@@ -98,18 +98,13 @@ function said(phrase: string, at: Position | undefined): string {
 function mapOf(language: string, all: readonly SoundAlike[]): string {
   const alikes = all.filter(({ spoken }) => spoken.language === language);
   const names = arrangeByEar(alikes);
-  const pairOf = new Map<string, number>();
-  alikes.forEach(({ spoken, taken }, index) => {
-    for (const key of [pairKey(spoken, taken), pairKey(taken, spoken)]) {
-      if (!pairOf.has(key)) pairOf.set(key, index);
-    }
-  });
+  const pairOf = pairUp(alikes);
+  const numbers = new Map(alikes.map((pair, index) => [pair, index]));
   const cell = (one: SoundName, other: SoundName): string => {
-    const index = pairOf.get(pairKey(one, other));
-    const pair = index === undefined ? undefined : alikes[index];
-    if (index === undefined || !pair) return "<td></td>";
+    const pair = pairOf(one, other);
+    if (!pair) return "<td></td>";
     const label = `${one.text} and ${other.text}`;
-    return `<td class="${shade(pair.distance)}"><a href="#pair-${language}-${index}" aria-label="${escaped(label)}, ${pair.distance.toFixed(2)}">${pair.distance.toFixed(1)}</a></td>`;
+    return `<td class="near${shadeOf(pair)}"><a href="#pair-${language}-${numbers.get(pair) ?? 0}" aria-label="${escaped(label)}, ${pair.distance.toFixed(2)}">${pair.distance.toFixed(1)}</a></td>`;
   };
   return `<div class="map" tabindex="0" role="region" aria-label="Names in ${escaped(language)} by sound"><table>
 <caption class="quiet">${escaped(language)}</caption>
@@ -121,17 +116,7 @@ ${alikes.map(({ spoken, taken, distance }, index) => `<tr id="pair-${language}-$
 </tbody></table>`;
 }
 
-function pairKey(one: SoundName, other: SoundName): string {
-  return keyOf(one) + keyOf(other);
-}
-
 function nameOf({ text, of, id, at }: SoundName): string {
   const place = at ? ` <span class="quiet">${escaped(printPosition(at))}</span>` : "";
   return `${escaped(text)} <span class="quiet">${of} ${escaped(id)}</span>${place}`;
-}
-
-function shade(distance: number): string {
-  if (distance < 0.3) return "near1";
-  if (distance < 0.6) return "near2";
-  return distance < 0.9 ? "near3" : "near4";
 }

@@ -76,17 +76,12 @@ export function targetGrammar(writing: Writing, slot: TargetSlot): Pattern {
   const { and, except, everything } = pack.targets;
   const join = define("join", () => said([...and, ...except]) ?? nothingToSay);
   const but = said(except);
-  const inWords = said(pack.targets.inPlace);
   const all = sequence(writing.lead && optional(writing.lead), said(everything) ?? nothingToSay);
   return define(key, () =>
     choice([
       sequence(things, optional(sequence(join, ruleNamed(key)))),
       // Nothing is added to everything.
-      sequence(
-        all,
-        optional(sequence(inWords && optional(inWords), places)),
-        but && optional(sequence(but, ruleNamed(key))),
-      ),
+      sequence(all, inPlaces(writing, places), but && optional(sequence(but, ruleNamed(key)))),
     ]),
   );
 }
@@ -122,6 +117,12 @@ function placesGrammar(writing: Writing, rooms: readonly Nameable[]): Pattern {
   return sequence(place, optional(sequence(and, ruleNamed("places"))));
 }
 
+/** Where something is, if that is said: "in the shop", "upstairs". */
+function inPlaces({ pack, said }: Writing, places: Pattern): Pattern {
+  const inWords = said(pack.targets.inPlace);
+  return optional(sequence(inWords && optional(inWords), places));
+}
+
 /** What things are made of. */
 interface Parts {
   takes: (entity: Nameable) => boolean;
@@ -132,9 +133,8 @@ interface Parts {
 /** One thing, or several that are named as one: "the lamps in the shop". */
 function thingsGrammar(writing: Writing, { takes, names, places }: Parts): Pattern {
   const { home, pack, said } = writing;
-  const { all, both, it, here, there, this: pointed, inPlace } = pack.targets;
-  const inWords = said(inPlace);
-  const within = optional(sequence(inWords && optional(inWords), places));
+  const { all, both, it, here, there, this: pointed } = pack.targets;
+  const within = inPlaces(writing, places);
   const taken = new Set([...home.devices.values()].filter(takes).map(({ kind }) => kind));
   const nouns = said(
     nounsOf(writing).flatMap(({ said: text, noun }) => (taken.has(noun.kind) ? text : [])),

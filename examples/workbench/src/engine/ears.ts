@@ -20,20 +20,20 @@ import type { ConfusionView, HomeFile, SoundMap } from "./views.ts";
 interface Heard {
   files: readonly HomeFile[];
   book: Book;
-  dictionary: Dictionary | undefined;
+  /** A pronouncing dictionary, for a home that speaks English. */
+  pronounced: { dictionary?: Dictionary };
   mishearings: readonly Mishearing[];
   confusions: readonly Confusion[];
 }
 
 let heard: Heard | undefined;
 
-async function read(files: readonly HomeFile[]): Promise<Pick<Heard, "book" | "dictionary">> {
+async function read(files: readonly HomeFile[]): Promise<Pick<Heard, "book" | "pronounced">> {
   const book = await bookOf(files);
   const speaksEnglish = book.languages.some((tag) => tag.split("-")[0] === "en");
-  const dictionary = speaksEnglish
-    ? (await import("cmu-pronouncing-dictionary")).dictionary
-    : undefined;
-  return { book, dictionary };
+  if (!speaksEnglish) return { book, pronounced: {} };
+  const { dictionary } = await import("cmu-pronouncing-dictionary");
+  return { book, pronounced: { dictionary } };
 }
 
 /** Names that a map holds; those that sound most alike are among them. */
@@ -41,8 +41,8 @@ const mostNames = 36;
 
 /** The names of each language that sound alike, so that what sounds alike stands side by side. */
 export async function soundMaps(files: readonly HomeFile[]): Promise<SoundMap[]> {
-  const { book, dictionary } = await read(files);
-  const all = findSoundAlikes(book, dictionary ? { dictionary } : {});
+  const { book, pronounced } = await read(files);
+  const all = findSoundAlikes(book, pronounced);
   return book.languages.map((language) => {
     const alikes = all.filter(({ spoken }) => spoken.language === language);
     let shown = alikes;
@@ -65,15 +65,15 @@ export async function listen(
   files: readonly HomeFile[],
   tell: (done: number, all: number) => void,
 ): Promise<ConfusionView[]> {
-  const { book, dictionary } = await read(files);
+  const { book, pronounced } = await read(files);
   const suiteFiles = files.filter(isSuite);
   const mishearings = findMishearings(book, {
     tell,
-    ...(dictionary ? { dictionary } : {}),
+    ...pronounced,
     ...(suiteFiles.length > 0 ? { suites: readSuites(book, suiteFiles) } : {}),
   });
   const confusions = confusionsIn(mishearings);
-  heard = { files, book, dictionary, mishearings, confusions };
+  heard = { files, book, pronounced, mishearings, confusions };
   return confusions.flatMap((each, index) =>
     each.verdict === "harmless" ? [] : view(each, index),
   );
@@ -90,13 +90,9 @@ export function confusedIn(pair: SoundAlike): number[] {
 export function remedies(index: number): string[] {
   const confusion = heard?.confusions[index];
   if (!heard || !confusion) return [];
-  const { files, book, dictionary, mishearings } = heard;
+  const { files, book, pronounced, mishearings } = heard;
   const suiteSources = files.filter(isSuite);
-  const tryRemedies = createRemedies(book, {
-    mishearings,
-    suiteSources,
-    ...(dictionary ? { dictionary } : {}),
-  });
+  const tryRemedies = createRemedies(book, { mishearings, suiteSources, ...pronounced });
   return tryRemedies(confusion).map(describeRemedy);
 }
 

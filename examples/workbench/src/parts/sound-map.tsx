@@ -1,9 +1,9 @@
-import { type KeyboardEvent, useRef } from "react";
-import type { SoundAlike, SoundName } from "calm-phrase/mishearing";
+import { type KeyboardEvent, memo, useMemo, useRef } from "react";
+import { type SoundAlike, type SoundName, pairUp, shadeOf } from "calm-phrase/mishearing";
 import type { SoundMap } from "../engine/views.ts";
 
 /** The names of one language by sound: the darker a cell, the more alike the two. */
-export function SoundTable({
+export const SoundTable = memo(function SoundTable({
   map,
   chosen,
   onChoose,
@@ -14,6 +14,7 @@ export function SoundTable({
 }) {
   const table = useRef<HTMLTableElement>(null);
   const { language, names, pairs } = map;
+  const pairOf = useMemo(() => pairUp(pairs), [pairs]);
   const first = pairs[0];
   const step = (event: KeyboardEvent): void => {
     const way = ways[event.key];
@@ -42,11 +43,11 @@ export function SoundTable({
           <tr key={keyOf(one)}>
             <th scope="row">{one.text}</th>
             {names.map((other, column) => {
-              const pair = pairOf(pairs, one, other);
+              const pair = pairOf(one, other);
               if (!pair) return <td key={keyOf(other)} />;
               const isChosen = pair === chosen;
               return (
-                <td key={keyOf(other)} className={shade(pair.distance)}>
+                <td key={keyOf(other)} className={`near-${shadeOf(pair)}`}>
                   <button
                     type="button"
                     data-row={row}
@@ -68,7 +69,7 @@ export function SoundTable({
       </tbody>
     </table>
   );
-}
+});
 
 /** Rows and columns that a key goes on. */
 const ways: Readonly<Record<string, readonly [down: number, right: number]>> = {
@@ -101,18 +102,4 @@ function nextCell(
 
 export function keyOf({ of, id, text }: SoundName): string {
   return JSON.stringify([of, id, text]);
-}
-
-function pairOf(pairs: readonly SoundAlike[], one: SoundName, other: SoundName) {
-  const [first, second] = [keyOf(one), keyOf(other)];
-  return pairs.find(({ spoken, taken }) => {
-    const [said, heard] = [keyOf(spoken), keyOf(taken)];
-    return (said === first && heard === second) || (said === second && heard === first);
-  });
-}
-
-function shade(distance: number): string {
-  if (distance < 0.3) return "near-1";
-  if (distance < 0.6) return "near-2";
-  return distance < 0.9 ? "near-3" : "near-4";
 }
