@@ -170,6 +170,13 @@ describe("weights from what is said", () => {
     );
   });
 
+  test("come to an end where a rule begins with itself", () => {
+    const grammar = grammarFor(tree("$main and kiln | kiln"));
+    expect(weighted(grammar, new Map([["never said", 1]]))).toEqual(grammar);
+    const main = weighted(grammar, new Map([["kiln", 1]])).rules.get("main")?.pattern;
+    expect(main && printPattern(main)).toBe("/0.25/ $main and kiln | /0.75/ kiln");
+  });
+
   test("reach what a rule refers to, itself too", () => {
     const grammar = grammarFor(tree("$lamp [and $main]"));
     const rules = new Map([
