@@ -7,7 +7,7 @@ import type { Position } from "../source/position.ts";
 import { distanceBetween, phonesOf } from "../sounds/distance.ts";
 import type { Phone } from "../sounds/phones.ts";
 import type { Dictionary, Sounds } from "../sounds/pronounce.ts";
-import { isMeant, readOptions } from "./options.ts";
+import { languagesMeant, readOptions } from "./options.ts";
 import { soundsIn } from "./sounds-in.ts";
 
 /** Something that is said by a name of its own. */
@@ -41,12 +41,13 @@ export interface SoundAlikeOptions {
 /**
  * The names of a home that sound alike, in each of its languages, the nearest first: of devices, groups,
  * places, routines, sources and values.
+ *
+ * @throws WrongUse for a language that the home does not speak.
  */
 export function findSoundAlikes(of: Book, options: SoundAlikeOptions = {}): SoundAlike[] {
   const book = asBook(of);
   const { dictionary, furthest, languages } = readOptions(options);
-  return book.languages
-    .filter((language) => isMeant(language, languages))
+  return [...languagesMeant(book, languages)]
     .flatMap((language) => {
       const sounds = soundsIn(book, language, dictionary);
       return alikeIn(spelledOut(book, language, sounds), sounds, furthest);

@@ -188,6 +188,16 @@ describe("a phrase that can be said", () => {
   });
 });
 
+test("a language that the home does not speak is wrong use, whatever is asked", () => {
+  const asked = { languages: ["pl"] };
+  const message = 'there is no language "pl": write one of en-GB, de-DE';
+  expect(() => findMishearings(book, { suites, ...asked })).toThrow(message);
+  expect(() => findSoundAlikes(book, asked)).toThrow(message);
+  expect(() => drawSlips(book, asked)).toThrow(message);
+  const german = findSoundAlikes(book, { languages: ["de"] });
+  expect(new Set(german.map(({ spoken }) => spoken.language))).toEqual(new Set(["de-DE"]));
+});
+
 test("slips of an open recogniser are drawn by a seed, heard and judged", () => {
   const once = drawSlips(book, { suites, dictionary, seed: 7 });
   expect(drawSlips(book, { suites, dictionary, seed: 7 })).toEqual(once);

@@ -1,5 +1,8 @@
+import type { Book } from "../book/book.ts";
+import { matchLanguage } from "../language/packs.ts";
 import { isObject, membersOf, numberFrom, textsGiven } from "../source/border.ts";
 import { given } from "../source/given.ts";
+import { unknownId } from "../source/wrong-use.ts";
 import type { Dictionary } from "../sounds/pronounce.ts";
 
 /** What options of this stage have in common, as they are used. */
@@ -32,8 +35,18 @@ function isTell(tell: unknown): tell is (done: number, all: number) => void {
   return typeof tell === "function";
 }
 
-/** Whether a language is among those that were asked for, `de-DE` also as `de`. */
-export function isMeant(language: string, languages: readonly string[] | undefined): boolean {
-  if (!languages || languages.length === 0) return true;
-  return languages.some((tag) => language === tag || language.split("-")[0] === tag);
+/**
+ * The languages of a home that are meant, `de-DE` also by `de`; all where nobody says.
+ *
+ * @throws WrongUse for one that the home does not speak.
+ */
+export function languagesMeant(book: Book, tags: readonly string[] = []): ReadonlySet<string> {
+  if (tags.length === 0) return new Set(book.languages);
+  return new Set(
+    tags.map((tag) => {
+      const language = matchLanguage(book, tag);
+      if (language === undefined) throw unknownId("language", tag, book.languages);
+      return language;
+    }),
+  );
 }

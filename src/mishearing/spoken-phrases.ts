@@ -5,7 +5,7 @@ import { spokenNames } from "../model/names.ts";
 import type { Position } from "../source/position.ts";
 import { membersOf } from "../source/border.ts";
 import { given } from "../source/given.ts";
-import { isMeant, readOptions } from "./options.ts";
+import { languagesMeant, readOptions } from "./options.ts";
 import type { States } from "../phrasebook/states.ts";
 import { type Suites, asSuites } from "../suites/read.ts";
 import type { Case } from "../suites/suite.ts";
@@ -33,14 +33,14 @@ export interface PhraseChoice {
 /**
  * The phrases that are meant.
  *
- * @throws WrongUse for suites that were not read with this phrasebook.
+ * @throws WrongUse for suites that were not read with this phrasebook, or a language that it does not have.
  */
 export function phrasesFor(book: Book, options: PhraseChoice): SpokenPhrase[] {
-  const { languages } = readOptions(options);
+  const languages = languagesMeant(book, readOptions(options).languages);
   const { suites } = membersOf(options);
-  const all =
-    suites !== undefined ? phrasesOfSuites(asSuites(book, suites)) : plainestPhrases(book);
-  return all.filter(({ language }) => isMeant(language, languages));
+  return suites === undefined
+    ? plainestPhrases(book, languages)
+    : phrasesOfSuites(asSuites(book, suites)).filter(({ language }) => languages.has(language));
 }
 
 /** The phrases that cases of suites say first, each once. */
@@ -70,9 +70,9 @@ function saidIn({ script, phrase, language }: Case): { phrase: string; language:
   return script.turns.map((turn) => ({ phrase: turn.hear, language: turn.language ?? language }));
 }
 
-/** The plainest phrases of everything that a home can be told, in each of its languages. */
-function plainestPhrases(book: Book): SpokenPhrase[] {
-  return book.languages.flatMap((language) => {
+/** The plainest phrases of everything that a home can be told, in some of its languages. */
+function plainestPhrases(book: Book, languages: ReadonlySet<string>): SpokenPhrase[] {
+  return [...languages].flatMap((language) => {
     const first = book.languages[0] ?? language;
     const ofDevices = listSayable(book, language).flatMap(({ phrases, questions }) => [
       ...phrases,
