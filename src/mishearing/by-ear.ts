@@ -48,7 +48,7 @@ export function pairUp(
 }
 
 /** How near two names are on a map of them: 1 for those that sound most alike, to 4. */
-export function shadeOf({ distance }: Pick<SoundAlike, "distance">): 1 | 2 | 3 | 4 {
+export function shadeOf(distance: number): 1 | 2 | 3 | 4 {
   if (distance < 0.3) return 1;
   if (distance < 0.6) return 2;
   return distance < 0.9 ? 3 : 4;

@@ -104,7 +104,7 @@ function mapOf(language: string, all: readonly SoundAlike[]): string {
     const pair = pairOf(one, other);
     if (!pair) return "<td></td>";
     const label = `${one.text} and ${other.text}`;
-    return `<td class="near${shadeOf(pair)}"><a href="#pair-${language}-${numbers.get(pair) ?? 0}" aria-label="${escaped(label)}, ${pair.distance.toFixed(2)}">${pair.distance.toFixed(1)}</a></td>`;
+    return `<td class="near${shadeOf(pair.distance)}"><a href="#pair-${language}-${numbers.get(pair) ?? 0}" aria-label="${escaped(label)}, ${pair.distance.toFixed(2)}">${pair.distance.toFixed(1)}</a></td>`;
   };
   return `<div class="map" tabindex="0" role="region" aria-label="Names in ${escaped(language)} by sound"><table>
 <caption class="quiet">${escaped(language)}</caption>

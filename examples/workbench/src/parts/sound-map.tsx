@@ -47,7 +47,7 @@ export const SoundTable = memo(function SoundTable({
               if (!pair) return <td key={keyOf(other)} />;
               const isChosen = pair === chosen;
               return (
-                <td key={keyOf(other)} className={`near-${shadeOf(pair)}`}>
+                <td key={keyOf(other)} className={`near-${shadeOf(pair.distance)}`}>
                   <button
                     type="button"
                     data-row={row}
