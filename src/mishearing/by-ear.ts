@@ -1,3 +1,4 @@
+import { numberFrom } from "../source/border.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import type { Position } from "../source/position.ts";
 import type { SoundAlike, SoundName } from "./alike.ts";
@@ -49,9 +50,10 @@ export function pairUp(
 
 /** How near two names are on a map of them: 1 for those that sound most alike, to 4. */
 export function shadeOf(distance: number): 1 | 2 | 3 | 4 {
-  if (distance < 0.3) return 1;
-  if (distance < 0.6) return 2;
-  return distance < 0.9 ? 3 : 4;
+  const away = numberFrom(distance) ?? Infinity;
+  if (away < 0.3) return 1;
+  if (away < 0.6) return 2;
+  return away < 0.9 ? 3 : 4;
 }
 
 /** What tells one name of a home from all others. */
