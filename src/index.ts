@@ -135,7 +135,7 @@ export type {
 } from "./home/simulated/simulate.ts";
 export type { TalkContext } from "./home/conversation/converse.ts";
 export type { Turn } from "./home/conversation/turns.ts";
-export type { Asker, Clock, DeviceResult, Devices, Message } from "./home/ports.ts";
+export type { Asker, Clock, DeviceResult, Devices, Message, Note } from "./home/ports.ts";
 export type { Fault } from "./home/simulated/devices.ts";
 
 /* What suites and checks find. */

@@ -120,7 +120,7 @@ describe("the desk", () => {
     await example.page.click("text=Add as a case");
     await example.page.waitForSelector(".unsaved");
     await open("Suites");
-    await example.page.waitForSelector(".counts b:has-text('641 passed')");
+    await example.page.waitForSelector(".counts b:has-text('646 passed')");
   });
 
   test("a phrase that is not understood shows what stopped it and what to paste", async () => {

@@ -61,7 +61,7 @@ const places = { rooms: "room", zones: "zone", groups: "group" } as const;
 const harmless: ReadonlySet<string> = new Set([
   ...["phrasebook", "languages", "address", "place", "code", "voicepoints", "people"],
   ...["vocabulary", "colours", "pronunciations", "fragments", "intents", "routines"],
-  ...["connections", "bindings", "sources"],
+  ...["connections", "bindings", "sources", "contacts"],
 ]);
 
 /** What a part at a path decides; undefined for one that decides nothing about guards. */

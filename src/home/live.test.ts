@@ -274,6 +274,57 @@ test("what a device cannot be is told in the log, and changes nothing", () => {
   ]);
 });
 
+describe("what people are told", () => {
+  const told = async (notify: Driver["notify"]) => {
+    const of = readPhrasebook([
+      {
+        path: "home.yaml",
+        text: `
+people: { ann: {}, bo: {} }
+routines:
+  tea:
+    triggers: [{ phrase: tea time }]
+    do: [{ notify: [ann, bo], text: Tea., tag: tea }, { wait: 1s }]
+    reply: Both know.
+    failed: "Not done: {$failed}."`,
+      },
+    ]);
+    const live = openHome(of, { ...given, driver: { ...given.driver, ...(notify && { notify }) } });
+    const turn = live.converse().say("tea time");
+    await given.pass(12);
+    const { reply } = await turn;
+    const last = live.log().flatMap(({ event }) => (event.event === "said" ? event.text : []));
+    return { reply, said: last.at(-1), log: live.log().map(({ event }) => printEvent(event)) };
+  };
+
+  test("goes by the driver, and is written down once it has gone", async () => {
+    const notes: unknown[] = [];
+    const { log, said } = await told((note) => {
+      notes.push(note);
+      return Promise.resolve(undefined);
+    });
+    expect(notes).toEqual([
+      { person: "ann", text: "Tea.", tag: "tea" },
+      { person: "bo", text: "Tea.", tag: "tea" },
+    ]);
+    expect(log).toContain("told bo “Tea.” [tea]");
+    expect(said).toBe("Both know.");
+  });
+
+  test("has failed where one does not get it, and the reply blames no device", async () => {
+    const { log, said } = await told(({ person }) =>
+      person === "bo" ? { ok: false, what: "its phone is off" } : undefined,
+    );
+    expect(log).toContain("bo was not told: its phone is off");
+    expect(log).toContain("told ann “Tea.” [tea]");
+    expect(said).toBe("Not all of that could be done.");
+  });
+
+  test("stands in the log alone where the driver cannot", async () => {
+    expect((await told(undefined)).log).toContain("told ann “Tea.” [tea]");
+  });
+});
+
 test("without devices or time there is no home, which is told", () => {
   expect(() => openHome(book, {} as LiveOptions)).toThrow(WrongUse);
   expect(() => openHome(book, { driver: given.driver } as LiveOptions)).toThrow(/source of time/);

@@ -21,7 +21,17 @@ export type LogEvent =
   | { event: "refused"; what: string; by?: string }
   | { event: "said"; text: string; where: string; by?: string }
   | { event: "notified"; person: string; text: string; tag?: string; by?: string }
-  | { event: "sent"; to: string; text: string; method: string; retain: boolean; by?: string }
+  /** What somebody was not told, and why. */
+  | { event: "unnotified"; person: string; what: string; by?: string }
+  | {
+      event: "sent";
+      over?: string;
+      to: string;
+      text: string;
+      method: string;
+      retain: boolean;
+      by?: string;
+    }
   /** A message that did not go out, and why. */
   | { event: "unsent"; to: string; what: string; by?: string }
   | { event: "started"; routine: string; because: string }
@@ -54,6 +64,7 @@ export function mapTexts(event: LogEvent, change: (text: string) => string): Log
     case "failed":
     case "refused":
     case "unsent":
+    case "unnotified":
       return { ...event, what: change(event.what) };
     case "understood":
       return { ...event, outcome: change(event.outcome) };
@@ -95,6 +106,8 @@ function print(event: LogEvent): string {
       return `said “${event.text}” (${event.where})`;
     case "notified":
       return `told ${event.person} “${event.text}”${event.tag === undefined ? "" : ` [${event.tag}]`}`;
+    case "unnotified":
+      return `${event.person} was not told: ${event.what}`;
     case "sent":
       return `sent to ${event.to}${event.text === "" ? "" : ` “${event.text}”`}`;
     case "unsent":

@@ -8,7 +8,8 @@ import { type State, type Value, checkValue, explainValueProblem } from "../mode
 import { type Cause, type Orderer, unspoken } from "./cause.ts";
 import { type Eventually, createEventually, onceThere } from "./eventually.ts";
 import { createHeadings } from "./headings.ts";
-import type { DeviceResult, Devices, Message } from "./ports.ts";
+import type { LogEvent } from "./log.ts";
+import type { DeviceResult, Devices, Message, Note } from "./ports.ts";
 import type { Gathered, Scene } from "./scene.ts";
 
 /** What became of an order: a device that does not answer fails, a guard refuses. */
@@ -23,6 +24,7 @@ export interface Orders {
   order: (effect: Effect, by: Orderer) => Eventually<Ordered>;
   /** Sends a message out, and tells whether it went. */
   send: (message: Message, by: Orderer) => Eventually<boolean>;
+  notify: (note: Note, by: Orderer) => Eventually<boolean>;
   /** Properties of a device have other values, and this is why. */
   apply: (device: string, values: State, by: Orderer) => void;
   /** The same as the device tells it: it may be what was ordered, or a hand, or a sensor. */
@@ -150,26 +152,45 @@ export function createOrders(scene: Scene, devices: Devices, watcher: Watcher): 
     return { now: "done" };
   };
 
+  /** Lets something out that is no order, and writes down whether it went. */
+  const gone = (
+    ask: (answer: (result: DeviceResult) => void) => void,
+    event: (result: DeviceResult) => LogEvent,
+  ): Eventually<boolean> => {
+    const { tell, told: isTold } = createEventually<boolean>();
+    const into = gathered();
+    ask((result) => {
+      scene.gatherInto(into, () => {
+        record(event(result));
+        tell(result.ok);
+      });
+    });
+    return isTold();
+  };
+
   return {
     apply,
     order,
-    send(message, by) {
-      const { tell, told: isTold } = createEventually<boolean>();
-      const into = gathered();
-      const answer = (result: DeviceResult): void => {
-        scene.gatherInto(into, () => {
-          const { to } = message;
-          record(
-            result.ok
-              ? { event: "sent", ...message, ...told(by) }
-              : { event: "unsent", to, what: result.what, ...told(by) },
-          );
-          tell(result.ok);
-        });
-      };
-      devices.send(message, answer, by.of);
-      return isTold();
-    },
+    send: (message, by) =>
+      gone(
+        (answer) => {
+          devices.send(message, answer, by.of);
+        },
+        (result) =>
+          result.ok
+            ? { event: "sent", ...message, ...told(by) }
+            : { event: "unsent", to: message.to, what: result.what, ...told(by) },
+      ),
+    notify: (note, by) =>
+      gone(
+        (answer) => {
+          devices.notify(note, answer, by.of);
+        },
+        (result) =>
+          result.ok
+            ? { event: "notified", ...note, ...told(by) }
+            : { event: "unnotified", person: note.person, what: result.what, ...told(by) },
+      ),
     report(device, values) {
       // What was ordered together and is told together is one change.
       const parts = new Map<Orderer | undefined, Record<string, Value>>();

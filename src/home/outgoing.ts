@@ -4,7 +4,7 @@ import { membersOf, textOf } from "../source/border.ts";
 import { readState } from "../hearing/context.ts";
 import type { LiveClock } from "./live-clock.ts";
 import type { Interrupted, LogEvent } from "./log.ts";
-import type { Asker, DeviceResult, Devices, Message } from "./ports.ts";
+import type { Asker, DeviceResult, Devices, Message, Note } from "./ports.ts";
 import type { Recorder } from "./recorder.ts";
 import type { Replay } from "./replay.ts";
 
@@ -20,6 +20,8 @@ export interface Driver {
   order: (effect: Effect, state: State) => Driven;
   /** Sends a message out; a home whose driver cannot has messages in its log alone. */
   send?: (message: Message) => Driven;
+  /** Tells somebody something; a home whose driver cannot has that in its log alone. */
+  notify?: (note: Note) => Driven;
 }
 
 /** What a home asks of the world: written down before it goes out, and answered once. */
@@ -120,6 +122,10 @@ export function createOutgoing(options: OutgoingOptions): Outgoing {
     send(message, answer, of) {
       const what = `a message to ${message.to}`;
       ask(() => driver.send?.(message), answer, { what, of, isRepeatable: false });
+    },
+    notify(note, answer, of) {
+      const what = `a note to ${note.person}`;
+      ask(() => driver.notify?.(note), answer, { what, of, isRepeatable: false });
     },
     isOpen: () => open.size > 0,
     resume(isPlayed) {

@@ -16,6 +16,13 @@ export type DeviceResult =
 /** A message out. */
 export type Message = Omit<SendStep, "step" | "at">;
 
+/** What somebody is told; a note with a tag takes the place of an earlier one. */
+export interface Note {
+  person: string;
+  text: string;
+  tag?: string;
+}
+
 /** What asks something of the world: the routine or intent whose steps do, if any. */
 export type Asker = string | undefined;
 
@@ -32,6 +39,8 @@ export interface Devices {
   order: (effect: Effect, answer: (result: DeviceResult) => void, of: Asker) => void;
   /** Sends a message out, and tells once it has gone, or that it has not. */
   send: (message: Message, answer: (result: DeviceResult) => void, of: Asker) => void;
+  /** Tells somebody something, and tells once it has gone, or that it has not. */
+  notify: (note: Note, answer: (result: DeviceResult) => void, of: Asker) => void;
 }
 
 /** The clock of a home: virtual, or the machine's. */

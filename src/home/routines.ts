@@ -3,6 +3,7 @@ import { replyTo, told } from "../speech/replies.ts";
 import type { AskStep, Step } from "../model/step.ts";
 import type { Intent, Routine } from "../phrasebook/model.ts";
 import type { Value } from "../model/property.ts";
+import { isToldWhenAsked } from "../phrasebook/sources.ts";
 import { printDuration } from "../time/duration.ts";
 import { newRun, noSlots, slotsFrom, trustIn, unbegun } from "./begin.ts";
 import type { Calling } from "./calls.ts";
@@ -273,24 +274,37 @@ export function createRoutines(
 
   const performAt = (heard: Heard, depth: number, cause: Cause): Eventually<void> => {
     const into = gathered();
-    if (heard.outcome !== "act") {
-      into.reply = replyTo(speechIn(heard.language), heard);
-      return { now: undefined };
-    }
-    const answers = effectsOf(heard).map((effect) =>
+    const effects = heard.outcome === "act" ? effectsOf(heard) : askedFirst(heard);
+    const answers = effects.map((effect) =>
       mapped(orders.order(effect, { cause }), (ordered) =>
         ordered === "done" ? [] : effect.device,
       ),
     );
     const { tell, told: isTold } = createEventually<undefined>();
-    onceThere(allThere(answers), (failed) => {
+    onceThere(allThere(answers), (all) => {
+      const failed = new Set(all.flat());
       scene.gatherInto(into, () => {
-        onceThere(goOnAfter(heard, { depth, cause, failed: new Set(failed.flat()) }), () => {
-          tell(undefined);
-        });
+        if (heard.outcome === "act") {
+          onceThere(goOnAfter(heard, { depth, cause, failed }), () => {
+            tell(undefined);
+          });
+          return;
+        }
+        into.reply = replyTo(speechIn(heard.language), heard, failed);
+        tell(undefined);
       });
     });
     return isTold();
+  };
+
+  /** What tells nothing by itself is asked before anything is told of it. */
+  const askedFirst = (heard: Heard): Effect[] => {
+    if (heard.outcome !== "answer") return [];
+    const questions = heard.commands.flatMap(({ questions: each = [] }) => each);
+    const asked = new Set(questions.flatMap(({ devices }) => devices));
+    return [...asked]
+      .filter((id) => isToldWhenAsked(book, id))
+      .map((device) => ({ device, call: "fetch" }));
   };
 
   /** What was heard, once devices have answered: what it runs, and what is said. */

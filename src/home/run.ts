@@ -71,7 +71,7 @@ export interface World {
   stepsOf: (of: Routine | Intent, run: Run) => readonly Step[] | undefined;
   tell: (question: Question, run: Run) => void;
   say: (step: SayStep, run: Run) => void;
-  notify: (step: NotifyStep, run: Run) => void;
+  notify: (step: NotifyStep, run: Run) => Eventually<boolean>;
   send: (step: SendStep, run: Run) => Eventually<boolean>;
   hear: (step: HearStep, run: Run) => Eventually<boolean>;
   branch: (text: string, run: Run) => void;
@@ -122,8 +122,7 @@ function* doStep(world: World, run: Run, step: Step): Generator<Pause, boolean, 
       world.say(step, run);
       return true;
     case "notify":
-      world.notify(step, run);
-      return true;
+      return yield* awaited(world.notify(step, run));
     case "send":
       return yield* awaited(world.send(step, run));
     case "wait": {

@@ -60,9 +60,11 @@ export function createSpeaking(
     const speech = speechIn(run.language);
     const { replies } = speech.pack;
     if (ok) return of.reply.size > 0 ? speak(of.reply, run) : replies.act;
-    if (of.failed.size > 0) return speak(of.failed, run);
-    // No device failed: a phrase or a routine within the steps did.
-    if (run.failed.size === 0) return replies.notAll;
+    // Where no device failed, a message, or a phrase or a routine within the steps did.
+    const hasFailed = run.failed.size > 0;
+    const isTrue = hasFailed || !tellsFailures(replyIn(of.failed, run.language));
+    if (of.failed.size > 0 && isTrue) return speak(of.failed, run);
+    if (!hasFailed) return replies.notAll;
     const reply = speak(of.reply, run);
     if (tellsFailures(replyIn(of.reply, run.language))) return reply;
     return told(speech, reply, resultsOf(run));

@@ -5,7 +5,7 @@ import type { Intent, Routine } from "../phrasebook/model.ts";
 import { answerQuestion } from "../speech/answers.ts";
 import { given } from "../source/given.ts";
 import type { Cause } from "./cause.ts";
-import { type Eventually, mapped } from "./eventually.ts";
+import { type Eventually, allThere, mapped } from "./eventually.ts";
 import type { Orders } from "./orders.ts";
 import { type Run, type World, deepest } from "./run.ts";
 import type { Scene } from "./scene.ts";
@@ -53,12 +53,13 @@ export function createWorld(
       run.hasSpoken = true;
     },
     notify: (step, run) => {
-      const tag = step.tag === undefined ? {} : { tag: step.tag };
-      for (const person of step.people) {
-        record({ event: "notified", person, text: write(step.text, run), ...tag, ...by(run) });
-      }
+      const text = write(step.text, run);
+      const tag = given({ tag: step.tag });
+      const notes = step.people.map((person) => orders.notify({ person, text, ...tag }, run));
+      return mapped(allThere(notes), (gone) => gone.every(Boolean));
     },
-    send: ({ to, text, method, retain }, run) => orders.send({ to, text, method, retain }, run),
+    send: ({ over, to, text, method, retain }, run) =>
+      orders.send({ ...given({ over }), to, text, method, retain }, run),
     hear(step, run) {
       // To hear something takes longer than any other step.
       if (!scene.spend(10)) return { now: false };

@@ -1303,6 +1303,7 @@ export const dutch: LanguagePack = {
   },
   sources: [
     "(wat is | hoe is | wat zegt | vertel [me] | lees [me] | wat staat er (in | op)) $source [voor]",
+    "hoe ziet $source eruit",
   ],
   conversation: {
     yes: ["ja [graag | alsjeblieft]", "(oké | ok | okay | prima | doe maar | zeker)"],

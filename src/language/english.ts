@@ -1420,6 +1420,7 @@ export const english: LanguagePack = {
   sources: [
     "(what is | what's | how is | how's | read [me] | tell me [about]) $source",
     "what does $source (say | tell | look like)",
+    "(what is | what's) $source (like | going to be [like])",
     "what is (on | in) $source",
   ],
   conversation: {

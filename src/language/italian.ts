@@ -1314,7 +1314,7 @@ export const italian: LanguagePack = {
       "too-fast": { complaints: ["[$amount] troppo (veloce | velocemente)"] },
     },
   },
-  sources: ["(qual è | cosa dice | che dice | dimmi | leggimi) $source"],
+  sources: ["(qual è | com è | come è | cosa dice | che dice | dimmi | leggimi) $source"],
   conversation: {
     yes: ["sì [per favore | grazie]", "(certo | va bene | ok | okay | d'accordo | fallo | vai)"],
     no: ["no [grazie]"],

@@ -37,6 +37,9 @@ export interface Listening {
   every?: number;
 }
 
+/** Where something tells that it is there: what it says then. */
+export type Alive = Listening & { is: Value };
+
 /** How a device's own form of a value is made, and made out. */
 export interface Mapping {
   /** Its own values, by those of the property: `on` and `"ON"`. */
@@ -65,7 +68,7 @@ export interface Binding {
   device: string;
   connection: string;
   /** Where it tells whether it is there, and what it says then. */
-  alive?: Listening & { is: Value };
+  alive?: Alive;
   /** Seconds in which it answers, each time. */
   within: number;
   /** Times that it is asked before it counts as failed. */
@@ -74,6 +77,17 @@ export interface Binding {
   /** Where a button tells that somebody pressed it. */
   pressed?: Listening;
   actions: ReadonlyMap<string, OrderMessage>;
+  at: Position;
+}
+
+/** How somebody is reached, and where it is told whether they are at home. */
+export interface Contact {
+  person: string;
+  connection: string;
+  /** Where that is told, and what is said when they are. */
+  presence?: Alive;
+  /** What goes out to tell them something: `$value` is the text, `$tag` its tag. */
+  notify?: OrderMessage;
   at: Position;
 }
 

@@ -103,9 +103,11 @@ export interface HearStep {
   at: Position;
 }
 
-/** A message out: an MQTT topic (`mqtt:home/kiln`) or a URL. */
+/** A message out: to an MQTT topic (`mqtt:home/kiln`) or a URL, or to a topic or path of a connection. */
 export interface SendStep {
   step: "send";
+  /** The connection that it goes over. */
+  over?: string;
   to: string;
   text: string;
   retain: boolean;

@@ -1,25 +1,18 @@
 import type { Cursor } from "../document/cursor.ts";
-import { readLength } from "../document/lengths.ts";
 import { listOf } from "../document/cursor.ts";
+import { readLength } from "../document/lengths.ts";
 import type { Device, Home } from "../model/home.ts";
 import { devicesNamed, thingIds } from "../model/members.ts";
-import type {
-  Binding,
-  Connection,
-  Listening,
-  OrderMessage,
-  PropertyBinding,
-} from "../model/outside.ts";
+import type { Binding, Connection, OrderMessage, PropertyBinding } from "../model/outside.ts";
 import { isSettable } from "../model/property.ts";
 import { given } from "../source/given.ts";
 import type {
-  AliveDefinition,
   BindingDefinition,
   ConnectionDefinition,
   OrderDefinition,
   PropertyBindingDefinition,
-  ReportDefinition,
 } from "./definition/outside.ts";
+import { type Told, checkWords, readAlive, readListening, readOrder } from "./messages.ts";
 
 /** Seconds in which a device answers, and times that it is asked, where nothing is written. */
 const usualWithin = 5;
@@ -97,8 +90,6 @@ function checkKnown(entry: Cursor<BindingDefinition>, devices: readonly Device[]
   checkWritten(entry);
 }
 
-type Told = ReportDefinition | OrderDefinition | string | false;
-
 /** Tells what stands for nothing in what is written for many, once. */
 function checkWritten(entry: Cursor<BindingDefinition>): void {
   const ofProperty = ["device", "property"];
@@ -115,28 +106,7 @@ function checkWritten(entry: Cursor<BindingDefinition>): void {
   const all = entry.given("actions");
   const actions = typeof all?.value === "string" ? [all.as(all.value)] : actionsOf(entry);
   for (const action of actions) parts.push([action, ["device", "action", "value"]]);
-  for (const [part, words] of parts) if (part) checkPart(part, words);
-}
-
-function checkPart(part: Cursor<Told>, words: readonly string[]): void {
-  const { value } = part;
-  const texts = typeof value === "string" ? [value] : textsIn(value);
-  for (const whole of new Set(texts.flatMap((text) => text.match(/\$[a-z]+/g) ?? []))) {
-    if (words.includes(whole.slice(1))) continue;
-    const fix = `write ${words.map((each) => `$${each}`).join(" or ")}`;
-    part.report("wrong-value", `${whole} stands for nothing here`, fix);
-  }
-  if (typeof value !== "object" || !("at" in value)) return;
-  const { at = "" } = value;
-  if (at === "" || at.startsWith("/")) return;
-  const fix = `write /${at.replaceAll(".", "/")}`;
-  part.report("wrong-value", `"${at}" is no JSON Pointer, which begins with /`, fix);
-}
-
-function textsIn(value: unknown): string[] {
-  if (typeof value === "string") return [value];
-  if (typeof value !== "object" || value === null) return [];
-  return Object.entries(value).flatMap(([key, each]) => [key, ...textsIn(each)]);
+  for (const [part, words] of parts) if (part) checkWords(part, words);
 }
 
 function actionsOf(entry: Cursor<BindingDefinition>): Cursor<OrderDefinition | string>[] {
@@ -183,7 +153,7 @@ function readBinding(
     device: device.id,
     connection,
     ...(pressed && { pressed: readListening(pressed, { device: device.id }) }),
-    ...(alive && { alive: readAlive(alive, { device: device.id }) }),
+    ...(alive && { alive: readAlive(alive, { device: device.id }, "online") }),
     within: (within && readLength(within)) ?? usualWithin,
     tries,
     properties,
@@ -219,69 +189,4 @@ function mappingOf({
 }: PropertyBindingDefinition): Pick<PropertyBinding, "mapping" | "moves"> {
   const own = values && new Map(Object.entries(values));
   return { mapping: { ...given({ values: own, step, unit }), scale, offset, colour }, moves };
-}
-
-type Words = Readonly<Record<string, string>>;
-
-function readOrder(
-  cursor: Cursor<OrderDefinition | string>,
-  words: Words,
-  usual: OrderMessage["method"],
-): OrderMessage {
-  const written = typeof cursor.value === "string" ? { to: cursor.value } : cursor.value;
-  const { to, method = usual, headers = {}, text, json, retain = false, quality = 1 } = written;
-  const inside = (value: string): string => filled(value, words);
-  const plain = text ?? ("action" in words ? "" : "$value");
-  return {
-    to: inside(to),
-    method,
-    headers: filledAll(headers, inside),
-    body: json === undefined ? { text: inside(plain) } : { json: within(json, inside) },
-    retain,
-    quality,
-  };
-}
-
-function readListening(cursor: Cursor<ReportDefinition | string>, words: Words): Listening {
-  const written = typeof cursor.value === "string" ? { from: cursor.value } : cursor.value;
-  const { from, at = "", headers = {} } = written;
-  const inside = (value: string): string => filled(value, words);
-  const every = cursor.as(written).given("every");
-  return {
-    from: inside(from),
-    pointer: inside(at),
-    headers: filledAll(headers, inside),
-    ...given({ every: every && readLength(every) }),
-  };
-}
-
-function readAlive(
-  cursor: Cursor<AliveDefinition | string>,
-  words: Words,
-): NonNullable<Binding["alive"]> {
-  const { value } = cursor;
-  const is = typeof value === "string" ? undefined : value.is;
-  return { ...readListening(cursor, words), is: is ?? "online" };
-}
-
-/** A text with the ids that its words stand for; `$value` stays where there is one. */
-function filled(text: string, words: Words): string {
-  return text.replace(/\$([a-z]+)/g, (whole, word: string) => words[word] ?? whole);
-}
-
-function filledAll(
-  headers: Readonly<Record<string, string>>,
-  inside: (text: string) => string,
-): Record<string, string> {
-  return Object.fromEntries(Object.entries(headers).map(([name, text]) => [name, inside(text)]));
-}
-
-/** A JSON value with the same done to every text in it. */
-function within(json: unknown, inside: (text: string) => string): unknown {
-  if (typeof json === "string") return inside(json);
-  if (Array.isArray(json)) return json.map((each) => within(each, inside));
-  if (typeof json !== "object" || json === null) return json;
-  return Object.fromEntries(
-    Object.entries(json).map(([key, value]) => [inside(key), within(value, inside)]),
-  );
 }

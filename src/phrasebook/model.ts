@@ -14,7 +14,7 @@ import type {
   Zone,
 } from "../model/home.ts";
 import type { Kind } from "../model/kinds.ts";
-import type { Address, Binding, Connection, Doors } from "../model/outside.ts";
+import type { Address, Binding, Connection, Contact, Doors } from "../model/outside.ts";
 import type { Packs } from "../language/packs.ts";
 import type { SpeechUnits } from "../model/units.ts";
 import type { OwnSlotType } from "../model/own-slot-type.ts";
@@ -67,6 +67,8 @@ export interface Phrasebook {
   connections: ReadonlyMap<string, Connection>;
   /** How devices are reached, by device. */
   bindings: ReadonlyMap<string, Binding>;
+  /** How people are reached, by person. */
+  contacts: ReadonlyMap<string, Contact>;
   /** Actions that may be called from outside. */
   addresses: ReadonlyMap<string, Address>;
   /** Where a live home listens. */

@@ -89,6 +89,27 @@ describe("one mistake is one finding", () => {
       ["2:49 read-only"],
     ],
     [
+      "people who are reached by nothing, or not at all",
+      [
+        "people: { mara: {} }",
+        'connections: { web: { url: "http://127.0.0.1:1" }, broker: { url: "mqtt://127.0.0.1:2" } }',
+        "contacts:",
+        "  mara: { over: web, presence: mara, notify: news/$persn }",
+        "  joss: { over: broker }",
+      ].join("\n"),
+      ["4:32 never-told", "4:46 wrong-value", "5:3 unknown-reference"],
+    ],
+    [
+      "messages over nothing, and to one of two brokers",
+      [
+        'connections: { one: { url: "mqtt://127.0.0.1:1" }, two: { url: "mqtt://127.0.0.1:2" } }',
+        "routines:",
+        "  a: { do: [{ send: { over: three, to: x } }, { send: { to: x } }] }",
+        "  b: { do: [{ send: { over: two, to: x } }, { send: { to: 'mqtt:x' } }] }",
+      ].join("\n"),
+      ["3:29 unknown-reference", "3:61 wrong-value", "4:59 which-broker"],
+    ],
+    [
       "a step that stands alone with a wrong value",
       "routines: { a: { do: { set: { tea: hot } } } }",
       ["1:36 wrong-value"],

@@ -17,6 +17,7 @@ import { isSlipOf } from "../source/nearest.ts";
 import { given } from "../source/given.ts";
 import { readAddress, readDoors } from "./addresses.ts";
 import { readBindings, readConnection } from "./bindings.ts";
+import { readContact } from "./contacts.ts";
 import { readDevice, readKind } from "./devices.ts";
 import { withOwnWords } from "./own-words.ts";
 import { readIntent } from "./intents.ts";
@@ -81,12 +82,17 @@ export function readSources(
   const home = readHome(context, tops, { files, told });
   context.packs = withOwnWords(context, ownKinds, home);
   const fragments = readFragments(tops);
+  const connections = mapOf(
+    section(tops, (top) => top.given("connections")),
+    readConnection,
+  );
   const scope: Scope = {
     home,
     fragments,
     routines: idsOf(files, "routines"),
     people: idsOf(files, "people"),
     voicepoints: idsOf(files, "voicepoints"),
+    connections,
   };
   const intents = readIntents(context, tops, scope);
   for (const source of told) {
@@ -94,10 +100,6 @@ export function readSources(
     if (!intents.has(intent.id)) intents.set(intent.id, intent);
   }
   const routines = readRoutines(tops, scope, intents);
-  const connections = mapOf(
-    section(tops, (top) => top.given("connections")),
-    readConnection,
-  );
   const doors = single(tops, "doors");
   return {
     name: single(tops, "phrasebook")?.value ?? "Home",
@@ -131,6 +133,10 @@ export function readSources(
       ],
       home,
       connections,
+    ),
+    contacts: mapOf(
+      section(tops, (top) => top.given("contacts")),
+      (entry) => readContact(entry, scope),
     ),
     addresses: mapOf(
       section(tops, (top) => top.given("addresses")),

@@ -1,4 +1,5 @@
 import type { Home } from "../model/home.ts";
+import type { Connection } from "../model/outside.ts";
 import type { Fragment } from "../model/spoken.ts";
 import type { Slot } from "../slot-types/slot.ts";
 
@@ -9,6 +10,7 @@ export interface Scope {
   routines: ReadonlySet<string>;
   people: ReadonlySet<string>;
   voicepoints: ReadonlySet<string>;
+  connections: ReadonlyMap<string, Connection>;
 }
 
 /** The same with the slots of the one that is read, and the names of those that could not be. */

@@ -10,7 +10,7 @@ import type { IntentDefinition } from "./definition/intents.ts";
 import type { BindingDefinition, SourceOfNewsDefinition } from "./definition/outside.ts";
 import { readDevice } from "./devices.ts";
 import { readIntent } from "./intents.ts";
-import type { Intent } from "./model.ts";
+import type { Intent, Phrasebook } from "./model.ts";
 import type { Scope } from "./scope.ts";
 
 type Entry = Cursor<SourceOfNewsDefinition>;
@@ -40,6 +40,16 @@ export function bindingOfSource(entry: Entry): Cursor<BindingDefinition> | undef
   return entry.as<BindingDefinition>({ devices: entry.id, over, report, ...given({ within }) });
 }
 
+/** Whether something is a source that is asked whenever somebody wants to know. */
+export function isToldWhenAsked(
+  { devices, bindings }: Pick<Phrasebook, "devices" | "bindings">,
+  id: string,
+): boolean {
+  if (devices.get(id)?.kind !== "source") return false;
+  const told = [...(bindings.get(id)?.properties.values() ?? [])];
+  return told.every(({ report }) => report?.every === undefined);
+}
+
 /** The intent that asks for it: in the words of each language, answered in its own. */
 export function askingFor(context: Context, entry: Entry, scope: Scope): Intent {
   const { id, value } = entry;
@@ -61,5 +71,10 @@ export function askingFor(context: Context, entry: Entry, scope: Scope): Intent 
     reply: reply ?? all.join(", "),
     do: isKnown ? [] : [{ call: { [id]: "fetch" } }],
   };
-  return { ...readIntent(entry.as(asking), scope), id: `ask-${id}` };
+  const intent = readIntent(entry.as(asking), scope);
+  // What people may say comes with Calm Phrase, and stands nowhere in the file.
+  const said = intent.patterns.map((pattern) => {
+    return { ...pattern, origin: "vocabulary" as const, at: entry.keyAt };
+  });
+  return { ...intent, id: `ask-${id}`, patterns: said };
 }

@@ -51,7 +51,7 @@ function readStep(cursor: Cursor<StepDefinition>, scope: SlotScope): Step | unde
   if ("ask" in step) return readAsk(cursor.as(step), scope);
   if ("run" in step) return readRun(cursor.as(step), scope);
   if ("hear" in step) return readHear(cursor.as(step), scope);
-  return readSend(cursor.as(step));
+  return readSend(cursor.as(step).key("send"), scope);
 }
 
 function readSay(cursor: Written<"say">, scope: SlotScope): Step | undefined {
@@ -104,14 +104,27 @@ function readHear(cursor: Written<"hear">, { voicepoints }: SlotScope): Step {
   return { step: "hear", phrase: cursor.value.hear, ...at, at: cursor.at };
 }
 
-function readSend(cursor: Written<"send">): Step | undefined {
-  const { to, text = "", retain = false, method = "POST" } = cursor.value.send;
-  if (/^(?:mqtt:.+|https?:\/\/.+)$/.test(to)) {
-    return { step: "send", to, text, retain, method, at: cursor.at };
+function readSend(
+  cursor: Cursor<Extract<StepDefinition, { send: unknown }>["send"]>,
+  { connections }: SlotScope,
+): Step | undefined {
+  const { to, text = "", retain = false, method = "POST" } = cursor.value;
+  const over = cursor.given("over");
+  if (over && !over.refers("connection", connections)) return undefined;
+  if (!over && !/^(?:mqtt:.+|https?:\/\/.+)$/.test(to)) {
+    const fix = "write mqtt:home/kiln or https://example.org/hook, or over: and a connection";
+    cursor.key("to").report("wrong-value", `"${to}" is no place to send to`, fix);
+    return undefined;
   }
-  const fix = "write mqtt:home/kiln or https://example.org/hook";
-  cursor.key("send").key("to").report("wrong-value", `"${to}" is no place to send to`, fix);
-  return undefined;
+  const brokers = [...connections.values()].filter(({ protocol }) => protocol === "mqtt");
+  if (!over && to.startsWith("mqtt:") && brokers.length > 1) {
+    const ids = brokers.map(({ id }) => id).join(" or ");
+    const fix = `write over: ${ids}`;
+    cursor
+      .key("to")
+      .report("which-broker", "there are several brokers", fix, { severity: "warning" });
+  }
+  return { step: "send", ...given({ over: over?.value }), to, text, retain, method, at: cursor.at };
 }
 
 /** Time to answer in, in seconds, where none is written. */

@@ -68,7 +68,7 @@ function replyToCommand(speech: Speech, command: HeardCommand, came: Came): stri
   const { failed } = came;
   const { book, pack, language } = speech;
   if (command.questions) {
-    const answers = command.questions.map((each) => answerQuestion(speech, each));
+    const answers = command.questions.map((each) => answerAfter(speech, each, failed));
     return answers.join(" ");
   }
   const intent = book.routines.get(command.runs ?? "") ?? book.intents.get(command.intent);
@@ -95,6 +95,15 @@ function replyToCommand(speech: Speech, command: HeardCommand, came: Came): stri
   ].join(" ");
   const when = command.when ?? command.effects[0]?.when;
   return when ? withWhen(speech, when, whole) : whole;
+}
+
+/** What is asked, of whatever was there to ask. */
+function answerAfter(speech: Speech, question: Question, failed: Failed): string {
+  const silent = question.devices.filter((id) => failed.has(id));
+  if (silent.length === 0) return answerQuestion(speech, question);
+  const devices = question.devices.filter((id) => !failed.has(id));
+  const answer = devices.length > 0 ? answerQuestion(speech, { ...question, devices }) : "";
+  return told(speech, answer, { done: devices, failed: silent, skipped: [] });
 }
 
 /** Ids of devices that did not answer. */

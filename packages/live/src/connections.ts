@@ -1,15 +1,14 @@
 import type { Connection, Listening, OrderMessage } from "calm-phrase";
 import { type Broker, connectBroker } from "./broker.ts";
-import { bodyOf } from "./messages.ts";
+import { type Filling, bodyOf } from "./messages.ts";
 import { askWeb, authorization } from "./web.ts";
 
 /** What came of sending something: what a web service answered, if it did. */
 export type Sent = { ok: true; text?: string } | { ok: false; what: string };
 
-/** What goes out, with a value in the form of the device. */
-export interface Sending {
+/** What goes out, and what its words stand for. */
+export interface Sending extends Filling {
   message: OrderMessage;
-  value?: unknown;
   /** Seconds in which it is to be taken. */
   within: number;
 }
@@ -29,7 +28,7 @@ export interface Connections {
   states: () => { id: string; url: string; isThere: boolean }[];
   brokerOf: (connection: string) => Broker | undefined;
   /** The first of them that is a broker: where messages without one go. */
-  firstBroker: () => Broker | undefined;
+  firstBroker: () => string | undefined;
   close: () => Promise<void>;
 }
 
@@ -57,19 +56,23 @@ export function openConnections(
     const changed = (isThere: boolean): void => onChange?.(id, isThere);
     brokers.set(id, connectBroker({ url, login: loginOf(connection), onChange: changed }));
   }
+  /** A login is for the machine of its connection, and told to no other. */
+  const loginFor = (connection: Connection, url: string): Record<string, string> =>
+    originOf(url) === originOf(connection.url) ? authorization(loginOf(connection)) : {};
   const urlOf = ({ url }: Connection, path: string): string =>
     /^https?:/.test(path) ? path : `${url.replace(/\/$/, "")}/${path.replace(/^\//, "")}`;
   return {
-    async send(id, { message, value, within }) {
+    async send(id, { message, within, ...filling }) {
       const connection = connections.get(id);
       if (!connection) return { ok: false, what: "there is no such connection" };
       const { to, method, headers, retain, quality } = message;
-      const body = bodyOf(message, value);
+      const body = bodyOf(message, filling);
       const broker = brokers.get(id);
       if (broker) return broker.publish({ topic: to, text: body, retain, quality, within });
       const type = "json" in message.body ? { "content-type": "application/json" } : {};
-      const all = { ...type, ...authorization(loginOf(connection)), ...headers };
-      const url = urlOf(connection, to.replaceAll("$value", encodeURIComponent(String(value))));
+      const value = encodeURIComponent(String(filling.value));
+      const url = urlOf(connection, to.replaceAll("$value", value));
+      const all = { ...type, ...loginFor(connection, url), ...headers };
       return askWeb({ url, method, headers: all, body, within });
     },
     listen(id, topic, heard) {
@@ -78,8 +81,9 @@ export function openConnections(
     async look(id, { from, headers }, within) {
       const connection = connections.get(id);
       if (!connection) return { ok: false, what: "there is no such connection" };
-      const all = { ...authorization(loginOf(connection)), ...headers };
-      return askWeb({ url: urlOf(connection, from), method: "GET", headers: all, within });
+      const url = urlOf(connection, from);
+      const all = { ...loginFor(connection, url), ...headers };
+      return askWeb({ url, method: "GET", headers: all, within });
     },
     async ready(seconds) {
       let timer: NodeJS.Timeout | undefined;
@@ -98,9 +102,13 @@ export function openConnections(
         isThere: brokers.get(id)?.isConnected() ?? true,
       })),
     brokerOf: (id) => brokers.get(id),
-    firstBroker: () => [...brokers.values()][0],
+    firstBroker: () => [...brokers.keys()][0],
     async close() {
       await Promise.all([...brokers.values()].map((broker) => broker.close()));
     },
   };
+}
+
+function originOf(url: string): string | undefined {
+  return URL.canParse(url) ? new URL(url).origin : undefined;
 }

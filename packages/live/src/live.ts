@@ -143,6 +143,11 @@ function savedFirst(reach: Reach, store: Pick<Store, "saved">): Driver {
         await store.saved();
         return reach.send(message);
       }),
+    notify: (note) =>
+      reach.counted(async () => {
+        await store.saved();
+        return reach.notify(note);
+      }),
   };
 }
 
@@ -154,6 +159,7 @@ function shadowing(book: Book, shadow: Shadow): Driver {
       return undefined;
     },
     send: () => undefined,
+    notify: () => undefined,
   };
 }
 

@@ -1,28 +1,33 @@
 import {
+  type Alive,
   type Binding,
   type Book,
+  type Contact,
   type DeviceResult,
   type Effect,
   type Listening,
   type LiveHome,
   type Message,
+  type Note,
   type State,
   type TimeSource,
   type Value,
   valuesOrdered,
 } from "calm-phrase";
-import type { Connections, Sent } from "./connections.ts";
+import type { Connections } from "./connections.ts";
 import { fromDevice } from "./mapping.ts";
 import { atPointer, jsonOrText } from "./pointer.ts";
+import { asText } from "./messages.ts";
 import { messagesFor, resultOf } from "./ordering.ts";
-import { askWeb } from "./web.ts";
+import { messageTime, notifyOver, sendOut } from "./sending.ts";
 
 /** The devices of a home, reached as its bindings say. */
 export interface Reach {
   order: (effect: Effect, state: State) => Promise<DeviceResult>;
   send: (message: Message) => Promise<DeviceResult>;
-  /** Begins to tell a home what devices report. */
-  begin: (home: Pick<LiveHome, "report" | "press">) => void;
+  notify: (note: Note) => Promise<DeviceResult>;
+  /** Begins to tell a home what devices report, and who comes and goes. */
+  begin: (home: Pick<LiveHome, "report" | "press" | "presence">) => void;
   /** Devices that say that they are not there. */
   away: () => string[];
   /** Looks at what a device that does not tell by itself has to tell. */
@@ -115,10 +120,28 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
     });
     coming.add(cancel);
   };
-  const lookOften = (binding: Binding, names: readonly string[], seconds: number): void => {
+  const often = (seconds: number, act: () => Promise<unknown>): void => {
     later(seconds, () => {
-      void counted(() => lookAt(binding, names));
-      lookOften(binding, names, seconds);
+      void counted(act);
+      often(seconds, act);
+    });
+  };
+
+  /** Tells a home who comes and goes. */
+  const followPresence = (
+    { person, connection, presence }: Contact,
+    of: Pick<LiveHome, "presence">,
+  ): void => {
+    if (!presence) return;
+    const take = (text: string): void => {
+      const isHome = isTold(presence, text);
+      if (isHome !== undefined) of.presence(person, isHome ? "home" : "away");
+    };
+    connections.listen(connection, presence.from, take);
+    if (presence.every === undefined) return;
+    often(presence.every, async () => {
+      const answer = await connections.look(connection, presence, messageTime);
+      if (answer.ok && answer.text !== undefined) take(answer.text);
     });
   };
 
@@ -269,6 +292,7 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
     counted,
     order: (effect, state) => counted(() => orderTo(effect, state)),
     send: (message) => counted(() => sendOut(connections, message)),
+    notify: (note) => counted(() => notifyOver(book, connections, note)),
     begin(of) {
       home = of;
       for (const binding of book.bindings.values()) {
@@ -281,9 +305,9 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
         }
         if (alive) {
           connections.listen(connection, alive.from, (text) => {
-            const told = atPointer(jsonOrText(text), alive.pointer);
-            if (String(told) === String(alive.is)) absent.delete(device);
-            else absent.add(device);
+            const isThere = isTold(alive, text);
+            if (isThere === true) absent.delete(device);
+            else if (isThere === false) absent.add(device);
           });
         }
         for (const [property, { report }] of binding.properties) {
@@ -293,9 +317,10 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
           });
         }
         for (const { report, told } of placesOf(binding, [...binding.properties.keys()])) {
-          if (report.every !== undefined) lookOften(binding, told, report.every);
+          if (report.every !== undefined) often(report.every, () => lookAt(binding, told));
         }
       }
+      for (const contact of book.contacts.values()) followPresence(contact, of);
     },
     away: () => [...absent],
     async look(device) {
@@ -316,6 +341,12 @@ export function createReach({ book, connections, time, unread }: ReachOptions): 
   };
 }
 
+/** Whether a text tells that something is there; undefined for one about something else. */
+function isTold({ pointer, is }: Alive, text: string): boolean | undefined {
+  const told = atPointer(jsonOrText(text), pointer);
+  return told === undefined ? undefined : asText(told) === asText(is);
+}
+
 /** The places at which properties are told, each with those that are. */
 function placesOf(
   { properties }: Binding,
@@ -330,24 +361,4 @@ function placesOf(
     places.set(report.from, place);
   }
   return [...places.values()];
-}
-
-/** Sends a message of a step out: to a topic of the first broker, or to a URL. */
-async function sendOut(connections: Connections, message: Message): Promise<DeviceResult> {
-  const { to, text, retain, method } = message;
-  const sent: Sent = to.startsWith("mqtt:")
-    ? await sendTopic(connections, to.slice("mqtt:".length), text, retain)
-    : await askWeb({ url: to, method, headers: {}, body: text, within: 10 });
-  return sent.ok ? { ok: true } : sent;
-}
-
-async function sendTopic(
-  connections: Connections,
-  topic: string,
-  text: string,
-  retain: boolean,
-): Promise<Sent> {
-  const broker = connections.firstBroker();
-  if (!broker) return { ok: false, what: "there is no broker among the connections" };
-  return broker.publish({ topic, text, retain, quality: 1, within: 10 });
 }

@@ -8,6 +8,8 @@ export interface StartupReport {
   wentOn: boolean;
   connections: { id: string; url: string; isThere: boolean; devices: number }[];
   unbound: string[];
+  /** How people are told things, and over what it is told whether they are at home. */
+  people: { id: string; notify?: string; presence?: string }[];
   doors: { url: string; routes: OpenDoor["routes"] }[];
   /** Voicepoints that are heard over a broker. */
   voice?: { connection: string; voicepoints: string[] };
@@ -34,6 +36,14 @@ export function startupReport(
       devices: bindings.filter(({ connection }) => connection === each.id).length,
     })),
     unbound,
+    people: [...book.people.keys()].map((id) => {
+      const { connection, notify, presence } = book.contacts.get(id) ?? {};
+      return {
+        id,
+        ...(connection !== undefined && notify && { notify: connection }),
+        ...(connection !== undefined && presence && { presence: connection }),
+      };
+    }),
     doors: doors.map(({ url, routes }) => ({ url, routes })),
     ...(voice && {
       voice: { connection: voice.connection, voicepoints: [...book.voicepoints.keys()] },
@@ -90,6 +100,13 @@ export function printStartup(report: StartupReport): string {
     }),
   );
   if (report.unbound.length > 0) row("not bound", report.unbound.join(", "));
+  rows(
+    "people",
+    report.people.map(({ id, notify = "the log alone", presence }) => {
+      const known = presence === undefined ? "" : `, at home or not by ${presence}`;
+      return `${id} is told things by ${notify}${known}`;
+    }),
+  );
   for (const { url, routes } of report.doors) {
     row("door", url);
     for (const { method, path, needs } of routes)

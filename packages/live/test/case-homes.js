@@ -4,46 +4,11 @@ import { parentPort, workerData } from "node:worker_threads";
 import { Temporal } from "temporal-polyfill";
 import { openPhrasebook } from "calm-phrase/node";
 import { startBroker, startHouse, startLive } from "@calm-phrase/live";
+import { DrivenTime } from "./driven-time.js";
 
 const { folder, signal } = workerData;
 const { book } = await openPhrasebook(folder);
 const zone = book.place?.timezone ?? "UTC";
-
-/** Time that goes on when it is told to. */
-class DrivenTime {
-  #now = 0;
-  #timers = [];
-  now = () => this.#now;
-  after = (seconds, act) => {
-    const timer = { at: this.#now + seconds, act };
-    this.#timers.push(timer);
-    return () => {
-      this.#timers = this.#timers.filter((each) => each !== timer);
-    };
-  };
-  beginAt(now) {
-    this.#now = now;
-    this.#timers = [];
-  }
-  async pass(seconds, settled) {
-    const until = this.#now + seconds;
-    for (;;) {
-      const due = this.#timers.filter(({ at }) => at <= until);
-      if (due.length === 0) break;
-      // What is due at one instant happens one after another, and is then waited for together.
-      const at = Math.min(...due.map((each) => each.at));
-      this.#now = Math.max(this.#now, at);
-      for (const next of due.filter((each) => each.at === at)) {
-        if (!this.#timers.includes(next)) continue;
-        this.#timers = this.#timers.filter((each) => each !== next);
-        next.act();
-      }
-      await settled();
-    }
-    this.#now = until;
-    await settled();
-  }
-}
 
 const time = new DrivenTime();
 const broker = await startBroker();
@@ -101,7 +66,17 @@ const calls = {
   press: (button) => {
     house.press(button);
   },
-  presence: (person, is) => live.home.presence(person, is),
+  async presence(person, is) {
+    const told = new Promise((resolve) => {
+      const stop = live.home.on(({ event }) => {
+        if (event.event !== "presence" || event.person !== person) return;
+        stop();
+        resolve();
+      });
+    });
+    house.presence(person, is);
+    await Promise.race([told, soon(300)]);
+  },
   async fault(device, fault) {
     house.fault(device, fault);
     if (fault) wait.faulty.add(device);

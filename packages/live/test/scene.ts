@@ -121,19 +121,22 @@ export interface SceneOptions extends Omit<LiveStart, "urls"> {
   change?: (text: string) => string;
   /** A broker that runs already, and the login of it. */
   broker?: string;
+  /** More brokers, by connection. */
+  others?: Record<string, string>;
   login?: string;
 }
 
 export async function scene({
   change,
   broker: other,
+  others,
   login,
   ...options
 }: SceneOptions = {}): Promise<Scene> {
   const book = readPhrasebook([{ path: "home.yaml", text: change ? change(text) : text }]);
   const own = other === undefined ? await startBroker() : undefined;
   const broker = other ?? own?.url ?? "";
-  const brokers = { broker };
+  const brokers = { broker, ...others };
   const { time } = options;
   const house = await startHouse(book, {
     brokers,

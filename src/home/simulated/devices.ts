@@ -57,6 +57,9 @@ export function simulateDevices(simulation: Simulation): SimulatedDevices {
     send: (_, answer) => {
       answer({ ok: true });
     },
+    notify: (_, answer) => {
+      answer({ ok: true });
+    },
     order(effect, answer) {
       const { device } = effect;
       const fault = faults.get(device);

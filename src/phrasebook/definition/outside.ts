@@ -41,9 +41,9 @@ export interface ReportDefinition {
   every?: string | undefined;
 }
 
-/** Where a device tells whether it is there. */
+/** Where something tells whether it is there. */
 export interface AliveDefinition extends ReportDefinition {
-  /** What it says when it is: `online` when left out. */
+  /** What it says when it is: `online` of devices when left out, `home` of people. */
   is?: Value | undefined;
 }
 
@@ -105,6 +105,16 @@ export interface BindingDefinition {
   within?: string | undefined;
   /** How often it is asked before it counts as failed: 2 when left out. */
   tries?: number | undefined;
+}
+
+/** How somebody is reached. */
+export interface ContactDefinition {
+  /** The connection that they are reached over. */
+  over: string;
+  /** Where it is told whether they are at home, and what is said then: `home` when left out. */
+  presence?: AliveDefinition | string | undefined;
+  /** Where what they are told goes: `$value` stands for the text, `$tag` for its tag. */
+  notify?: OrderDefinition | string | undefined;
 }
 
 /** An action that may be called from outside. */

@@ -15,6 +15,7 @@ import type {
   AddressDefinition,
   BindingDefinition,
   ConnectionDefinition,
+  ContactDefinition,
   DoorsDefinition,
   SourceOfNewsDefinition,
 } from "./outside.ts";
@@ -90,6 +91,8 @@ export interface PhrasebookDefinition {
   connections?: Record<string, ConnectionDefinition> | undefined;
   /** How devices of a live home are reached, by id. */
   bindings?: Record<string, BindingDefinition> | undefined;
+  /** How people are reached, by their ids. */
+  contacts?: Record<string, ContactDefinition> | undefined;
   /** Actions that may be called from outside, by id. */
   addresses?: Record<string, AddressDefinition> | undefined;
   /** Where a live home listens. */

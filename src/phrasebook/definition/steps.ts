@@ -98,8 +98,10 @@ export type StepDefinition =
   | {
       /** Sends a message out. */
       send: {
-        /** An MQTT topic (`mqtt:home/kiln`) or a URL. */
+        /** An MQTT topic (`mqtt:home/kiln`) or a URL; with a connection, a topic or path of it. */
         to: string;
+        /** The connection that it goes over, with its login. */
+        over?: string | undefined;
         /** What is sent. */
         text?: string | undefined;
         /** Whether an MQTT broker keeps it for those who come later. */

@@ -59,13 +59,13 @@ const propertySchema = z.strictObject({
   moves: z.optional(z.boolean()),
 });
 
+const aliveSchema = z.union([text, z.strictObject({ ...listening, is: z.optional(valueSchema) })]);
+
 export const bindingSchema = z.strictObject(
   {
     devices: z.union([reference, references]),
     over: reference,
-    alive: z.optional(
-      z.union([text, z.strictObject({ ...listening, is: z.optional(valueSchema) })]),
-    ),
+    alive: z.optional(aliveSchema),
     order: z.optional(orderSchema),
     report: z.optional(reportSchema),
     properties: z.optional(z.record(z.string(), z.nullable(propertySchema))),
@@ -75,6 +75,15 @@ export const bindingSchema = z.strictObject(
     tries: z.optional(z.int().check(z.gte(1), z.lte(10))),
   },
   { error: "write a map: { devices: [kiln-vent], over: broker, order: shop/$device/set }" },
+);
+
+export const contactSchema = z.strictObject(
+  {
+    over: reference,
+    presence: z.optional(aliveSchema),
+    notify: z.optional(orderSchema),
+  },
+  { error: "write a map: { over: broker, presence: shop/mara/place, notify: shop/mara/news }" },
 );
 
 export const sourceSchema = z.strictObject(

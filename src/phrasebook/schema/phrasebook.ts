@@ -17,6 +17,7 @@ import {
   addressSchema,
   bindingSchema,
   connectionSchema,
+  contactSchema,
   doorsSchema,
   sourceSchema,
 } from "./outside.ts";
@@ -98,6 +99,7 @@ export const phrasebookSchema = z.strictObject(
     sources: section(sourceSchema),
     connections: section(connectionSchema),
     bindings: section(bindingSchema),
+    contacts: section(contactSchema),
     addresses: section(addressSchema),
     doors: z.optional(doorsSchema),
   },

@@ -61,6 +61,7 @@ const stepSchema: z.ZodMiniType<StepDefinition, StepDefinition> = z.union(
     z.strictObject({
       send: z.strictObject({
         to: text,
+        over: z.optional(reference),
         text: z.optional(text),
         retain: z.optional(z.boolean()),
         method: z.optional(z.enum(["GET", "POST", "PUT"])),

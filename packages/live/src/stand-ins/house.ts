@@ -1,4 +1,5 @@
 import {
+  type Alive,
   type Binding,
   type Book,
   type Clock,
@@ -13,6 +14,7 @@ import {
 import { type Broker, connectBroker } from "../broker.ts";
 import { machineTime } from "calm-phrase/node";
 import { fromDevice, toDevice } from "../mapping.ts";
+import { asText } from "../messages.ts";
 import { valueIn } from "./order-text.ts";
 import { type WebHouse, startWebHouse } from "./web-house.ts";
 
@@ -29,9 +31,11 @@ export interface House {
   /** A hand at a switch, or what a sensor measures. */
   set: (device: string, values: State) => void;
   press: (button: string) => void;
+  /** Somebody comes home, or goes, and is told to be there or not. */
+  presence: (person: string, is: "home" | "away") => void;
   /** Seconds until everything that moves has come to where it goes. */
   moving: () => number;
-  /** Orders that came in, in order: `kiln-vent speed 60`. */
+  /** Orders that came in, in order: `kiln-vent speed 60`; and what people were told: `mara notify …`. */
   orders: () => readonly string[];
   /** Puts every device back to what it starts with, or to these states, and mends all faults. */
   reset: (states?: Readonly<Record<string, State>>) => void;
@@ -73,6 +77,12 @@ export async function startHouse(
       whole = placed(whole, report.pointer, toDevice(mapping, schema, value));
     }
     return typeof whole === "string" ? whole : JSON.stringify(whole);
+  };
+  const gone = new Set<string>();
+  /** What is told of where somebody is. */
+  const placeOf = (person: string, { pointer, is }: Alive): string => {
+    const told = placed(undefined, pointer, gone.has(person) ? "away" : is);
+    return typeof told === "string" ? told : JSON.stringify(told);
   };
   const publish = (connection: string, topic: string, text: string, retain: boolean): void => {
     void brokers.get(connection)?.publish({ topic, text, retain, quality: 1, within: 10 });
@@ -174,10 +184,22 @@ export async function startHouse(
     }
     if (alive) publish(connection, alive.from, String(alive.is), true);
   }
+  for (const { connection, person, presence, notify } of book.contacts.values()) {
+    if (notify) {
+      const take = (text: string): boolean => {
+        orders.push(`${person} notify ${asText(valueIn(notify.body, text))}`);
+        return true;
+      };
+      brokers.get(connection)?.listen(notify.to, take);
+      webs.get(connection)?.order(notify, take);
+    }
+    if (presence) webs.get(connection)?.tell(presence.from, () => placeOf(person, presence));
+  }
   const isAway = (device: string): boolean => telling.get(device)?.fault === "offline";
   const reset: House["reset"] = (given = {}) => {
     for (const [device, fault] of telling) if (fault.fault === "offline") sayAlive(device, true);
     telling.clear();
+    for (const person of [...gone]) presence(person, "home");
     devices = make();
     for (const { id, properties } of book.devices.values()) {
       const before = stateOf(id);
@@ -188,6 +210,13 @@ export async function startHouse(
       if (isBegun) tell(id, changed);
     }
     orders.length = 0;
+  };
+  const presence: House["presence"] = (person, is) => {
+    if (is === "away") gone.add(person);
+    else gone.delete(person);
+    const contact = book.contacts.get(person);
+    if (!contact?.presence) return;
+    publish(contact.connection, contact.presence.from, placeOf(person, contact.presence), true);
   };
   const sayAlive = (device: string, isThere: boolean): void => {
     const binding = book.bindings.get(device);
@@ -214,6 +243,7 @@ export async function startHouse(
       const binding = book.bindings.get(button);
       if (binding?.pressed) publish(binding.connection, binding.pressed.from, "pressed", false);
     },
+    presence,
     moving: () => devices.moving(),
     orders: () => orders,
     reset,
