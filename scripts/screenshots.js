@@ -7,10 +7,18 @@ import { join } from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import { chromium } from "playwright-core";
 import { preview } from "vite";
+import { openPhrasebook } from "calm-phrase/node";
+import { openPage, startBroker, startHouse, startLive } from "@calm-phrase/live";
 
 const folder = "docs/screenshots";
 const only = process.argv.slice(2);
 const isWanted = (picture) => only.length === 0 || only.includes(picture);
+
+const launch = () =>
+  chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-sync"],
+  });
 
 /** Pictures of a built example in the browser. */
 async function example(name, take) {
@@ -19,10 +27,7 @@ async function example(name, take) {
     preview: { host: "127.0.0.1", port: 0 },
     logLevel: "silent",
   });
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-sync"],
-  });
+  const browser = await launch();
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`http://127.0.0.1:${server.httpServer.address().port}/`);
   const shot = async (picture) => {
@@ -142,26 +147,36 @@ async function failing() {
   } catch {
     // A case fails, as it has to.
   }
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-sync"],
-  });
+  const browser = await launch();
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`file://${join(copy, "page.html")}`);
   await page.fill("[name=search]", "extractor");
   await page.screenshot({ path: `${folder}/page.png` });
-  rmSync(join(copy, "suites/every-word.suite.yaml"));
-  try {
-    execFileSync("node", [cli, "test", "--report", "html=page.html"], { cwd: copy });
-  } catch {
-    // As before.
-  }
-  await page.goto(`file://${join(copy, "page.html")}`);
-  const painted = page.locator("details[open] pre.painted").first();
-  await painted.evaluate((element) => element.closest("section").scrollIntoView());
-  await page.screenshot({ path: `${folder}/painted.png` });
   await browser.close();
   rmSync(copy, { recursive: true });
+}
+
+/** The page to try addresses, of the demo on a house of stand-ins. */
+async function tryPage() {
+  const { book } = await openPhrasebook("demo/oxbow-pottery");
+  const broker = await startBroker();
+  const brokers = { "bench-broker": broker.url };
+  const house = await startHouse(book, { brokers });
+  const live = await startLive(book, { urls: { ...brokers, ...house.urls } });
+  const door = "http://127.0.0.1:18437";
+  const opened = await openPage(live, { door });
+  const browser = await launch();
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(opened.url);
+  await page.locator("button").first().click();
+  await page.locator(".happened b").first().waitFor();
+  await page.locator("summary").last().click();
+  await page.screenshot({ path: `${folder}/live-page.png` });
+  await browser.close();
+  await opened.close();
+  await live.close();
+  await house.close();
+  await broker.close();
 }
 
 /** A copy of the demo with another alias, another reply and another wait, beside the demo itself. */
@@ -199,7 +214,8 @@ if (
 await terminal("hear", call('hear "please set the extractor to sixty percent"'), 17);
 await terminal("hear-unknown", call('hear "extractr to sixty"'), 12);
 await terminal("coverage", `${call("test --coverage")} | tail -22`, 24);
-if (["failure", "page", "painted"].some(isWanted)) await failing();
+if (["failure", "page"].some(isWanted)) await failing();
+if (isWanted("live-page")) await tryPage();
 if (isWanted("compare")) await changed();
 await terminal("sayable", `${call("sayable")} | head -40`, 42);
 const mishear = call("mishear --language en --within 1 --remedies 4 2>/dev/null");

@@ -5,3 +5,4 @@ export { fromDevice, toDevice } from "./mapping.ts";
 export { hashOf, newSecret } from "./secrets.ts";
 export { type House, type HouseOptions, startHouse } from "./stand-ins/house.ts";
 export { type StandInBroker, startBroker } from "./stand-ins/broker.ts";
+export { type OpenPage, openPage } from "./page.ts";
