@@ -6,7 +6,7 @@ const packs = /\/language\/(?:dutch|english|french|german|italian|spanish)\.ts$|
 const yaml = /^js-yaml$/;
 /** The most that all of the core may weigh, and what only reads and hears, in kB gzipped. */
 const budget = 226;
-const hearingBudget = 120;
+const hearingBudget = 121;
 
 async function size(external, input = "src/index.ts") {
   const { output } = await build({

@@ -9,6 +9,7 @@ import {
   printFindings,
   printGroups,
 } from "../reports/findings.ts";
+import { isSource } from "../phrasebook/sources.ts";
 import { checkPhrasebook } from "../survey/check.ts";
 import { readDays } from "../suites/day.ts";
 import { readSuites } from "../suites/read.ts";
@@ -84,7 +85,7 @@ export async function check(options: CheckOptions): Promise<number> {
       patterns.some(({ origin }) => origin === "phrasebook"),
     );
     const sizes = [
-      countOf(devices.size, "device"),
+      countOf([...devices.keys()].filter((id) => !isSource(book, id)).length, "device"),
       countOf(rooms.size, "room"),
       `${countOf(own.length, "intent")} of its own, ${intents.size - own.length} that ship`,
       ...(routines.size > 0 ? [countOf(routines.size, "routine")] : []),

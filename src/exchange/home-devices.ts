@@ -1,14 +1,16 @@
 import { type Book, asBook } from "../book/book.ts";
 import type { DeviceDefinition } from "../phrasebook/definition/home.ts";
+import { isSource } from "../phrasebook/sources.ts";
 import { definitionOf } from "./definition.ts";
 import { type ThingDescription, thingFromDevice } from "./things.ts";
 
 /** The devices of a home as they would be written, by their ids. */
 export function definitionsOf(given: Book): Record<string, DeviceDefinition> {
-  const { devices, kinds } = asBook(given);
-  const written = [...devices].map(([id, device]) => {
-    return [id, definitionOf(device, kinds.get(device.kind))] as const;
-  });
+  const book = asBook(given);
+  const { devices, kinds } = book;
+  const written = [...devices]
+    .filter(([id]) => !isSource(book, id))
+    .map(([id, device]) => [id, definitionOf(device, kinds.get(device.kind))] as const);
   return Object.fromEntries(written);
 }
 

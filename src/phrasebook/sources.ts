@@ -40,13 +40,19 @@ export function bindingOfSource(entry: Entry): Cursor<BindingDefinition> | undef
   return entry.as<BindingDefinition>({ devices: entry.id, over, report, ...given({ within }) });
 }
 
+/** Whether something tells and is no device. */
+export function isSource({ devices, kinds }: Pick<Phrasebook, "devices" | "kinds">, id: string) {
+  const kind = devices.get(id)?.kind ?? "";
+  return kinds.get(kind) === sourceKind;
+}
+
 /** Whether something is a source that is asked whenever somebody wants to know. */
 export function isToldWhenAsked(
-  { devices, bindings }: Pick<Phrasebook, "devices" | "bindings">,
+  book: Pick<Phrasebook, "devices" | "kinds" | "bindings">,
   id: string,
 ): boolean {
-  if (devices.get(id)?.kind !== "source") return false;
-  const told = [...(bindings.get(id)?.properties.values() ?? [])];
+  if (!isSource(book, id)) return false;
+  const told = [...(book.bindings.get(id)?.properties.values() ?? [])];
   return told.every(({ report }) => report?.every === undefined);
 }
 
