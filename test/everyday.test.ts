@@ -5,8 +5,8 @@ import { readPhrasebook } from "../src/index.ts";
 import type { Book, Effect, Heard } from "../src/index.ts";
 
 /*
- * What people say in six languages: in `everyday` put together from lists (see scripts/everyday.js), in `at-work` and
- * `at-home` written down as people talk in the middle of something else.
+ * What people say in six languages: in `everyday` put together from lists (see scripts/everyday.js), in `at-work`,
+ * `at-home` and `at-guests` written down as people talk in the middle of something else.
  */
 
 const read = (name: string): string => readFileSync(join(import.meta.dirname, name), "utf8");
@@ -16,6 +16,7 @@ const books = {
   everyday: homeIn("everyday"),
   "at-work": homeIn("at-work"),
   "at-home": homeIn("at-home"),
+  "at-guests": homeIn("at-guests"),
 };
 
 interface Phrase {
@@ -80,6 +81,7 @@ describe.each([
     ["everyday", "aside.tsv"],
     ["at-work", "tsv"],
     ["at-home", "tsv"],
+    ["at-guests", "tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

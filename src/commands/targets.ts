@@ -36,6 +36,8 @@ export interface Speaker {
   chosen?: string | undefined;
   /** Ids of the devices that were spoken of last. */
   it?: readonly string[] | undefined;
+  /** Whether these were spoken of in the same breath, so that what names nothing is about them. */
+  follows?: true;
   /** What was said apart from a thing and narrows it, with its words. */
   narrowings?: readonly { narrowing: Narrowing; words: string }[] | undefined;
   /** Words said for a slot when it was asked for. */
@@ -181,7 +183,10 @@ function lightsFirst(all: readonly Device[], asked: TargetAsked): readonly Devic
   return sortDevices(lights, asked).devices.length > 0 ? lights : all;
 }
 
-/** "Turn the volume down": what has it in the speaker's room, or the only one that has it at all. */
+/**
+ * "Turn the volume down": what has it of what was spoken of in the same breath, in the speaker's room, or the
+ * only one that has it at all.
+ */
 function resolveUnsaid(
   book: Phrasebook,
   { place }: TargetExpression & { target: "unsaid" },
@@ -192,6 +197,11 @@ function resolveUnsaid(
     const there = sortDevices(lightsFirst(devicesIn(book, place, speaker), asked), asked).devices;
     if (there.length === 0) return unfit({ reason: "nothing" });
     return bulkOf("there", there, asked, there.length === 1 ? "single" : "place");
+  }
+  if (speaker.follows) {
+    const before = sortDevices(spokenOf(book, speaker), asked).devices;
+    if (before.length === 0) return unfit({ reason: "nothing" });
+    return bulkOf("it", before, asked, before.length === 1 ? "single" : "several");
   }
   const { all, inRoom } = deviceIndex(book);
   const here = speaker.room === undefined ? [] : sortDevices(inRoom(speaker.room), asked).devices;
@@ -232,7 +242,8 @@ function resolveKind(
       return kindOf(label, ofKind, many, asked);
     });
   }
-  return kindOf(label, devicesIn(book, place, speaker).filter(isOfKind), many, asked);
+  const there = devicesIn(book, place, speaker).filter(isOfKind);
+  return kindOf(label, there, many || place === "everywhere", asked);
 }
 
 /** The two of a kind that there are where the speaker is, in a place, or at all; more are a question. */

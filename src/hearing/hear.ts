@@ -24,6 +24,7 @@ import { parseLocal } from "../time/local.ts";
 import { devicesAbout } from "./compose/about.ts";
 import { compose } from "./compose/compose.ts";
 import type { Command, Composition } from "./compose/parting.ts";
+import { isClear, repaired } from "./compose/repaired.ts";
 import { type Concluding, conclude } from "./compose/conclude.ts";
 import { type HearContext, readContext } from "./context.ts";
 import { type Why, explain } from "./explain/why.ts";
@@ -152,16 +153,15 @@ function composed(
   said: Utterance,
   speaker: Speaker,
 ): Pick<Listening, "utterance" | "composition"> {
-  const composition = compose(book, engine, said, speaker);
+  const composedOf = (words: Utterance): Composition => compose(book, engine, words, speaker);
+  const composition = composedOf(said);
   if (isClear(composition)) return { utterance: said, composition };
   const utterance = engine.restate(said);
-  if (utterance === said) return { utterance, composition };
-  const other = compose(book, engine, utterance, speaker);
-  return isClear(other) ? { utterance, composition: other } : { utterance: said, composition };
-}
-
-function isClear({ commands, isOffer, isDoubtful }: Composition): boolean {
-  return !isOffer && !isDoubtful && commands.every(({ understood }) => clearReading(understood));
+  if (utterance !== said) {
+    const other = composedOf(utterance);
+    if (isClear(other)) return { utterance, composition: other };
+  }
+  return repaired(engine, said, composedOf) ?? { utterance: said, composition };
 }
 
 /** What functions that compute steps are given, beside slots. */

@@ -53,6 +53,7 @@ export const dutch: LanguagePack = {
       ["één", "een"],
       ["ën", "en"],
     ],
+    pairs: false,
     ordinal: toOrdinal,
     ordinalEndings: [],
     ordinalSigns: ["e", "de", "ste"],
@@ -403,7 +404,7 @@ export const dutch: LanguagePack = {
     high: ["hoog", "snel", "hoge stand", "stand drie"],
     full: [
       "vol",
-      "[het] maximum",
+      "[het, "voluit"] maximum",
       "volle kracht",
       "hoogste stand",
       "zo (fel | hoog | ver | hard | snel | licht | warm) mogelijk",
@@ -446,6 +447,11 @@ export const dutch: LanguagePack = {
     "mij",
     "ons",
   ],
+  repairs: ["[of] nee [wacht | sorry]", "ik bedoel", "(sorry | beter gezegd | correctie)"],
+  stays: {
+    verbs: ["laat", "laten", "hou", "houd"],
+    after: ["(met rust | zo | zoals (het | hij | ze) is)"],
+  },
   hedges: [
     ..."blijf zonsondergang zonsopgang schemering niet geen niemand nooit niets nergens zonder noch bijna liever".split(
       " ",

@@ -66,12 +66,13 @@ export const english: LanguagePack = {
       ["zero", "nought"],
       ["two", "couple of"],
     ],
+    pairs: true,
     ordinal: toOrdinal,
     ordinalEndings: [],
     ordinalSigns: ["st", "nd", "rd", "th"],
     optional: ["and"],
     thousand: { word: "thousand", one: "thousand", joined: false },
-    hundreds: [],
+    hundreds: ["hundred"],
     minus: ["minus", "negative"],
     point: ["point"],
     decimalSign: ".",
@@ -216,6 +217,20 @@ export const english: LanguagePack = {
     "actually",
     "anyway",
   ],
+  repairs: [
+    "no [wait | sorry]",
+    "wait [no]",
+    "sorry",
+    "(I mean | I meant)",
+    "or rather",
+    "make that",
+    "actually",
+    "(scratch that | correction)",
+  ],
+  stays: {
+    verbs: ["leave", "keep"],
+    after: ["alone", "be", "(as it is | as they are | as is)", "out [of it]"],
+  },
   hedges: [
     ..."sunset sunrise dusk dawn nightfall not no never none nobody nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
       " ",
@@ -256,7 +271,7 @@ export const english: LanguagePack = {
   },
   courtesies: {
     opening: [
-      "would you mind | do you mind | how about | what about",
+      "would you mind | do you mind | how about | what about | (is it | would it be) possible to [have | get]",
       "(when | if | as soon as) you (can | get (a chance | a minute | a moment | a second))",
       "(could | can | would | will | might) you [kindly | possibly | quickly | maybe] [go and]",
       "would you be so kind [as to] | be so kind as to | do me a favour and | be a dear and | go ahead and | (I'd | I would | we'd | we would) appreciate it if you could",
@@ -1083,7 +1098,7 @@ export const english: LanguagePack = {
         "next (track | song | one)",
         "skip [this] (track | song | one)",
         "skip to next (track | song | one)",
-        say("skip", `[this] [${track}] (on | in) $target`),
+        say("skip", `[this] [${track} | one] (on | in) $target`),
         say("skip to | go to | play", `next (${track} | one) (on | in) $target`),
         `next [${track} | one] (on | in) $target`,
         `$target (next [${track}] | skip [${track}])`,
@@ -1264,7 +1279,7 @@ export const english: LanguagePack = {
     "ask-how": {
       patterns: [
         "how $measure is it",
-        `how $measure (is | are) [it] [${of} | inside] $target [running | set | now]`,
+        `how $measure [is | are] [it] [${of} | inside] $target [running | set | now]`,
         `how $measure (does | do) $target (run | go | get)`,
         "how $measure is (air | soil | compost | room) [in | on | at] $target",
         "is it [very | really | still] $measure [in | on | at] $target",
@@ -1301,6 +1316,7 @@ export const english: LanguagePack = {
         "(did | have) (I | we | anyone | you) (leave | left) $target $state",
         "(has | have) $target $state",
         "(is | are) $target $state or not",
+        "$target [is | are] [still] $state (isn't | aren't) (it | they)",
         "(is | was) there [any] $state [in | on | at] $target",
         "(is | are) $target $state or (closed | shut | open | off | on | out | locked | unlocked)",
         "(did | have | has) (you | they | anyone | anybody | someone | somebody) (leave | left | forget | get | got) $target $state",

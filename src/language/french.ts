@@ -55,6 +55,7 @@ export const french: LanguagePack = {
       ["et un", "et une"],
       ["un", "une"],
     ],
+    pairs: false,
     ordinal: toOrdinal,
     ordinalEndings: [
       ["premier", "première"],
@@ -190,7 +191,7 @@ export const french: LanguagePack = {
   courtesies: {
     opening: [
       "(quand | dès que | si) tu (peux | as (le temps | un moment | une minute)) | à l'occasion",
-      "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [me]",
+      "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] [peut être] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [peut être] [me]",
       "(quelqu'un | l'un de vous) (peut | pourrait) [il] [m' | nous] | (est ce que | est ce qu') quelqu'un (peut | pourrait)",
       "je (veux | voudrais | voulais) [bien] [que tu] | j'aimerais [bien] | je souhaite | on (veut | voudrait | peut | pourrait) [avoir] | il (faudrait | faut) | j'ai besoin [de | d'] | (est ce que je | je) (peux | pourrais) avoir | puis je avoir | avoir",
       "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de | (donne | donnez) (moi | nous)",
@@ -460,6 +461,20 @@ export const french: LanguagePack = {
     "moi",
     "nous",
   ],
+  repairs: [
+    "(non | pardon | enfin) [non | pardon | plutôt]",
+    "[ou] plutôt",
+    "(je veux dire | je voulais dire)",
+  ],
+  stays: {
+    verbs: ["laisse", "laissez", "laisser", "garde", "gardez", "garder"],
+    after: [
+      "tranquille",
+      "tranquilles",
+      "comme (ça | il est | elle est)",
+      "comme (ils | elles) sont",
+    ],
+  },
   hedges: [
     ..."soleil crépuscule aube ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(
       " ",

@@ -82,6 +82,7 @@ export const german: LanguagePack = {
       ["eins", "einen"],
       ["zwei", "zwo"],
     ],
+    pairs: false,
     ordinal: toOrdinal,
     ordinalEndings: [
       ["e", "en"],
@@ -524,6 +525,22 @@ export const german: LanguagePack = {
     "eigentlich",
     "übrigens",
   ],
+  repairs: [
+    "[ach | äh] nein [warte]",
+    "(ich meine | ich meinte)",
+    "(besser gesagt | vielmehr)",
+    "(quatsch | entschuldigung | Korrektur)",
+  ],
+  stays: {
+    verbs: ["lass", "lasse", "lasst", "lassen", "behalte"],
+    after: [
+      "in Ruhe",
+      "so",
+      "wie (es | er | sie) ist",
+      "wie sie sind",
+      "(aus dem Spiel | außen vor)",
+    ],
+  },
   hedges: [
     ..."sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keiner keines niemand nie niemals nichts nirgends ohne weder stopp statt anstatt lieber fast beinahe".split(
       " ",

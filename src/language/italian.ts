@@ -47,6 +47,7 @@ export const italian: LanguagePack = {
       ["uno", "una"],
       ["tré", "tre"],
     ],
+    pairs: false,
     ordinal: toOrdinal,
     ordinalEndings: [["o", "a"]],
     ordinalSigns: ["º", "ª", "o", "a"],
@@ -483,6 +484,15 @@ export const italian: LanguagePack = {
     "dai",
     "magari",
   ],
+  repairs: [
+    "(anzi | scusa | cioè)",
+    "no (aspetta | scusa | anzi | cioè)",
+    "(volevo dire | voglio dire)",
+  ],
+  stays: {
+    verbs: ["lascia", "lasci", "lasciate", "lasciare", "lasciami"],
+    after: ["(in pace | stare)", "(com è | così | come sono)"],
+  },
   hedges: [
     ..."tramonto alba imbrunire non no mai nessuno niente nulla né senza neanche quasi".split(" "),
     ..."se quando prima dopo mentre finché fosse fossero avesse immagina supponi supponiamo magari spero vorrei ricorda ricordati ricordo dimentica dimenticare dimenticato pensa".split(

@@ -213,7 +213,21 @@ function cardinalTree(pack: LanguagePack): Node {
       if (short.length < words.length) insert(root, short, value);
     }
   }
+  if (data.pairs) insertPairs(root, pack);
   return root;
+}
+
+/** "Two thirty", and "twenty seven hundred". */
+function insertPairs(root: Node, pack: LanguagePack): void {
+  const { cardinal, hundreds } = pack.numbers;
+  const wordsOf = (text: string): string[] => splitWords(text, pack).map((word) => word.text);
+  for (let low = 10; low < 100; low++) {
+    const rest = wordsOf(cardinal(low));
+    for (let high = 1; high < 10; high++) {
+      insert(root, [...wordsOf(cardinal(high)), ...rest], high * 100 + low);
+    }
+    for (const hundred of hundreds) insert(root, [...rest, hundred], low * 100);
+  }
 }
 
 /** All ways to say a whole number from 0 to 999, the usual one first. */

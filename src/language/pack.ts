@@ -97,6 +97,16 @@ export interface LanguagePack {
    * supposition, and of what was done before. With one of them words are never passed over.
    */
   hedges: Said;
+  /**
+   * Verbs that leave a thing as it is where no state is said, and what may be said after it: "leave the lamp",
+   * "leave the lamp alone".
+   */
+  stays: { verbs: Said; after: Said };
+  /**
+   * Patterns after which a part of a command is said anew: "to twenty, no, thirty". None that may also say
+   * what is not meant.
+   */
+  repairs: Said;
   /** Words that make others a clause, which is no thing of the home: "I", "is". */
   clauses: Said;
   /** Words that begin a reason for a command: "because". */
@@ -135,6 +145,8 @@ export const packKeys = [
   "fillers",
   "adjectives",
   "hedges",
+  "stays",
+  "repairs",
   "clauses",
   "reasons",
   "courtesies",
@@ -147,6 +159,8 @@ export interface NumberWords {
   cardinal: (value: number) => string;
   /** Other ways to say a piece of a cardinal: `["one hundred", "a hundred"]`. */
   respelled: readonly (readonly [written: string, said: string])[];
+  /** Whether hundreds are said as two numbers as well: "two thirty", "twenty seven hundred". */
+  pairs: boolean;
   /** Ordinal number in words, for whole numbers from 1 to 100. */
   ordinal: (value: number) => string;
   /** Other endings that an ordinal takes: `["e", "en"]`. */
@@ -160,7 +174,7 @@ export interface NumberWords {
    * with what surrounds them.
    */
   thousand: { word: string; one: string; joined: boolean };
-  /** Endings of words for hundreds above a thousand: "elfhonderd". */
+  /** Endings of words for hundreds above a thousand, "elfhonderd", or the word for them. */
   hundreds: Said;
   minus: Said;
   /** The words for the decimal sign, and the sign itself in digits. */

@@ -46,6 +46,7 @@ export const spanish: LanguagePack = {
       ["uno", "un"],
       ["uno", "una"],
     ],
+    pairs: false,
     ordinal: toOrdinal,
     ordinalEndings: [
       ["o", "a"],
@@ -467,6 +468,14 @@ export const spanish: LanguagePack = {
     "nos",
     "a ver",
   ],
+  repairs: [
+    "(perdón | digo | mejor dicho | quiero decir | quería decir)",
+    "no (perdón | espera | digo | mejor)",
+  ],
+  stays: {
+    verbs: ["deja", "deje", "dejad", "dejen", "dejar", "déjame"],
+    after: ["(en paz | tranquilo | tranquila)", "como (está | están)", "así"],
+  },
   hedges: [
     ..."anochecer atardecer amanecer no nunca nadie nada ni ningún ninguna sin jamás tampoco casi".split(
       " ",

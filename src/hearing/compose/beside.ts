@@ -194,6 +194,10 @@ function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefine
   return {
     is({ from, end }) {
       if (end - from > longestRemark || !isPlain({ from, end })) return false;
+      // "Off, on" and "off, sorry, on" say something else.
+      const begun = Math.max(from, ...engine.repairs(utterance, from).map((mark) => mark.end));
+      const counted = texts.slice(begun, end).filter((_, at) => small[begun + at] !== true);
+      if (counted.length > 0 && counted.every((text) => engine.stateWords.has(text))) return false;
       // The first word that counts is none that a command begins with.
       const first = afterSmall(from);
       return first >= end || begins[first] !== true || isSentence(first, end);

@@ -11,6 +11,7 @@ import type { Speaker } from "../../commands/targets.ts";
 import { type Understood, anyReading, clearReading, understand } from "../understand/understand.ts";
 import { apartChoices, apartIn } from "./apart.ts";
 import { beside } from "./beside.ts";
+import { asLasting } from "./lasting.ts";
 import { asBefore, asLater, asMore } from "./leaning.ts";
 import { type Command, type Composition, type Parting, whensOf } from "./parting.ts";
 import { type Joiner, joinersIn, namesAny } from "./joiners.ts";
@@ -50,8 +51,8 @@ export function compose(
 
   const known = new Map<string, Understood>();
   let steps = stepsOf(whole);
-  const read: Parting["read"] = (words, { it, aparts: left = [] } = {}) => {
-    const leans = it !== undefined && it.length > 0 && engine.mayLean(words);
+  const read: Parting["read"] = (words, { it, aparts: left = [], follows } = {}) => {
+    const leans = it !== undefined && it.length > 0 && (follows || engine.mayLean(words));
     const narrowings = left.flatMap(({ narrowing, words: said }) =>
       narrowing ? [{ narrowing, words: said }] : [],
     );
@@ -60,10 +61,11 @@ export function compose(
       narrowings.length === 0
         ? ""
         : ` without ${left.map(({ from, end }) => `${from}-${end}`).join(" ")}`;
-    const key = leans ? `${place} of ${it.join(" ")}${less}` : `${place}${less}`;
+    const how = follows ? "after" : "of";
+    const key = leans ? `${place} ${how} ${it.join(" ")}${less}` : `${place}${less}`;
     const before = known.get(key);
     if (before || known.size >= mostPieces || steps > enoughSteps) return before;
-    const leaning = leans ? { ...speaker, it } : speaker;
+    const leaning = leans ? { ...speaker, it, ...given({ follows }) } : speaker;
     const narrowed = narrowings.length > 0 ? { ...leaning, narrowings } : leaning;
     const understood = understand(book, engine, words, narrowed);
     steps += stepsOf(understood);
@@ -71,7 +73,15 @@ export function compose(
     return understood;
   };
   const it = engine.itWord;
-  const parting: Parting = { utterance, aparts, joiners, it, read, readingOf: clearReading };
+  const leftIn: Parting["leftIn"] = ({ from, end }) => {
+    const left = engine.leftAsIs(utterance, from, end);
+    return left && { from: left[0], end: left[1] };
+  };
+  const on = engine.onWord;
+  const parting: Parting = {
+    ...{ utterance, aparts, joiners, it, on, read, leftIn },
+    readingOf: clearReading,
+  };
   const all: Stretch = { from: 0, end: utterance.words.length };
   const composition =
     part(parting, all) ??
@@ -154,26 +164,37 @@ function withoutRemarks(
 }
 
 /** A stretch as one command: with all of its words, or with those left out that stand apart. */
-function asOne(
-  { utterance, aparts, joiners, read, readingOf }: Parting,
-  stretch: Stretch,
-  before?: Command,
-): Command | undefined {
+function asOne(parting: Parting, stretch: Stretch, before?: Command): Command | undefined {
+  const { utterance, aparts, joiners, read, readingOf } = parting;
   const earlier = before && readingOf(before.understood);
   const it = earlier && devicesAbout(earlier);
   // Of equals the first, which leaves out the fewest.
   let chosen: Command | undefined;
   for (const left of [[], ...apartChoices(aparts, joiners, stretch)]) {
-    const understood = read(pick(utterance, stretch, left), { it, aparts: left });
+    const words = pick(utterance, stretch, left);
+    const first = read(words, { it, aparts: left });
+    const follows = first && isUnsaid(readingOf(first));
+    const second = follows && it ? read(words, { it, aparts: left, follows }) : undefined;
+    const isMore = second && clearReading(second) !== undefined;
+    const understood = isMore ? second : first;
     const reading = understood && readingOf(understood);
     if (!reading) continue;
-    const isDoubtful = left.some(({ isCut }) => isCut) || undefined;
+    // "The chandelier on, and louder" may well mean something else than what is near.
+    const isElsewhere = second !== undefined && !isMore;
+    const isDoubtful = isElsewhere || left.some(({ isCut }) => isCut) || undefined;
     const command: Command = { understood, whens: whensOf(left), ...given({ isDoubtful }) };
     if (!chosen || isBetter(readingOf, [command], [chosen])) chosen = command;
     // Nothing is better than all of the words by the phrasebook's own pattern.
     if (chosen === command && isOwn(reading) && reading.path.freeWords === 0) break;
   }
-  return chosen;
+  return chosen ?? asLasting(parting, stretch);
+}
+
+/** Whether nothing is named in a command that is about something. */
+function isUnsaid(reading: Reading | undefined): true | undefined {
+  if (reading?.pattern.origin !== "vocabulary") return undefined;
+  const isNamed = reading.fillings.some((filling) => filling.reading.read === "target");
+  return !isNamed && planIntent(reading.intent).targets.size > 0 ? true : undefined;
 }
 
 /** Stretches as commands, each of which may lean on the one before it. */

@@ -19,6 +19,7 @@ import type { Reading } from "../understand/evaluate.ts";
 import type { Ranked } from "../understand/rank.ts";
 import { settleWhens } from "../understand/whens.ts";
 import type { Command } from "./parting.ts";
+import { spared } from "./spared.ts";
 
 /** Things of one name that are told apart in a question: nobody chooses among more. */
 const mostChoices = 12;
@@ -37,7 +38,8 @@ export interface Concluding {
 
 /** What the commands of an utterance come to together: all of them are done, or none. */
 export function conclude(concluding: Concluding, commands: readonly Command[]): Conclusion {
-  return together(commands.map((command) => concludeCommand(concluding, command)));
+  const conclusions = commands.map((command) => concludeCommand(concluding, command));
+  return together(spared(commands, conclusions));
 }
 
 function together(conclusions: readonly Conclusion[]): Conclusion {

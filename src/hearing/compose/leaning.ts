@@ -4,12 +4,14 @@ import { apartChoices } from "./apart.ts";
 import { type Command, type Parting, whensOf } from "./parting.ts";
 import { type Stretch, joined, nameless, pick } from "./stretch.ts";
 
-/** "… and the wheel lamp": what was said before, of something else. */
+/** "… and the wheel lamp": what was said before, of something else, or not of it: "… but leave the lamp". */
 export function asBefore(
-  { utterance, aparts, joiners, read, readingOf }: Parting,
-  stretch: Stretch,
+  { utterance, aparts, joiners, read, readingOf, leftIn }: Parting,
+  said: Stretch,
   before: Command,
 ): Command | undefined {
+  const leaves = leftIn(said);
+  const stretch = leaves ?? said;
   const reading = readingOf(before.understood);
   const targets = reading?.fillings.filter((filling) => filling.reading.read === "target") ?? [];
   const [target] = targets;
@@ -25,7 +27,8 @@ export function asBefore(
     { aparts: left },
   );
   const isSame = understood && readingOf(understood)?.intent === reading.intent;
-  return isSame ? { understood, whens: whensOf(left) } : undefined;
+  if (!isSame) return undefined;
+  return { understood, whens: whensOf(left), ...(leaves && { isLeft: true }) };
 }
 
 /** "… and at ten percent": something else of what was spoken of before. */
@@ -42,6 +45,8 @@ export function asMore(
   const understood = read(joined([nameless(it, words), words]), { it: about });
   const reading = understood && readingOf(understood);
   if (!understood || !reading || !isOf(reading, about)) return undefined;
+  // What is off has nothing more: "off in ten" is no tenth.
+  if (isTurnedOff(earlier)) return undefined;
   // One property cannot be two things at once.
   const all = before.map((command) => readingOf(command.understood));
   const isFree = all.every((each) => each && !shareProperty(each, reading));
@@ -71,6 +76,13 @@ export function asLater(
 /** Whether something is done to what was spoken of, and to nothing else. */
 function isOf({ meaning }: Reading, about: readonly string[]): boolean {
   return meaning.result === "do" && meaning.effects.every(({ device }) => about.includes(device));
+}
+
+function isTurnedOff({ meaning }: Reading): boolean {
+  if (meaning.result !== "do") return false;
+  return meaning.effects.some(
+    (effect) => "set" in effect && Object.values(effect.set).includes("off"),
+  );
 }
 
 function shareProperty(one: Reading, other: Reading): boolean {

@@ -4,6 +4,7 @@ import type { Understood } from "../understand/understand.ts";
 import type { WhenReading } from "../understand/whens.ts";
 import type { Apart } from "./apart.ts";
 import type { Joiner } from "./joiners.ts";
+import type { Stretch } from "./stretch.ts";
 
 /** One command of an utterance, and the words of it that say when. */
 export interface Command {
@@ -11,6 +12,8 @@ export interface Command {
   whens: readonly WhenReading[];
   /** Whether it takes for a value what is part of a when. */
   isDoubtful?: true;
+  /** Whether it names what is left as it is, and does nothing: "… but leave the lamp". */
+  isLeft?: true;
 }
 
 /** The commands of an utterance. */
@@ -38,14 +41,18 @@ export interface Parting {
   joiners: readonly Joiner[];
   /** What is said for "it", as a word. */
   it: Utterance;
+  /** What is said of a thing that is on. */
+  on: Utterance;
   /**
-   * Understands words; `it` is what a command before them was about, and `aparts` what was said
-   * apart from them.
+   * Understands words; `it` is what a command before them was about, which what names nothing is about where
+   * it `follows`, and `aparts` what was said apart from them.
    */
   read: (
     words: Utterance,
-    beside?: { it?: readonly string[] | undefined; aparts?: readonly Apart[] },
+    beside?: { it?: readonly string[] | undefined; aparts?: readonly Apart[]; follows?: true },
   ) => Understood | undefined;
+  /** What a stretch leaves as it is, if that is what it says. */
+  leftIn: (stretch: Stretch) => Stretch | undefined;
   /** The reading of a command that counts as understood. */
   readingOf: (understood: Understood) => Reading | undefined;
 }

@@ -56,17 +56,25 @@ export interface Engine extends Around {
   speaksOfHere: (utterance: Utterance) => boolean;
   /** "It", as a word of an utterance. */
   itWord: Utterance;
+  /** What is said of a thing that is on, as a word. */
+  onWord: Utterance;
   /** Words that add something to what was said of a thing: "with", "at". */
   besides: ReadonlySet<string>;
   /** Words that no remark beside a command has, and those that begin one. */
   hedges: ReadonlySet<string>;
   clauses: ReadonlySet<string>;
+  /** Words of states: "on", "closed". */
+  stateWords: ReadonlySet<string>;
   /** Which words of an utterance answer a question: "yes", "forget it". */
   answers: (utterance: Utterance) => boolean[];
   /** Whether what people say is wrong is an order here. */
   hasWishes: boolean;
   /** What begins a reason: "because". */
   reasons: Recognise<true>;
+  /** What comes before a part of a command that is said anew: "no, wait". */
+  repairs: Recognise<true>;
+  /** The words for what a stretch of words leaves as it is: "leave the lamp alone". */
+  leftAsIs: (utterance: Utterance, from: number, end: number) => [number, number] | undefined;
   /** What begins an exception: "all but", "except for". */
   exceptions: Recognise<true>;
   numbers: NumberReader;
@@ -130,16 +138,21 @@ function createEngine(book: Phrasebook, language: string): Engine {
     const words = spokenWords(utterance.words, pack, { lexicon, isVerb });
     return words === utterance.words ? utterance : prepareUtterance(text, words, lexicon, small);
   };
+  const wordOf = ([text = ""]: Said): Utterance =>
+    prepareUtterance("", splitWords(text, pack), lexicon, small);
   const firstWords = (said: Said): ReadonlySet<string> =>
     new Set(said.flatMap((text) => splitWords(text, pack)[0]?.text ?? []));
   const { it, here, there, one, ones } = pack.targets;
   const itWords = firstWords([...it, ...there]);
   const leaningWords = firstWords([...it, ...there, ...one, ...ones]);
   const hereWords = firstWords(here);
+  const stays = new Set(pack.stays.verbs);
+  const patterned = (said: Said): Recognise<true> =>
+    createForms<object, true>([{ said, make: () => true }], {}, ground);
+  const asIs = patterned(pack.stays.after);
   const whens = later(() => createLaterWhens(ground));
   const { yes, no, cancel } = pack.conversation;
-  const said = [...yes, ...no, ...cancel];
-  const answersFrom = createForms<object, true>([{ said, make: () => true }], {}, ground);
+  const answersFrom = patterned([...yes, ...no, ...cancel]);
   return {
     language,
     pack,
@@ -153,10 +166,12 @@ function createEngine(book: Phrasebook, language: string): Engine {
     prepare,
     restate: createGerunds(ground, around),
     ...around,
-    itWord: prepareUtterance("", splitWords(pack.targets.it[0] ?? "", pack), lexicon, small),
+    itWord: wordOf(pack.targets.it),
+    onWord: wordOf(pack.states.on),
     besides: new Set(pack.frames.besides),
     hedges: new Set(pack.hedges),
     clauses: new Set(pack.clauses),
+    stateWords: firstWords(Object.values(pack.states).flat()),
     answers(utterance) {
       const answering = utterance.texts.map(() => false);
       for (const at of answering.keys()) {
@@ -169,6 +184,17 @@ function createEngine(book: Phrasebook, language: string): Engine {
       return answering;
     },
     hasWishes: [...book.intents.keys()].some(isWish),
+    repairs: patterned(pack.repairs),
+    leftAsIs(utterance, from, end) {
+      let verb = from;
+      while (verb < end && utterance.small[verb] === true) verb++;
+      if (!stays.has(utterance.texts[verb] ?? "")) return undefined;
+      const named = verb + 1;
+      for (let last = named + 1; last < end; last++) {
+        if (asIs(utterance, last).some((found) => found.end === end)) return [named, last];
+      }
+      return named < end ? [named, end] : undefined;
+    },
     reasons: recogniseAny(pack.reasons, ground),
     exceptions: recogniseAny(pack.targets.except, ground),
     numbers: ground.numbers,
