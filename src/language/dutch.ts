@@ -404,7 +404,8 @@ export const dutch: LanguagePack = {
     high: ["hoog", "snel", "hoge stand", "stand drie"],
     full: [
       "vol",
-      "[het, "voluit"] maximum",
+      "[het] maximum",
+      "voluit",
       "volle kracht",
       "hoogste stand",
       "zo (fel | hoog | ver | hard | snel | licht | warm) mogelijk",
