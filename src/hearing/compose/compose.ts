@@ -52,7 +52,7 @@ export function compose(
   const known = new Map<string, Understood>();
   let steps = stepsOf(whole);
   const read: Parting["read"] = (words, { it, aparts: left = [], follows } = {}) => {
-    const leans = it !== undefined && it.length > 0 && (follows || engine.mayLean(words));
+    const leans = it !== undefined && it.length > 0 && (follows ?? engine.mayLean(words));
     const narrowings = left.flatMap(({ narrowing, words: said }) =>
       narrowing ? [{ narrowing, words: said }] : [],
     );
