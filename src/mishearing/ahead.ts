@@ -54,7 +54,13 @@ export function lookAhead(machine: Machine, lattice: Lattice, costs: Costs): Ahe
   const outer = frames.outer.map((frame): Outer => {
     const states = machine.rules[frame.rule]?.states ?? [];
     const ahead = (frame.ahead = new Int32Array(states.length * width).fill(never));
-    return { frame, states, steps: silentSteps(frame), ahead };
+    const steps = silentSteps(frame);
+    const active = [...states.keys()].filter((index) => {
+      const { end, holding = none } = states[index] ?? {};
+      const isSilent = steps.from[index] !== steps.from[index + 1];
+      return end !== undefined || holding.length > 0 || isSilent;
+    });
+    return { frame, states, active: active.reverse(), steps, ahead };
   });
   const byRule = new Map<number, Int32Array[]>();
   for (const { frame, ahead } of outer) {
@@ -103,9 +109,9 @@ export function lookAhead(machine: Machine, lattice: Lattice, costs: Costs): Ahe
   }
 
   /** Looks once at what costs no sound; whether anything became less. */
-  function improve({ frame, states, steps, ahead }: Outer, at: number): boolean {
+  function improve({ frame, states, active, steps, ahead }: Outer, at: number): boolean {
     let changed = false;
-    for (let index = states.length - 1; index >= 0; index--) {
+    for (const index of active) {
       const state = states[index];
       const place = index * width + at;
       let best = ahead[place] ?? never;
@@ -169,6 +175,8 @@ const none: readonly never[] = [];
 interface Outer {
   frame: Frame;
   states: readonly MachineState[];
+  /** Those from which something leads on that costs no sound, the last first. */
+  active: readonly number[];
   /** What costs no sound. */
   steps: Steps;
   ahead: Int32Array;

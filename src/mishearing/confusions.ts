@@ -12,6 +12,7 @@ export interface Confusion {
   /** The worst that comes of it, and how near that is. */
   verdict: TakenFor["verdict"];
   distance: number;
+  /** The worst of its cases, and more the more there are: what is said more often is misheard more often. */
   risk: number;
   why?: string;
   /** The phrases in which it happens, the worst first. */
@@ -51,11 +52,12 @@ function gather(mishearings: readonly Mishearing[]): Confusion[] {
       const [worst] = cases;
       if (!worst) return [];
       const { mishearing, taken: of } = worst;
-      const { verdict, distance, risk, why, differs } = of;
+      const { verdict, distance, why, differs } = of;
+      const risk = of.risk * (1 + Math.log(cases.length) / 2);
       const { language } = mishearing.spoken;
       return [{ ...differs, language, verdict, distance, risk, ...given({ why }), cases }];
     })
-    .sort((one, other) => other.risk - one.risk || other.cases.length - one.cases.length);
+    .sort((one, other) => other.risk - one.risk);
 }
 
 function partsOf(key: string): [language: string, spoken: string, taken: string] {

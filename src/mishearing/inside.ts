@@ -27,19 +27,27 @@ export function insideOf(
   const reach = rules.map(() => Array.from({ length: width }, (): Span[] => []));
   // What is called was made after what calls it, and is looked at first.
   const inner = [...rules.keys()].filter((index) => rules[index]?.isOuter === false).reverse();
+  /** Rules that are looked at after one that calls them, since some call one another. */
+  const late = new Set<number>();
+  inner.forEach((rule, order) => {
+    for (const called of rules[rule]?.called ?? []) {
+      if (inner.indexOf(called) >= order) late.add(called);
+    }
+  });
   /** For the sound at hand, the turn in which what begins there last changed. */
   const changedIn = new Int32Array(rules.length);
 
   for (let at = length; at >= 0; at--) {
     take(at);
-    changedIn.fill(0);
+    changedIn.fill(-1);
     // What costs no sound leads to the same sound again, so that it is looked at until nothing changes.
     for (let turn = 0, changed = true; changed; turn++) {
       changed = false;
       for (const rule of inner) {
-        const isNew = improve(rule, at, turn);
+        const isNew = mayChange(rule, turn) && improve(rule, at, turn);
         if (isNew || turn === 0) gatherReach(rule, at);
-        if (!isNew) continue;
+        const isLate = turn === 0 && late.has(rule) && (reach[rule]?.[at]?.length ?? 0) > 0;
+        if (!isNew && !isLate) continue;
         changed = true;
         changedIn[rule] = turn;
       }
@@ -65,6 +73,15 @@ export function insideOf(
     return changed;
   }
 
+  /** Whether anything that a rule leads on by became less since it was looked at. */
+  function mayChange(rule: number, turn: number): boolean {
+    if (turn === 0 || (changedIn[rule] ?? 0) >= turn - 1) return true;
+    for (const called of rules[rule]?.called ?? []) {
+      if ((changedIn[called] ?? 0) >= turn - 1) return true;
+    }
+    return false;
+  }
+
   /** Takes all words that a stretch from a sound on may be taken for. */
   function take(at: number): void {
     spans[at]?.forEach((found, word) => {
@@ -78,25 +95,26 @@ export function insideOf(
     });
     const weakEnd = weakEnds.get(at);
     for (const rule of inner) {
-      const { states = [] } = rules[rule] ?? {};
-      for (const [index, { end }] of states.entries()) {
+      const [table, low] = [tables[rule], lowest[rule]];
+      const { states = [], ends = [] } = rules[rule] ?? {};
+      for (const index of ends) {
         const place = index * width + at;
-        if (end !== undefined) {
-          const [table, low] = [tables[rule], lowest[rule]];
-          if (table) table[place * width + at] = 0;
-          if (low) low[place] = 0;
-        }
-        if (weakEnd !== undefined) join(rule, place, costs.weakLoss, index * width + weakEnd);
+        if (table) table[place * width + at] = 0;
+        if (low) low[place] = 0;
+      }
+      if (weakEnd === undefined) continue;
+      for (let index = 0; index < states.length; index++) {
+        join(rule, index * width + at, costs.weakLoss, index * width + weakEnd);
       }
     }
   }
 
   /** Looks once at what else a rule may say from a sound on; whether anything became less. */
   function improve(rule: number, at: number, turn: number): boolean {
-    const { states = [] } = rules[rule] ?? {};
+    const { states = [], silent = [] } = rules[rule] ?? {};
     const here = spans[at];
     let changed = false;
-    for (let index = states.length - 1; index >= 0; index--) {
+    for (const index of silent) {
       const state = states[index];
       if (!state) continue;
       const place = index * width + at;

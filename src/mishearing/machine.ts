@@ -16,6 +16,11 @@ export interface Machine {
 export interface MachineRule {
   name: string;
   states: readonly MachineState[];
+  /** States from which something leads on that may cost no sound, the last first; and those where it may end. */
+  silent: readonly number[];
+  ends: readonly number[];
+  /** The rules that it calls. */
+  called: ReadonlySet<number>;
   /** Whether its words make no difference to what is meant. */
   isIdle: boolean;
   /** Whether it is one of the few that hold the others together. */
@@ -62,36 +67,44 @@ export function machineOf(
   const callsOf = [...rules.keys()].map((): Use[] => []);
   const isShort = ({ word, isWeak }: WordArc): boolean =>
     isWeak || sounds.waysOf(vocabulary.words[word] ?? "").some((way) => way.length <= mostMadeUp);
-  const made = [...rules].map(([name, { states }], rule): MachineRule => {
+  const all = [...rules].map(([name, { states }], rule): MachineRule => {
+    const made = states.map(({ arcs, ends }, state): MachineState => {
+      // Free words have no sounds of their own: phrases with them are left out.
+      const words = arcs.flatMap((arc): WordArc[] => {
+        const word = arc.say === "word" ? vocabulary.numberOf(arc.word) : undefined;
+        if (arc.say !== "word" || word === undefined) return [];
+        uses[word]?.push({ rule, state, to: arc.to });
+        return [{ word, isWeak: sounds.costs.weak.has(arc.word), to: arc.to }];
+      });
+      const calls = arcs.flatMap((arc): Call[] => {
+        const called = arc.say === "rule" ? numbers.get(arc.rule) : undefined;
+        if (called === undefined) return [];
+        callsOf[called]?.push({ rule, state, to: arc.to });
+        return [{ rule: called, to: arc.to }];
+      });
+      return {
+        words,
+        short: words.filter(isShort),
+        calls,
+        holding: calls.filter((call) => outer.has([...rules.keys()][call.rule] ?? "")),
+        end: ends.length === 0 ? undefined : ends.join(" "),
+      };
+    });
     return {
       name,
       isIdle: outer.has(name) || idle.has(name),
       isOuter: outer.has(name),
-      states: states.map(({ arcs, ends }, state): MachineState => {
-        // Free words have no sounds of their own: phrases with them are left out.
-        const words = arcs.flatMap((arc): WordArc[] => {
-          const word = arc.say === "word" ? vocabulary.numberOf(arc.word) : undefined;
-          if (arc.say !== "word" || word === undefined) return [];
-          uses[word]?.push({ rule, state, to: arc.to });
-          return [{ word, isWeak: sounds.costs.weak.has(arc.word), to: arc.to }];
-        });
-        const calls = arcs.flatMap((arc): Call[] => {
-          const called = arc.say === "rule" ? numbers.get(arc.rule) : undefined;
-          if (called === undefined) return [];
-          callsOf[called]?.push({ rule, state, to: arc.to });
-          return [{ rule: called, to: arc.to }];
-        });
-        return {
-          words,
-          short: words.filter(isShort),
-          calls,
-          holding: calls.filter((call) => outer.has([...rules.keys()][call.rule] ?? "")),
-          end: ends.length === 0 ? undefined : ends.join(" "),
-        };
-      }),
+      states: made,
+      silent: [...made.keys()].filter((at) => isSilent(made[at])).reverse(),
+      ends: [...made.keys()].filter((at) => made[at]?.end !== undefined),
+      called: new Set(made.flatMap(({ calls }) => calls.map(({ rule: called }) => called))),
     };
   });
-  return { rules: made, root: numbers.get(root) ?? 0, uses, calls: callsOf };
+  return { rules: all, root: numbers.get(root) ?? 0, uses, calls: callsOf };
+}
+
+function isSilent(state: MachineState | undefined): boolean {
+  return state !== undefined && (state.short.length > 0 || state.calls.length > 0);
 }
 
 /** Whether nothing comes after a state but the end of its rule, so that a call before it leads there. */

@@ -111,8 +111,52 @@ export function mishear(
 ): Mishearing | undefined {
   const meant = listen(said.phrase, said);
   if (meant.heard.outcome === "unknown") return undefined;
-  const { sounds, vocabulary, machine } = ear;
   const words = ear.wordsOf(said.phrase);
+  const search = (within: number): Found =>
+    takenWithin(within, most, { book, listen, ear, said, meant, words });
+  const near = most <= fewTold ? search(furthest / 2) : undefined;
+  const { taken, isExhaustive } = near && near.acting >= most ? near : search(furthest);
+  const { phrase, language, at, position } = said;
+  return {
+    spoken: {
+      phrase,
+      words: words.join(" "),
+      language,
+      ...given({ at, position }),
+      effect: meant.effect,
+    },
+    taken,
+    isExhaustive,
+  };
+}
+
+/** So few that are asked for are most often near, and it is much less to look at what is near alone. */
+const fewTold = 3;
+
+interface Found {
+  taken: readonly TakenFor[];
+  /** How many of them do something. */
+  acting: number;
+  isExhaustive: boolean;
+}
+
+/** What a phrase is taken for with. */
+interface Hearing {
+  book: Book;
+  listen: Listener;
+  ear: Ear;
+  said: SpokenPhrase;
+  meant: ReturnType<Listener>;
+  words: readonly string[];
+}
+
+/** The nearest phrases that come to something else, none of them further away than so many hundredths. */
+function takenWithin(
+  furthest: number,
+  most: number,
+  { book, listen, ear, said, meant, words }: Hearing,
+): Found {
+  const { sounds, vocabulary, machine } = ear;
   const lattice = latticeOf(words, { sounds, vocabulary, furthest });
   const effects = new Map<string, TakenFor>();
   let acting = 0;
@@ -147,18 +191,7 @@ export function mishear(
       return acting < most;
     },
   );
-  const { phrase, language, at, position } = said;
-  return {
-    spoken: {
-      phrase,
-      words: words.join(" "),
-      language,
-      ...given({ at, position }),
-      effect: meant.effect,
-    },
-    taken: [...effects.values()],
-    isExhaustive: end.isExhaustive && !isCut,
-  };
+  return { taken: [...effects.values()], acting, isExhaustive: end.isExhaustive && !isCut };
 }
 
 /** How bad each is beside the others. */

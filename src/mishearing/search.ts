@@ -29,9 +29,10 @@ export interface SearchEnd {
 
 /** What tells one meaning from another on the way: the words in slots, and the intents. */
 interface Trace {
-  next: Map<string, Trace>;
-  /** Places that were looked at with it. */
-  seen: Set<number>;
+  next: Map<string, Trace> | undefined;
+  /** Places that were looked at with it: the first, and all once there are more. */
+  first: number;
+  seen: Set<number> | undefined;
 }
 
 /** A way to a place, for the phrase that led there. */
@@ -75,21 +76,26 @@ export function searchNearest(
   for (let way = queue.pop(); way; way = queue.pop()) {
     const { frame, state: index, trace, at, cost, said } = way;
     const place = (frame.id * mostStates + index) * (lattice.length + 1) + at;
-    if (trace.seen.has(place)) continue;
-    trace.seen.add(place);
+    if (!isFirst(trace, place)) continue;
     if (++steps > mostSteps) return { isExhaustive: false, steps };
     const rule = machine.rules[frame.rule];
     const state = rule?.states[index];
     if (!rule || !state) continue;
     const spans = lattice.spans[at];
     for (const { word, isWeak, to } of state.words) {
-      const text = vocabulary.words[word] ?? "";
-      const after = rule.isIdle || isWeak ? trace : traces.follow(trace, text);
-      const then = { frame, state: to, trace: after, said: { word, before: said } };
-      for (const span of spans?.[word] ?? []) {
-        push({ ...then, at: span.end, cost: cost + span.cost });
-      }
-      if (isWeak) push({ ...then, at, cost: cost + costs.weakGain });
+      const found = spans?.[word];
+      if (!found && !isWeak) continue;
+      // Nothing is made for ways that lead too far, which most do.
+      const follow = (end: number, price: number): void => {
+        const total = price + ahead.least(frame, to, end);
+        if (total > furthest) return;
+        const text = vocabulary.words[word] ?? "";
+        const after = rule.isIdle || isWeak ? trace : traces.follow(trace, text);
+        const then = { word, before: said };
+        queue.push(total, { frame, state: to, trace: after, at: end, cost: price, said: then });
+      };
+      for (const span of found ?? none) follow(span.end, cost + span.cost);
+      if (isWeak) follow(at, cost + costs.weakGain);
     }
     const weakEnd = lattice.weakEnds.get(at);
     if (weakEnd !== undefined) push({ ...way, at: weakEnd, cost: cost + costs.weakLoss });
@@ -109,6 +115,8 @@ export function searchNearest(
   return { isExhaustive: true, steps };
 }
 
+const none: readonly never[] = [];
+
 function phraseOf(said: Said | undefined, { words }: Vocabulary): string {
   const texts: string[] = [];
   for (let at = said; at; at = at.before) texts.push(words[at.word] ?? "");
@@ -118,11 +126,25 @@ function phraseOf(said: Said | undefined, { words }: Vocabulary): string {
 /** More than any rule has, so that a place is one number. */
 const mostStates = 1 << 24;
 
+/** Whether a place is looked at for the first time with a trace. Most traces come to one place alone. */
+function isFirst(trace: Trace, place: number): boolean {
+  if (trace.first === place) return false;
+  if (trace.first < 0) {
+    trace.first = place;
+    return true;
+  }
+  trace.seen ??= new Set();
+  if (trace.seen.has(place)) return false;
+  trace.seen.add(place);
+  return true;
+}
+
 function createTraces() {
-  const create = (): Trace => ({ next: new Map(), seen: new Set() });
+  const create = (): Trace => ({ next: undefined, first: -1, seen: undefined });
   return {
     root: create(),
     follow(from: Trace, text: string): Trace {
+      from.next ??= new Map();
       let next = from.next.get(text);
       if (!next) from.next.set(text, (next = create()));
       return next;
