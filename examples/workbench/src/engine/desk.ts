@@ -10,7 +10,7 @@ import {
 } from "calm-phrase";
 import { isOfPhrasebook } from "../files/sorts.ts";
 import { packsOf } from "./languages.ts";
-import type { DeskView, DeviceView, HomeFile, HomeView, Said, TurnView } from "./views.ts";
+import type { DeskNews, DeviceView, HomeFile, HomeView, Said, States, TurnView } from "./views.ts";
 
 const readers = new Map<string, Reader>();
 
@@ -36,6 +36,8 @@ interface Kept {
   time: string;
   home: SimulatedHome;
   turns: TurnView[];
+  /** The states that were told last. */
+  told: States;
 }
 
 let kept: Kept | undefined;
@@ -45,12 +47,12 @@ export async function atHome(files: readonly HomeFile[]): Promise<HomeView> {
   return homeView(await bookOf(files));
 }
 
-/** A home in which some things were said, one after another. */
+/** A home in which some things were said, one after another: what is new since the turns that are known. */
 export async function atDesk(
   files: readonly HomeFile[],
   turns: readonly Said[],
-  time: string,
-): Promise<DeskView> {
+  { time, known }: { time: string; known: number },
+): Promise<DeskNews> {
   const book = await bookOf(files);
   const goesOn =
     kept?.book === book &&
@@ -58,18 +60,27 @@ export async function atDesk(
     kept.turns.length <= turns.length &&
     kept.turns.every(({ said }, index) => isSameSaid(said, turns[index]));
   const now: Kept =
-    kept && goesOn ? kept : { book, time, home: simulate(book, { time }), turns: [] };
+    kept && goesOn ? kept : { book, time, home: simulate(book, { time }), turns: [], told: {} };
   kept = now;
+  const from = goesOn ? Math.min(known, now.turns.length) : 0;
   for (const said of turns.slice(now.turns.length))
     now.turns.push(
       said.wait === undefined ? spoken(now, said) : passing(now.home, said, said.wait),
     );
-  const { home } = now;
-  return {
-    states: home.states(),
-    turns: now.turns,
-    time: home.time(),
-  };
+  const { home, told } = now;
+  const states = home.states();
+  now.told = states;
+  const news = from === 0 ? states : changedIn(told, states);
+  return { from, states: news, turns: now.turns.slice(from), time: home.time() };
+}
+
+/** Those states that are other ones than before. */
+function changedIn(before: States, now: States): States {
+  return Object.fromEntries(
+    Object.entries(now).filter(([device, state]) => {
+      return Object.entries(state).some(([name, value]) => before[device]?.[name] !== value);
+    }),
+  );
 }
 
 function isSameSaid(one: Said, other: Said | undefined): boolean {

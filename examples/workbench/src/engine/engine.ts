@@ -1,5 +1,6 @@
 import { type Remote, wrap } from "comlink";
 import { useEffect, useRef, useState } from "react";
+import { createDeskTalk } from "./desk-talk.ts";
 import { createLatest } from "./latest.ts";
 import type { Engine } from "./worker.ts";
 
@@ -9,6 +10,8 @@ function start(): Remote<Engine> {
 
 /** The library, in threads of its own, so that neither typing nor a phrase waits for a run of suites. */
 export const desk = start();
+/** The desk after some turns. */
+export const talkAtDesk = createDeskTalk((...asked) => desk.atDesk(...asked));
 let workshop: Remote<Engine> | undefined;
 
 /** The thread for what takes longer than a phrase; begun when it is first asked. */

@@ -74,6 +74,11 @@ export interface DeskView {
   time: string;
 }
 
+/** What is new at the desk: turns from one on, and the states that changed; all of them from the first. */
+export interface DeskNews extends DeskView {
+  from: number;
+}
+
 /** A failed case, as the terminal tells it. */
 export interface FailedView {
   phrase: string;

@@ -1,6 +1,6 @@
 import { type FormEvent, useMemo, useState } from "react";
 import { Button } from "react-aria-components";
-import { desk, engine, useAnswer } from "../engine/engine.ts";
+import { desk, engine, talkAtDesk, useAnswer } from "../engine/engine.ts";
 import type { DeskView, TurnView } from "../engine/views.ts";
 import { Choice } from "../parts/choice.tsx";
 import { House } from "../parts/house.tsx";
@@ -25,7 +25,7 @@ export function Desk() {
   const [back, setBack] = useState(0);
   const house = useAnswer(() => desk.atHome([...work.files]), [work.files]);
   const view = useAnswer(
-    () => desk.atDesk([...work.files], [...work.turns], time),
+    () => talkAtDesk(work.files, work.turns, time),
     [work.files, work.turns, time],
     "phrase",
   );
