@@ -161,7 +161,7 @@ function composed(
     const other = composedOf(utterance);
     if (isClear(other)) return { utterance, composition: other };
   }
-  return repaired(engine, said, composedOf) ?? { utterance: said, composition };
+  return { utterance: said, composition: repaired(engine, said, composedOf) ?? composition };
 }
 
 /** What functions that compute steps are given, beside slots. */

@@ -1,3 +1,4 @@
+import type { Utterance } from "../../automaton/utterance.ts";
 import type { WhenReading } from "../understand/whens.ts";
 import type { Reading } from "../understand/evaluate.ts";
 import { apartChoices } from "./apart.ts";
@@ -16,8 +17,7 @@ export function asLasting(
     const words = on.words.map(({ text }) => ({ text, start: end, end }));
     const understood = read(joined([named, { ...on, words }]));
     const reading = understood && readingOf(understood);
-    if (reading && isTurnedOn(reading, named.words.length))
-      return { understood, whens: whensOf(left) };
+    if (reading && isTurnedOn(reading, named)) return { understood, whens: whensOf(left) };
   }
   return undefined;
 }
@@ -28,11 +28,14 @@ function lasts({ when }: WhenReading): boolean {
 
 const switches: ReadonlySet<string> = new Set(["power", "flow"]);
 
-/** Whether all words but the last are a thing that is switched on. */
-function isTurnedOn({ fillings, meaning }: Reading, count: number): boolean {
+/** Whether all words that count are a thing that is switched on. */
+function isTurnedOn({ fillings, meaning }: Reading, { small }: Utterance): boolean {
   const [target, more] = fillings;
   if (target?.reading.read !== "target" || more || meaning.result !== "do") return false;
-  if (target.from !== 0 || target.end !== count || meaning.effects.length === 0) return false;
+  const isBeside = small.some((isSmall, at) => {
+    return !isSmall && (at < target.from || at >= target.end);
+  });
+  if (isBeside || meaning.effects.length === 0) return false;
   return meaning.effects.every(
     (effect) => "set" in effect && Object.keys(effect.set).every((name) => switches.has(name)),
   );

@@ -24,7 +24,7 @@ export function repaired(
   engine: Engine,
   utterance: Utterance,
   composed: (words: Utterance) => Composition,
-): { utterance: Utterance; composition: Composition } | undefined {
+): Composition | undefined {
   const count = utterance.words.length;
   const mark = count > longest ? undefined : lastMark(engine, utterance);
   if (!mark) return undefined;
@@ -36,8 +36,7 @@ export function repaired(
   // "Everything off, I mean in here" takes the place of nothing, and says which.
   const whole = { ...joined([before(0, mark.from), rest]), text: utterance.text };
   const narrower = composed(whole);
-  if (isToDo(narrower) && isPartOf(narrower, first))
-    return { utterance: whole, composition: narrower };
+  if (isToDo(narrower) && isPartOf(narrower, first)) return narrower;
   for (let after = 0; after <= mostAfter; after++) {
     const end = mark.from - after;
     for (let from = end - 1; from >= Math.max(0, end - mostAnew); from--) {
@@ -47,7 +46,7 @@ export function repaired(
       if (!isToDo(composition) || composition.commands.length !== first.commands.length) continue;
       // "No, thanks" takes nothing's place.
       const without = composed({ ...joined(around), text: utterance.text });
-      if (!isSame(composition, without)) return { utterance: words, composition };
+      if (!isSame(composition, without)) return composition;
     }
   }
   return undefined;
