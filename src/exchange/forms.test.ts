@@ -29,7 +29,9 @@ test("how devices are reached comes back from Thing Descriptions as it was", () 
   const text = printYaml({ languages: book.languages, rooms, devices, connections, bindings });
   const again = readPhrasebook([{ path: "taken.yaml", text }]);
   expect(again.problems).toEqual([]);
-  expect(withoutPlaces(again.bindings)).toEqual(withoutPlaces(book.bindings));
+  // What tells and is no device has no Thing Description.
+  const ofDevices = new Map([...book.bindings].filter(([id]) => id !== "weather"));
+  expect(withoutPlaces(again.bindings)).toEqual(withoutPlaces(ofDevices));
   expect(withoutPlaces(again.connections)).toEqual(withoutPlaces(book.connections));
 });
 

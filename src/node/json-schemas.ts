@@ -83,7 +83,9 @@ function complete(schema: JsonSchema, key: string): void {
   const { additionalProperties } = schema;
   for (const [name, each] of Object.entries(properties)) complete(each, name);
   for (const each of Object.values($defs)) complete(each, key);
-  for (const each of [...anyOf, ...oneOf]) complete(each, key);
+  // Where something is told is a topic or a path, and looks like nothing else.
+  const isPlace = anyOf.some((option) => Object.hasOwn(option.properties ?? {}, "from"));
+  for (const each of [...anyOf, ...oneOf]) complete(each, isPlace ? "" : key);
   if (items) complete(items, key);
   if (typeof additionalProperties === "object") complete(additionalProperties, "");
   if (Array.isArray(type)) {
