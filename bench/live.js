@@ -93,7 +93,6 @@ async function ask(door) {
     );
   }
   agent.destroy();
-  parentPort.unref?.();
 }
 
 async function measure() {

@@ -15,7 +15,7 @@ export interface Inside {
 
 /** Tells how each rule may be said in each stretch of what was spoken, but for those that hold others. */
 export function insideOf(
-  { rules, uses }: Machine,
+  { rules, uses, inner, late }: Machine,
   { length, spans, weakEnds, furthest }: Lattice,
   costs: Costs,
 ): Inside {
@@ -25,15 +25,6 @@ export function insideOf(
   /** The least of each row. */
   const lowest = rules.map((rule) => new Int32Array(sizeOf(rule) * width).fill(never));
   const reach = rules.map(() => Array.from({ length: width }, (): Span[] => []));
-  // What is called was made after what calls it, and is looked at first.
-  const inner = [...rules.keys()].filter((index) => rules[index]?.isOuter === false).reverse();
-  /** Rules that are looked at after one that calls them, since some call one another. */
-  const late = new Set<number>();
-  inner.forEach((rule, order) => {
-    for (const called of rules[rule]?.called ?? []) {
-      if (inner.indexOf(called) >= order) late.add(called);
-    }
-  });
   /** For the sound at hand, the turn in which what begins there last changed. */
   const changedIn = new Int32Array(rules.length);
 

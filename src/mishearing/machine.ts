@@ -11,6 +11,10 @@ export interface Machine {
   /** Where each word may be said, by its number, and where each rule is called. */
   uses: readonly (readonly Use[])[];
   calls: readonly (readonly Use[])[];
+  /** Rules that hold no others, what is called before what calls it. */
+  inner: readonly number[];
+  /** Those of them that come after one that calls them all the same, since some call one another. */
+  late: ReadonlySet<number>;
 }
 
 export interface MachineRule {
@@ -62,9 +66,10 @@ export function machineOf(
   { vocabulary, sounds }: { vocabulary: Vocabulary; sounds: Sounds },
   { outer, idle }: { outer: ReadonlySet<string>; idle: ReadonlySet<string> },
 ): Machine {
-  const numbers = new Map([...rules.keys()].map((name, index) => [name, index]));
+  const names = [...rules.keys()];
+  const numbers = new Map(names.map((name, index) => [name, index]));
   const uses = vocabulary.words.map((): Use[] => []);
-  const callsOf = [...rules.keys()].map((): Use[] => []);
+  const callsOf = names.map((): Use[] => []);
   const isShort = ({ word, isWeak }: WordArc): boolean =>
     isWeak || sounds.waysOf(vocabulary.words[word] ?? "").some((way) => way.length <= mostMadeUp);
   const all = [...rules].map(([name, { states }], rule): MachineRule => {
@@ -86,7 +91,7 @@ export function machineOf(
         words,
         short: words.filter(isShort),
         calls,
-        holding: calls.filter((call) => outer.has([...rules.keys()][call.rule] ?? "")),
+        holding: calls.filter((call) => outer.has(names[call.rule] ?? "")),
         end: ends.length === 0 ? undefined : ends.join(" "),
       };
     });
@@ -100,7 +105,22 @@ export function machineOf(
       called: new Set(made.flatMap(({ calls }) => calls.map(({ rule: called }) => called))),
     };
   });
-  return { rules: all, root: numbers.get(root) ?? 0, uses, calls: callsOf };
+  // What is called was made after what calls it.
+  const inner = [...all.keys()].filter((index) => all[index]?.isOuter === false).reverse();
+  const late = lateIn(inner, all);
+  return { rules: all, root: numbers.get(root) ?? 0, uses, calls: callsOf, inner, late };
+}
+
+function lateIn(inner: readonly number[], rules: readonly MachineRule[]): Set<number> {
+  const before = new Set<number>();
+  const late = new Set<number>();
+  for (const rule of inner) {
+    for (const called of rules[rule]?.called ?? []) {
+      if (!before.has(called) && rules[called]?.isOuter === false) late.add(called);
+    }
+    before.add(rule);
+  }
+  return late;
 }
 
 function isSilent(state: MachineState | undefined): boolean {

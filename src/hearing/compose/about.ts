@@ -1,4 +1,6 @@
 import type { Reading } from "../understand/evaluate.ts";
+import { clearReading } from "../understand/understand.ts";
+import type { Command } from "./parting.ts";
 
 /** The devices that a reading is about: what "it" stands for in what is said next. */
 export function devicesAbout({ targets, meaning }: Reading): readonly string[] {
@@ -13,4 +15,14 @@ export function devicesAbout({ targets, meaning }: Reading): readonly string[] {
         ? meaning.questions.flatMap(({ devices }) => devices)
         : [];
   return [...new Set(named.length > 0 ? named : meant)];
+}
+
+/** The devices that commands do something to; none where a routine says which. */
+export function devicesDone(commands: readonly Command[]): Set<string> {
+  return new Set(
+    commands.flatMap(({ understood }) => {
+      const meaning = clearReading(understood)?.meaning;
+      return meaning?.result === "do" ? meaning.effects.map(({ device }) => device) : [];
+    }),
+  );
 }

@@ -4,8 +4,9 @@ import type { Phrasebook } from "../../phrasebook/model.ts";
 import { isWish } from "../../language/vocabulary.ts";
 import type { Engine } from "../understand/engine.ts";
 import { clearReading } from "../understand/understand.ts";
+import { devicesDone } from "./about.ts";
 import { isCounted } from "./apart.ts";
-import type { Command, Composition } from "./parting.ts";
+import type { Composition } from "./parting.ts";
 import { pausesIn } from "./joiners.ts";
 import { type Stretch, pick } from "./stretch.ts";
 
@@ -59,7 +60,7 @@ export function beside(
       return engine.pointsTo(utterance, from + at);
     });
     if (pointed.every((where) => where === undefined)) return "within";
-    const devices = new Set(commands.flatMap(devicesOf));
+    const devices = devicesDone(commands);
     const isHere = [...devices].every((id) => {
       return room !== undefined && book.devices.get(id)?.room === room;
     });
@@ -238,12 +239,6 @@ function isClause(
       return said[end - 1]?.start !== before && said[from]?.start !== after;
     }),
   );
-}
-
-/** The devices that a command does something to; none where a routine says which. */
-function devicesOf({ understood }: Command): string[] {
-  const meaning = clearReading(understood)?.meaning;
-  return meaning?.result === "do" ? meaning.effects.map(({ device }) => device) : [];
 }
 
 /** Whether something is to be done, and all of it is clear. */

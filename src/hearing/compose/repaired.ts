@@ -1,6 +1,7 @@
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Engine } from "../understand/engine.ts";
 import { type Understood, clearReading } from "../understand/understand.ts";
+import { devicesDone } from "./about.ts";
 import type { Composition } from "./parting.ts";
 import { joined, pick } from "./stretch.ts";
 
@@ -54,17 +55,8 @@ export function repaired(
 
 /** Whether something is done to some of the same devices, and to no others. */
 function isPartOf(one: Composition, other: Composition): boolean {
-  const [some, all] = [devicesOf(one), devicesOf(other)];
+  const [some, all] = [devicesDone(one.commands), devicesDone(other.commands)];
   return some.size < all.size && [...some].every((id) => all.has(id));
-}
-
-function devicesOf({ commands }: Composition): Set<string> {
-  return new Set(
-    commands.flatMap(({ understood }) => {
-      const meaning = clearReading(understood)?.meaning;
-      return meaning?.result === "do" ? meaning.effects.map(({ device }) => device) : [];
-    }),
-  );
 }
 
 function isSame(one: Composition, other: Composition): boolean {
