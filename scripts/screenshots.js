@@ -219,7 +219,7 @@ if (isWanted("live-page")) await tryPage();
 if (isWanted("compare")) await changed();
 await terminal("sayable", `${call("sayable")} | head -40`, 42);
 const mishear = call("mishear --language en --within 1 --remedies 4 2>/dev/null");
-await terminal("mishear", `FORCE_COLOR=1 ${mishear} | head -36`, 42, 85_000);
+await terminal("mishear", `FORCE_COLOR=1 ${mishear} | head -36`, 42, 45_000);
 await terminal("day", call('day --script "a damp Friday"'), 44);
 await terminal(
   "run",
