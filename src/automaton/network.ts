@@ -11,8 +11,8 @@ export interface Network {
   symbol: number[];
   /** The name of the slot that a state fills, if any. */
   slot: (string | undefined)[];
-  /** States that may come after a state. */
-  follow: number[][];
+  /** States that may come after a state; the ends of one stretch share their list. */
+  follow: (readonly number[])[];
   /** Whether a rule may end at a state. */
   accepts: boolean[];
   /** The rule that a state belongs to. */
@@ -21,7 +21,7 @@ export interface Network {
   leaf: Pattern[];
   fragment: (string | undefined)[];
   /** States that a rule may begin with, rule by rule. */
-  starts: number[][];
+  starts: (readonly number[])[];
 }
 
 /** Consumes any one word. The lexicon has -1 for words that are in no pattern. */
@@ -82,24 +82,44 @@ export interface Rule {
 
 /** A stretch of a pattern: where it can begin and end, and whether it can be left unsaid. */
 interface Stretch {
-  first: number[];
-  last: number[];
+  first: readonly number[];
+  last: readonly number[];
   nullable: boolean;
 }
 
-/** Builds the automaton of many patterns; the rules keep their numbers. */
-export function buildNetwork(rules: readonly Rule[], lexicon: Lexicon): Network {
+const empty: Network = {
+  symbol: [],
+  slot: [],
+  follow: [],
+  accepts: [],
+  rule: [],
+  leaf: [],
+  fragment: [],
+  starts: [],
+};
+
+/**
+ * Builds the automaton of many patterns; the rules keep their numbers.
+ *
+ * @param begun The automaton of the rules before them, whose words the lexicon has under the same numbers.
+ */
+export function buildNetwork(
+  rules: readonly Rule[],
+  lexicon: Lexicon,
+  begun: Network = empty,
+): Network {
   const network: Network = {
-    symbol: [],
-    slot: [],
-    follow: [],
-    accepts: [],
-    rule: [],
-    leaf: [],
-    fragment: [],
-    starts: [],
+    symbol: [...begun.symbol],
+    slot: [...begun.slot],
+    follow: [...begun.follow],
+    accepts: [...begun.accepts],
+    rule: [...begun.rule],
+    leaf: [...begun.leaf],
+    fragment: [...begun.fragment],
+    starts: [...begun.starts],
   };
-  rules.forEach((rule, number) => {
+  rules.forEach((rule, index) => {
+    const number = begun.starts.length + index;
     const whole = build(rule.tree, { network, lexicon, rule, number, fragment: undefined });
     for (const state of whole.last) network.accepts[state] = true;
     network.starts.push(whole.first);
@@ -151,7 +171,7 @@ function addState(to: Building, symbol: number, leaf: Pattern, slot?: string): n
   const { network } = to;
   network.symbol.push(symbol);
   network.slot.push(slot);
-  network.follow.push([]);
+  network.follow.push(nothing);
   network.accepts.push(false);
   network.rule.push(to.number);
   network.leaf.push(leaf);
@@ -163,8 +183,10 @@ function single(state: number): Stretch {
   return { first: [state], last: [state], nullable: false };
 }
 
+const nothing: readonly number[] = [];
+
 function looped(state: number, network: Network): Stretch {
-  network.follow[state]?.push(state);
+  network.follow[state] = [state];
   return single(state);
 }
 
@@ -181,19 +203,24 @@ function inSequence(stretches: readonly Stretch[], network: Network): Stretch {
   return whole;
 }
 
+/** Lets states be followed by others. Those that were followed by the same still are. */
 function join(last: readonly number[], first: readonly number[], network: Network): void {
+  if (first.length === 0) return;
+  const joined = new Map([[nothing, first]]);
   for (const state of last) {
-    const follow = network.follow[state];
-    for (const next of first) follow?.push(next);
+    const before = network.follow[state] ?? nothing;
+    let after = joined.get(before);
+    if (!after) joined.set(before, (after = [...before, ...first]));
+    network.follow[state] = after;
   }
 }
 
 /** Loops inside loops join the same states twice. */
 function joinOnce(last: readonly number[], first: readonly number[], network: Network): void {
   for (const state of last) {
-    const follow = network.follow[state];
-    const present = new Set(follow);
-    for (const next of first) if (!present.has(next)) follow?.push(next);
+    const before = new Set(network.follow[state]);
+    const more = first.filter((next) => !before.has(next));
+    if (more.length > 0) network.follow[state] = [...before, ...more];
   }
 }
 

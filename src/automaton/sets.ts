@@ -37,7 +37,11 @@ export function createSets(network: Network, mostSets = usuallyKept): Sets {
   const allStarts = network.starts.flat();
 
   const make = (states: readonly number[], begins: boolean): StateSet => {
-    const next = new Set(states.flatMap((state) => followersOf(network, state)));
+    const next = new Set<number>();
+    // The ends of one stretch are followed by the same.
+    for (const follow of new Set(states.map((state) => followersOf(network, state)))) {
+      for (const state of follow) next.add(state);
+    }
     if (begins) for (const state of allStarts) next.add(state);
     const moves = new Map<number, number[]>();
     for (const state of next) {
