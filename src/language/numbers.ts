@@ -1,3 +1,4 @@
+import { plainForms } from "./accents.ts";
 import type { LanguagePack, NumberWords } from "./pack.ts";
 import { splitWords } from "./words.ts";
 
@@ -211,10 +212,22 @@ function cardinalTree(pack: LanguagePack): Node {
       insert(root, words, value);
       const short = words.filter((word) => !data.optional.includes(word));
       if (short.length < words.length) insert(root, short, value);
+      for (const plain of plainOf(words)) insert(root, plain, value);
     }
   }
   if (data.pairs) insertPairs(root, pack);
   return root;
+}
+
+/** Longest number word that is not heard without its accents: Dutch "een" is an article. */
+const shortestPlain = 3;
+
+/** The same without accents. */
+function plainOf(words: readonly string[]): string[][] {
+  const [longest = ""] = [...words].sort((one, other) => other.length - one.length);
+  const [first, ...more] = plainForms(longest);
+  if (first === undefined || longest.length <= shortestPlain) return [];
+  return [first, ...more].map((plain) => words.map((word) => (word === longest ? plain : word)));
 }
 
 /** "Two thirty", and "twenty seven hundred". */

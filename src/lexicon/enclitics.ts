@@ -1,22 +1,17 @@
-import { monthNames, weekdayNames } from "../language/calendar.ts";
+import { withoutAcute } from "../language/accents.ts";
 import type { LanguagePack } from "../language/pack.ts";
-import { type Word, splitWords } from "../language/words.ts";
-import { type Lexicon, unheardOf } from "./lexicon.ts";
+import type { Word } from "../language/words.ts";
+import { unheardOf } from "./lexicon.ts";
+import { type Verbs, timesOf } from "./respelled.ts";
 
 /** Shortest verb that a pronoun is written onto. */
 const shortest = 2;
-
-/** The words that are known, and which of them are verbs by their numbers. */
-interface Verbs {
-  lexicon: Lexicon;
-  isVerb: (word: number) => boolean;
-}
 
 /**
  * The words of a text again, where a pronoun that is written as the end of a verb is a word of its own:
  * "enciéndela" is "enciende la", and "metterla" is "mettere la". So is what ends a name in "the lamp's".
  */
-export function spokenWords(
+export function spokenApart(
   words: readonly Word[],
   pack: LanguagePack,
   { lexicon, isVerb }: Verbs,
@@ -26,7 +21,8 @@ export function spokenWords(
     enclitics.some((each) => text.endsWith(each)) || endings.some((each) => text.endsWith(each));
   if (!words.some(isLong)) return words;
   const number = lexicon.find;
-  const isKnown = (word: string): boolean => number(word) !== unheardOf || isOfTime(pack, word);
+  const isKnown = (word: string): boolean =>
+    number(word) !== unheardOf || timesOf(pack).words.has(word);
   return words.flatMap((word) => {
     if (!isLong(word) || isKnown(word.text)) return word;
     return (
@@ -35,26 +31,6 @@ export function spokenWords(
       word
     );
   });
-}
-
-/** Words for times, by language: "aprile" is not "apri" and "le". */
-const timeWords = new WeakMap<LanguagePack, ReadonlySet<string>>();
-
-function isOfTime(pack: LanguagePack, word: string): boolean {
-  let known = timeWords.get(pack);
-  if (!known) {
-    const { language } = pack;
-    const said = [...textsIn(pack.times), ...monthNames(language), ...weekdayNames(language)];
-    const words = said.flatMap((text) => splitWords(text.replaceAll(/\$\p{L}+/gu, " "), pack));
-    timeWords.set(pack, (known = new Set(words.map(({ text }) => text))));
-  }
-  return known.has(word);
-}
-
-/** Every text within a value. */
-function textsIn(value: unknown): string[] {
-  if (typeof value === "string") return [value];
-  return typeof value === "object" && value !== null ? Object.values(value).flatMap(textsIn) : [];
 }
 
 /** A word as another and its ending. */
@@ -68,7 +44,7 @@ function parted(
     if (length < shortest || !word.text.endsWith(ending)) continue;
     const stem = word.text.slice(0, length);
     // A verb takes an accent with a pronoun, or loses its last vowel.
-    const whole = [stem, unaccented(stem), `${stem}e`].find(isWord);
+    const whole = [stem, withoutAcute(stem), `${stem}e`].find(isWord);
     if (whole === undefined) continue;
     const at = word.end - ending.length;
     return [
@@ -77,12 +53,4 @@ function parted(
     ];
   }
   return undefined;
-}
-
-/** Without acute accents: U+0301 of the decomposed form (UAX #15). */
-function unaccented(text: string): string {
-  return text
-    .normalize("NFD")
-    .replace(/\u0301/gu, "")
-    .normalize("NFC");
 }
