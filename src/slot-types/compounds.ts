@@ -1,7 +1,8 @@
 import { splitWords } from "../language/words.ts";
 import type { Holder, PlaceExpression, TargetExpression } from "./expression.ts";
 import { isPlace } from "./narrowing.ts";
-import type { Noun } from "./nouns.ts";
+import type { NounsSaid } from "./called.ts";
+import type { Noun, SaidNoun } from "./nouns.ts";
 import type { Spoken } from "./slot.ts";
 
 /** Shortest part of a word that may be a word itself. */
@@ -13,8 +14,11 @@ const shortest = 3;
  */
 export function createCompounds(
   { pack }: Spoken,
-  nouns: readonly { said: string; noun: Noun }[],
   holders: readonly Holder[],
+  {
+    nouns,
+    nounsSaid,
+  }: { nouns: readonly SaidNoun[]; nounsSaid: (of: readonly Noun[]) => NounsSaid },
 ): (text: string, end: number) => { end: number; expression: TargetExpression }[] {
   const { links } = pack;
   if (!links) return () => [];
@@ -46,11 +50,11 @@ export function createCompounds(
       );
       if (place.length === 0) continue;
       for (const many of [false, true]) {
-        const list = meant.filter((noun) => noun.many === many).map(({ kind }) => kind);
-        if (list.length === 0) continue;
+        const those = meant.filter((noun) => noun.many === many);
+        if (those.length === 0) continue;
         const expression = {
           target: "kind",
-          kinds: list,
+          ...nounsSaid(those),
           many,
           place,
           words: 1,

@@ -1,4 +1,5 @@
 import type { Name, Nameable } from "../model/home.ts";
+import type { NounsSaid } from "./called.ts";
 
 /** Something under one of its names. */
 export interface Holder {
@@ -21,15 +22,14 @@ export type TargetExpression =
       all?: HowMany;
     }
   /** Devices of a kind, in a place or where the speaker is. */
-  | {
+  | (NounsSaid & {
       target: "kind";
-      kinds: readonly string[];
       many: boolean;
       all?: HowMany;
       place?: PlaceExpression;
       /** Words that it took, its place among them. */
       words: number;
-    }
+    })
   | { target: "everything"; place?: PlaceExpression }
   | { target: "here" | "there" }
   /** What was spoken of last. */

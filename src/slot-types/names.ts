@@ -1,10 +1,12 @@
+import type { Utterance } from "../automaton/utterance.ts";
 import type { LanguagePack } from "../language/pack.ts";
-import { splitWords } from "../language/words.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { type Trie, createTrie } from "../lexicon/trie.ts";
-import type { Home, Name, Nameable } from "../model/home.ts";
+import type { Home, Nameable } from "../model/home.ts";
 import { spokenNames } from "../model/names.ts";
 import type { Holder } from "./expression.ts";
+import { numbersOtherwise } from "./name-numbers.ts";
+import { nameEndings, looseNames } from "./loose-names.ts";
 import type { Spoken } from "./slot.ts";
 import { isKnown, knownOf } from "../model/known.ts";
 
@@ -12,23 +14,29 @@ import { isKnown, knownOf } from "../model/known.ts";
 export interface Names {
   trie: Trie<Holder>;
   holders: readonly Holder[];
+  /** Whose names end in a word that is written as one with what stands before it. */
+  endings: (text: string) => readonly Holder[] | undefined;
 }
 
 /**
  * Gathers the names that may be said in a language: those of the language, and after them those that
  * things have in another language of the home, since a household may mix.
  */
-export function gatherNames({ home, language, pack }: Spoken, lexicon: Lexicon): Names {
+export function gatherNames(spoken: Spoken, lexicon: Lexicon): Names {
+  const { home, language, pack } = spoken;
   const first = home.languages[0] ?? language;
   const forms = createNameForms(pack);
   const trie = createTrie<Holder>();
   const holders: Holder[] = [];
-  const shared = sharedNames(home);
-  const insert = (holder: Holder): void => {
-    for (const words of forms(holder.name)) trie.insert(words.map(lexicon.add), holder);
-    const { words } = holder.name;
-    const several = shared.has(words.join(" ")) && pluralOf(words, pack);
+  const { shared, known } = sharedNames(home);
+  const insertMany = (words: readonly string[], holder: Holder): void => {
+    const several = pluralOf(words, pack);
     if (several) trie.insert(several.map(lexicon.add), { ...holder, many: true });
+  };
+  const insert = (holder: Holder): void => {
+    const { words } = holder.name;
+    for (const form of forms(words)) trie.insert(form.map(lexicon.add), holder);
+    if (shared.has(words.join(" "))) insertMany(words, holder);
   };
   for (const map of [home.devices, home.groups, home.rooms, home.zones]) {
     for (const entity of map.values()) {
@@ -47,22 +55,74 @@ export function gatherNames({ home, language, pack }: Spoken, lexicon: Lexicon):
       }
     }
   }
-  return { trie, holders };
+  for (const { words, holder, isShared } of looseNames(spoken, holders, known)) {
+    trie.insert(words.map(lexicon.add), holder);
+    if (isShared) insertMany(words, holder);
+  }
+  return { trie, holders, endings: nameEndings(spoken, holders, known) };
 }
 
-/** Names that several devices have, in whatever language: "ceiling light" in two rooms. */
-function sharedNames({ devices }: Home): ReadonlySet<string> {
+/** Words that are a name, and the things that have it. */
+interface Longest {
+  end: number;
+  holders: readonly Holder[];
+}
+
+function isLoose({ holders }: Longest): boolean {
+  return holders.every(({ name }) => name.loose);
+}
+
+/** Tells the longest name from a word on: "rack light two" is never "rack light" and a number. */
+export function longestNames(
+  { trie, endings }: Names,
+  { numbers, small, texts }: Utterance,
+): (from: number) => Longest | undefined {
+  const known: (Longest | null)[] = [];
+  const written = (from: number): Longest | undefined => {
+    let found: Longest | undefined;
+    trie.match(numbers, from, (end, holders) => (found = { end, holders }));
+    return found;
+  };
+  /** "Warm floor" is what is called so, and never to warm what "floor" is enough for. */
+  const isWithin = (from: number): boolean => {
+    for (let before = 0; before < from; before++) {
+      const name = written(before);
+      if (name && name.end > from && !isLoose(name)) return true;
+    }
+    return false;
+  };
+  const find = (from: number): Longest | undefined => {
+    const found = written(from);
+    if (found) return isLoose(found) && isWithin(from) ? undefined : found;
+    const parts = small[from] ? undefined : endings(texts[from] ?? "");
+    return parts && { end: from + 1, holders: parts };
+  };
+  return (from) => {
+    let longest = known[from];
+    if (longest === undefined) known[from] = longest = find(from) ?? null;
+    return longest ?? undefined;
+  };
+}
+
+/**
+ * All names of a home, in whatever language, and those that several devices have: "ceiling light" in two
+ * rooms.
+ */
+function sharedNames(home: Home): { known: ReadonlySet<string>; shared: ReadonlySet<string> } {
   const shared = new Set<string>();
-  const seen = new Map<string, string>();
-  for (const { id, names } of devices.values()) {
-    for (const { words } of names) {
-      const text = words.join(" ");
-      const other = seen.get(text);
-      if (other === undefined) seen.set(text, id);
-      else if (other !== id) shared.add(text);
+  const seen = new Map<string, Nameable>();
+  for (const map of [home.devices, home.groups, home.rooms, home.zones]) {
+    for (const entity of map.values()) {
+      if (!isSpeakable(home, entity)) continue;
+      for (const { words } of entity.names) {
+        const text = words.join(" ");
+        const other = seen.get(text);
+        if (other === undefined) seen.set(text, entity);
+        else if (other !== entity && entity.type === "device") shared.add(text);
+      }
     }
   }
-  return shared;
+  return { shared, known: new Set(seen.keys()) };
 }
 
 /** A name as it is said of several: "ceiling lights", "lámparas de techo". */
@@ -75,25 +135,17 @@ function pluralOf(words: readonly string[], { plurals }: LanguagePack): string[]
   return words.with(at, word.slice(0, word.length - ending.length) + instead);
 }
 
-/** Highest number that a name is found by in words and in digits. */
-const highest = 20;
-
 /**
  * The ways in which a name is said: with and without small words, with numbers in words and in digits,
  * and with the endings that words before the last one take.
  */
-function createNameForms(pack: LanguagePack): (name: Name) => Iterable<readonly string[]> {
+function createNameForms(
+  pack: LanguagePack,
+): (words: readonly string[]) => Iterable<readonly string[]> {
   const small = new Set(pack.small);
-  // Digits for number words, and the reverse.
-  const otherwise = new Map<string, string>();
-  for (let value = 0; value <= highest; value++) {
-    const [word, more] = splitWords(pack.numbers.cardinal(value), pack);
-    if (!word || more) continue;
-    otherwise.set(word.text, String(value));
-    otherwise.set(String(value), word.text);
-  }
+  const otherwise = numbersOtherwise(pack);
   const { inflections = [] } = pack;
-  return ({ words }) => {
+  return (words) => {
     const forms: (readonly string[])[] = [words];
     // Most names have neither, and a home may have a hundred thousand.
     if (words.some((word) => small.has(word))) {

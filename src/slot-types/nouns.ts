@@ -1,9 +1,11 @@
 import type { LanguagePack } from "../language/pack.ts";
-import { type TargetWords, targetWords } from "../language/vocabulary.ts";
+import { type Said, type TargetWords, targetWords } from "../language/vocabulary.ts";
 import { splitWords } from "../language/words.ts";
 import type { Lexicon } from "../lexicon/lexicon.ts";
 import { type Trie, createTrie } from "../lexicon/trie.ts";
 import { isKnown } from "../model/known.ts";
+import { given } from "../source/given.ts";
+import { isBorrowed } from "./borrowed.ts";
 import type { Spoken } from "./slot.ts";
 
 export type Connective = keyof TargetWords;
@@ -20,15 +22,25 @@ export function isPlaceWord(sort: Connective): sort is (typeof placeWords)[numbe
 export interface Noun {
   kind: string;
   many: boolean;
+  /** The noun as it is said of one and of several. */
+  forms: Said;
+  /** Whether other nouns of the kind are for other things. */
+  differs?: true;
 }
 
 /** The words of a language that name devices by what they are and where they stand. */
-export function connectiveTrie({ home, pack }: Spoken, lexicon: Lexicon): Trie<Connective> {
+export function connectiveTrie(spoken: Spoken, lexicon: Lexicon): Trie<Connective> {
   const trie = createTrie<Connective>();
-  for (const sort of targetWords) {
-    if (isConnective({ home }, sort)) insert(trie, pack.targets[sort], sort, { pack, lexicon });
+  const { pack } = spoken;
+  for (const sort of connectivesIn(spoken)) {
+    insert(trie, pack.targets[sort], sort, { pack, lexicon });
   }
   return trie;
+}
+
+/** The sorts of them that say something in a home. */
+export function connectivesIn(spoken: Spoken): readonly Connective[] {
+  return targetWords.filter((sort) => isConnective(spoken, sort));
 }
 
 /** Whether words say something in a home: where no room is outside, nobody knows what that is. */
@@ -37,24 +49,36 @@ export function isConnective({ home }: Pick<Spoken, "home">, sort: Connective): 
   return [...home.rooms.values()].some(({ outside }) => outside);
 }
 
+/** A noun with the words for it. */
+export interface SaidNoun {
+  said: string;
+  noun: Noun;
+}
+
 /** The nouns of the kinds that a home has devices of, each with the words for it. */
-export function nounsOf({ home, pack }: Spoken): { said: string; noun: Noun }[] {
+export function nounsOf(spoken: Spoken): SaidNoun[] {
+  const { home, pack } = spoken;
   const used = new Set([...home.devices.values()].filter(isKnown).map(({ kind }) => kind));
-  const nouns: { said: string; noun: Noun }[] = [];
-  for (const [kind, { one, many }] of Object.entries(pack.kinds)) {
+  const nouns: SaidNoun[] = [];
+  for (const [kind, { one, many, differ: differs }] of Object.entries(pack.kinds)) {
     if (!used.has(kind)) continue;
-    for (const said of one) nouns.push({ said, noun: { kind, many: false } });
-    for (const said of many) nouns.push({ said, noun: { kind, many: true } });
+    const add = (said: string, at: number, isMany: boolean): void => {
+      const forms = [one[at] ?? said, many[at] ?? said];
+      if (isBorrowed(spoken, { kind, forms })) return;
+      nouns.push({ said, noun: { kind, many: isMany, forms, ...given({ differs }) } });
+    };
+    for (const [at, said] of one.entries()) add(said, at, false);
+    for (const [at, said] of many.entries()) add(said, at, true);
   }
   for (const { kind, many, text, language } of home.kindNouns) {
     if (language.split("-")[0] !== pack.language || !used.has(kind)) continue;
-    nouns.push({ said: text, noun: { kind, many } });
+    nouns.push({ said: text, noun: { kind, many, forms: [text] } });
   }
   return nouns;
 }
 
 export function nounTrie(
-  nouns: readonly { said: string; noun: Noun }[],
+  nouns: readonly SaidNoun[],
   { pack }: Spoken,
   lexicon: Lexicon,
 ): Trie<Noun> {

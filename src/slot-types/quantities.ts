@@ -181,6 +181,7 @@ export function recogniseQuantity(
     ),
   );
   const isOne = new Set(pack.times.one);
+  const joiners = new Set(pack.numbers.fractionJoiners);
   const starting = (
     among: ReadonlyMap<string, readonly UnitWords[]>,
     { texts }: Utterance,
@@ -195,11 +196,28 @@ export function recogniseQuantity(
         value: { read: "value", value, ...given({ unit }) },
       }));
   };
+  /** "Twenty one degrees and a half". */
+  const withParts = (
+    { texts }: Utterance,
+    whole: number,
+    measured: Match<ValueReading>[],
+  ): Match<ValueReading>[] => [
+    ...measured,
+    ...measured.flatMap(({ end, value }) => {
+      if (!Number.isInteger(whole) || !joiners.has(texts[end] ?? "")) return [];
+      return reader(texts, end + 1).flatMap((part) =>
+        part.fraction ? { end: part.end, value: { ...value, value: whole + part.value } } : [],
+      );
+    }),
+  ];
   const numbersFrom = (utterance: Utterance, from: number): Match<ValueReading>[] => {
     const numbers = reader(utterance.texts, from);
     if (numbers.length === 0) return none;
     return numbers.flatMap(({ end, value, fraction }) => {
-      const measured = starting(byFirst, utterance, { from: end, value });
+      // "Half a degree".
+      const isPart = fraction && isOne.has(utterance.texts[end] ?? "");
+      const after = starting(isPart ? ones : byFirst, utterance, { from: end, value });
+      const measured = withParts(utterance, value, after);
       if (value < bareFrom) return measured;
       const bare: ValueReading =
         fraction && whole !== 1

@@ -2,10 +2,11 @@ import type { Match } from "../automaton/chart.ts";
 import { given } from "../source/given.ts";
 import type { Utterance } from "../automaton/utterance.ts";
 import { type Lexicon, unheardOf } from "../lexicon/lexicon.ts";
-import type { Holder, PlaceExpression, TargetExpression, HowMany } from "./expression.ts";
-import type { Names } from "./names.ts";
+import type { PlaceExpression, TargetExpression, HowMany } from "./expression.ts";
+import { type Names, longestNames } from "./names.ts";
 import { type Narrowing, among, isPlace } from "./narrowing.ts";
 import { isPlaced, joined } from "./joined.ts";
+import { createNounsSaid } from "./called.ts";
 import { createCompounds } from "./compounds.ts";
 import { type Connective, connectiveTrie, nounTrie, nounsOf, isPlaceWord } from "./nouns.ts";
 import type { SlotReading, Spoken } from "./slot.ts";
@@ -56,18 +57,21 @@ const mostFound = 32;
  */
 export function createTargetReader(
   spoken: Spoken,
-  { trie, holders }: Names,
+  gathered: Names,
   lexicon: Lexicon,
 ): TargetWordsReader {
+  const { trie, holders, endings } = gathered;
   const connectives = connectiveTrie(spoken, lexicon);
   const kindNouns = nounsOf(spoken);
   const nouns = nounTrie(kindNouns, spoken, lexicon);
   const firsts = new Set<number>();
   for (const each of [trie, connectives, nouns]) for (const word of each.firsts()) firsts.add(word);
   const hasCompounds = spoken.pack.links !== undefined;
-  const compounds = createCompounds(spoken, kindNouns, holders);
+  const nounsSaid = createNounsSaid(spoken);
+  const compounds = createCompounds(spoken, holders, { nouns: kindNouns, nounsSaid });
 
-  const reader = ({ numbers, small, texts }: Utterance) => {
+  const reader = (utterance: Utterance) => {
+    const { numbers, small, texts } = utterance;
     const afterSmall = (at: number): number => {
       let next = at;
       while (small[next]) next++;
@@ -91,22 +95,12 @@ export function createTargetReader(
       if (here.length === 0) return [];
       return here.flatMap((each) => (each.sort === sort ? each.end : []));
     };
-    const longest: ({ end: number; holders: readonly Holder[] } | null)[] = [];
-    /** The longest name from a word on: "rack light two" is never "rack light" and a number. */
-    const named = (from: number): { end: number; holders: readonly Holder[] } | undefined => {
-      let found = longest[from];
-      if (found === undefined) {
-        found = null;
-        trie.match(numbers, from, (end, holders) => (found = { end, holders }));
-        longest[from] = found;
-      }
-      return found ?? undefined;
-    };
-
+    const named = longestNames(gathered, utterance);
     /** Most words begin nothing that has a name. */
     const mayBegin = (from: number): boolean => {
       const number = numbers[from] ?? unheardOf;
-      return number === unheardOf ? hasCompounds : firsts.has(number);
+      if (number === unheardOf) return hasCompounds;
+      return firsts.has(number) || endings(texts[from] ?? "") !== undefined;
     };
 
     const place = (from: number): Placed[] => {
@@ -158,14 +152,14 @@ export function createTargetReader(
       const name = named(from)?.end;
       nouns.match(numbers, from, (end, meant) => {
         for (const many of [false, true]) {
-          const list = meant.filter((noun) => noun.many === many).map((noun) => noun.kind);
-          if (list.length === 0) continue;
+          const those = meant.filter((noun) => noun.many === many);
+          if (those.length === 0) continue;
           // "Every light" is all of them.
           const words = end - (inPlace?.from ?? from);
           const isMany = many || all !== undefined;
           const base = {
             target: "kind",
-            kinds: list,
+            ...nounsSaid(those),
             many: isMany,
             words,
             ...given({ all }),

@@ -1,0 +1,183 @@
+import type { Name, Nameable } from "../model/home.ts";
+import { splitWords } from "../language/words.ts";
+import type { LanguagePack } from "../language/pack.ts";
+import { later } from "../source/later.ts";
+import type { Holder } from "./expression.ts";
+import { numbersOtherwise } from "./name-numbers.ts";
+import { isPlace } from "./narrowing.ts";
+import { alikeWords } from "./alike.ts";
+import { betweenWords, isHeadFirst, whichOf } from "./heads.ts";
+import { connectivesIn, nounsOf } from "./nouns.ts";
+import type { Spoken } from "./slot.ts";
+
+/** Things that may share what remains of their names before nobody can mean one of them by it. */
+const mostSharing = 4;
+
+/**
+ * What people say for the name of something where that is enough: the thing itself, without the
+ * words that tell which ("the mixer" for "dough mixer", "le pétrin" for "pétrin à pâte"), or with another word
+ * for the same ("desk light" for "desk lamp"). Words that are a name, a place or a sort of device already go on
+ * being only that.
+ *
+ * @param known The names of the home, in all its languages.
+ */
+export function looseNames(
+  spoken: Spoken,
+  holders: readonly Holder[],
+  known: ReadonlySet<string>,
+): { words: readonly string[]; holder: Holder; isShared: boolean }[] {
+  const { pack } = spoken;
+  const numbers = numbersOtherwise(pack);
+  const alike = alikeWords(spoken, holders);
+  const taken = new Set([...known, ...wordsOf(spoken)]);
+  const loose = gather(holders, taken, (_, words) => [
+    ...partsOf(withoutNumber(words, numbers), pack),
+    ...alike(words),
+    // "The kitchen one" is any that is there.
+    ...(known.has(whichOf(words, pack).join(" ")) ? [] : onesOf(words, pack)),
+  ]);
+  const served = gather(holders, new Set([...taken, ...loose.keys()]), (entity, words) =>
+    isServing(entity, words, pack) ? [whichOf(words, pack)] : [],
+  );
+  return [...loose.values(), ...served.values()].flatMap(({ words, bearers }) => {
+    if (!isEnough(bearers)) return [];
+    const isShared = bearers.size > 1;
+    return [...bearers.values()].map((holder) => ({ words, holder, isShared }));
+  });
+}
+
+/** Words for a name, and what is meant by them. */
+interface Part {
+  words: readonly string[];
+  bearers: Map<Nameable, Holder>;
+}
+
+function gather(
+  holders: readonly Holder[],
+  taken: ReadonlySet<string>,
+  formsOf: (entity: Nameable, words: readonly string[]) => Iterable<readonly string[]>,
+): Map<string, Part> {
+  const parts = new Map<string, Part>();
+  for (const { entity, name } of holders) {
+    for (const words of formsOf(entity, name.words)) {
+      const text = words.join(" ");
+      if (text === "" || taken.has(text) || text === name.words.join(" ")) continue;
+      let part = parts.get(text);
+      if (!part) parts.set(text, (part = { words, bearers: new Map<Nameable, Holder>() }));
+      part.bearers.set(entity, partOf(entity, name));
+    }
+  }
+  return parts;
+}
+
+/**
+ * Whether something is called by what it is for: "water the lawn" by its sprinkler, "how hot is the water" and
+ * "underfloor off" by what the heater and the heating are called beside that.
+ */
+function isServing(entity: Nameable, words: readonly string[], pack: LanguagePack): boolean {
+  if (entity.type !== "device") return false;
+  if (entity.kind === "valve") return true;
+  if (entity.kind !== "heater" && entity.kind !== "thermostat") return false;
+  const head = words.at(isHeadFirst(pack) ? 0 : -1);
+  return pack.kinds[entity.kind]?.one.includes(head ?? "") === true;
+}
+
+/** Shortest part of a word that is written as one. */
+const shortest = { before: 3, itself: 4 };
+
+/**
+ * The same where a language writes two words as one: "Säge" for "Bandsäge". What is made tells whose names end
+ * in a word.
+ */
+export function nameEndings(
+  spoken: Spoken,
+  holders: readonly Holder[],
+  known: ReadonlySet<string>,
+): (text: string) => readonly Holder[] | undefined {
+  const { links } = spoken.pack;
+  if (!links) return () => undefined;
+  // Most homes are never spoken to.
+  const ends = later(() => {
+    const taken = new Set([...known, ...wordsOf(spoken)]);
+    const found = gather(holders, taken, (_, words) => endingsOf(words.at(-1) ?? ""));
+    return new Map(
+      [...found].flatMap(([text, { bearers }]) =>
+        isEnough(bearers) ? [[text, [...bearers.values()]] as const] : [],
+      ),
+    );
+  });
+  return (text) => ends().get(text);
+}
+
+function endingsOf(word: string): string[][] {
+  const endings: string[][] = [];
+  for (let at = shortest.before; at <= word.length - shortest.itself; at++) {
+    endings.push([word.slice(at)]);
+  }
+  return endings;
+}
+
+/** Whether one of those that share a part may be meant by it; of several places none is, since all would be. */
+function isEnough(bearers: ReadonlyMap<Nameable, Holder>): boolean {
+  if (bearers.size > mostSharing) return false;
+  return bearers.size === 1 || [...bearers.keys()].every(({ type }) => !isPlace(type));
+}
+
+function partOf(entity: Nameable, name: Name): Holder {
+  return { entity, name: { ...name, alias: true, loose: true } };
+}
+
+/** Words that say what a thing is or where it stands. */
+function wordsOf(spoken: Spoken): string[] {
+  const { pack } = spoken;
+  const nouns = nounsOf(spoken).map((noun) => noun.said);
+  const others = connectivesIn(spoken).flatMap((sort) => pack.targets[sort]);
+  return [...nouns, ...others].map((text) => wordsIn(text, pack).join(" "));
+}
+
+function wordsIn(text: string, pack: LanguagePack): string[] {
+  return splitWords(text, pack).map((word) => word.text);
+}
+
+/** "The bedside one", "la de techo". */
+function onesOf(words: readonly string[], pack: LanguagePack): (readonly string[])[] {
+  const { small, targets } = pack;
+  if (isHeadFirst(pack)) {
+    const rest = words.slice(1);
+    return betweenWords(pack).has(rest[0] ?? "") ? [rest] : [];
+  }
+  const which = whichOf(words, pack);
+  if (which.length === 0) return [];
+  return targets.one.flatMap((one) => (small.includes(one) ? [] : [[...which, one]]));
+}
+
+/** What is left of a name without the words that tell which one it is. */
+function* partsOf(own: readonly string[], pack: LanguagePack): Generator<readonly string[], void> {
+  const isLast = !isHeadFirst(pack);
+  const between = betweenWords(pack);
+  const joint = own.findIndex((word, at) => at > 0 && between.has(word));
+  // "The lamp by the door" is no door.
+  if (joint > 0 && isLast) return;
+  const thing = joint > 0 ? own.slice(0, joint) : own;
+  for (let length = 1; length <= thing.length; length++) {
+    const part = isLast ? thing.slice(thing.length - length) : thing.slice(0, length);
+    if (isNameLike(part)) yield part;
+  }
+  // Two nouns side by side, or an adjective before its noun: "la tondeuse" for "robot tondeuse".
+  if (isLast || joint > 0) return;
+  for (let from = 1; from < thing.length; from++) {
+    if (isNameLike(thing.slice(from))) yield thing.slice(from);
+  }
+}
+
+function isNameLike(words: readonly string[]): boolean {
+  return words.some((word) => /\p{L}{3}/u.test(word));
+}
+
+function withoutNumber(
+  words: readonly string[],
+  numbers: ReadonlyMap<string, string>,
+): readonly string[] {
+  const last = words.at(-1) ?? "";
+  return numbers.has(last) ? words.slice(0, -1) : words;
+}
