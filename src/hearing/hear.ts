@@ -24,6 +24,7 @@ import { parseLocal } from "../time/local.ts";
 import { devicesAbout } from "./compose/about.ts";
 import { compose } from "./compose/compose.ts";
 import type { Command, Composition } from "./compose/parting.ts";
+import { inserted } from "./compose/inserted.ts";
 import { isClear, repaired } from "./compose/repaired.ts";
 import { type Concluding, conclude } from "./compose/conclude.ts";
 import { type HearContext, readContext } from "./context.ts";
@@ -161,7 +162,8 @@ function composed(
     const other = composedOf(utterance);
     if (isClear(other)) return { utterance, composition: other };
   }
-  return { utterance: said, composition: repaired(engine, said, composedOf) ?? composition };
+  const mended = repaired(engine, said, composedOf) ?? inserted(engine, said, composedOf);
+  return { utterance: said, composition: mended ?? composition };
 }
 
 /** What functions that compute steps are given, beside slots. */

@@ -157,6 +157,14 @@ export const dutch: LanguagePack = {
   },
   elisions: [],
   links: ["", "s", "en"],
+  alike: [
+    ["lamp", "licht"],
+    ["tv", "televisie"],
+    ["woonkamer", "huiskamer"],
+    ["wc", "toilet"],
+    ["koelkast", "ijskast"],
+    ["werkkamer", "kantoor", "studeerkamer"],
+  ],
   plurals: {
     head: "last",
     endings: [
@@ -181,7 +189,7 @@ export const dutch: LanguagePack = {
     closing: [
       "achter (me | mij | ons)",
       "(als | zodra) je (even | een momentje | tijd) (tijd hebt | hebt) | een momentje",
-      "alsjeblieft | alstublieft | bedankt | dank je [wel] | voor (mij | me) | (wil | kun) je | nu | meteen | direct | zo snel mogelijk | als je kunt | als het kan | snel | graag | hebben | oké | ja | te hebben | weer",
+      "alsjeblieft | alstublieft | bedankt | dank je [wel] | voor (mij | me) | (wil | kun) je | nu | meteen | direct | zo snel mogelijk | als je kunt | als het kan | snel | vlug | gauw | graag | hebben | oké | ja | te hebben | weer",
     ],
   },
   targets: {
@@ -218,6 +226,7 @@ export const dutch: LanguagePack = {
     blind: {
       one: ["rolgordijn", "gordijn", "luik", "rolluik", "jaloezie", "zonnescherm"],
       many: ["rolgordijnen", "gordijnen", "luiken", "rolluiken", "jaloezieën", "zonneschermen"],
+      differ: true,
     },
     gate: { one: ["poort", "hek"], many: ["poorten", "hekken"] },
     valve: { one: ["klep", "kraan"], many: ["kleppen", "kranen"] },
@@ -227,7 +236,7 @@ export const dutch: LanguagePack = {
     sensor: { one: ["sensor"], many: ["sensoren"] },
     player: { one: ["speler", "luidspreker", "muziek"], many: ["spelers", "luidsprekers"] },
     button: { one: ["knop"], many: ["knoppen"] },
-    vacuum: { one: ["stofzuiger"], many: ["stofzuigers"] },
+    vacuum: { one: ["stofzuiger", "robot"], many: ["stofzuigers", "robots"] },
     appliance: { one: ["machine", "apparaat"], many: ["machines"] },
     locator: { one: ["zoeker"], many: ["zoekers"] },
   },
@@ -302,8 +311,8 @@ export const dutch: LanguagePack = {
     oscillate: { on: ["aan"], off: ["uit"] },
   },
   states: {
-    on: ["aan", "ingeschakeld"],
-    off: ["uit", "uitgeschakeld"],
+    on: ["aan", "ingeschakeld", "aangezet", "aangedaan"],
+    off: ["uit", "uitgeschakeld", "uitgezet", "uitgedaan"],
     open: ["open", "omhoog"],
     closed: ["dicht", "gesloten", "omlaag"],
     locked: ["op slot", "vergrendeld"],
@@ -407,13 +416,14 @@ export const dutch: LanguagePack = {
       "[het] maximum",
       "voluit",
       "volle kracht",
+      "vol vermogen",
       "hoogste stand",
       "zo (fel | hoog | ver | hard | snel | licht | warm) mogelijk",
       "[z'n | zijn] hoogst",
       "maximaal",
       "helemaal (open | omhoog)",
       "volle sterkte",
-      "op zijn (felst | hoogst | hardst | sterkst | helderst)",
+      "[op] (zijn | z'n | het) (felst | hoogst | hardst | sterkst | helderst | snelst | luidst)",
     ],
   },
   fillers: [
@@ -449,12 +459,23 @@ export const dutch: LanguagePack = {
     "ons",
   ],
   repairs: ["[of] nee [wacht | sorry]", "ik bedoel", "(sorry | beter gezegd | correctie)"],
+  excuses: [
+    "(iemand | hij | ze | zij) heeft (het | hem | ze) [aan | open] (laten staan | gelaten | vergeten)",
+    "(begint | gaat) [te] (regenen | sneeuwen | waaien | stormen | schemeren | hagelen)",
+    "er (is | zijn | komt | staat)",
+    "(ik | we) (hoor | horen | versta | verstaan | zie | zien) (je | jullie | u | hem | haar | het | ze) (niet | bijna niet | niks)",
+    "ik (heb | had) (het | hem | ze) [aan | open] (laten staan | gelaten | vergeten)",
+    "(ik | we | je) (zie | zien | ziet | hoor | horen) [hier] (niets | niks | bijna niets | geen steek)",
+    "(ik | we) kan [hier] niet (slapen | lezen | werken | zien | denken)",
+    "(ik ben | we zijn | ik heb | we hebben)",
+    "vergeten",
+  ],
   stays: {
     verbs: ["laat", "laten", "hou", "houd"],
     after: ["(met rust | zo | zoals (het | hij | ze) is)"],
   },
   hedges: [
-    ..."blijf zonsondergang zonsopgang schemering niet geen niemand nooit niets nergens zonder noch bijna liever".split(
+    ..."grapje geintje blijf zonsondergang zonsopgang schemering niet geen niemand nooit niets nergens zonder noch bijna liever".split(
       " ",
     ),
     ..."als wanneer zodra terwijl voordat nadat totdat tot of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(
@@ -467,7 +488,10 @@ export const dutch: LanguagePack = {
       " ",
     ),
   ],
-  clauses: "ik mijn mij me we wij je hij zij ze het is zijn ben er".split(" "),
+  clauses:
+    "hallo hoi goedemorgen goedenavond goedemiddag ik mijn mij me we wij je hij zij ze het is zijn ben er".split(
+      " ",
+    ),
   reasons: ["omdat", "want", "zodat", "aangezien"],
   adjectives: {
     co2: ["(muf | benauwd)"],
@@ -483,8 +507,9 @@ export const dutch: LanguagePack = {
     level: ["vol"],
   },
   frames: {
-    besides: ["met", "op"],
+    besides: ["met", "op", "bij"],
     state: [
+      "(mag | mogen | moet | moeten) $target [nu] [weer] $state",
       "$target [weer | helemaal] $state",
       `(${put}) $target [weer | helemaal] $state`,
       `$target (${should}) [weer | helemaal] $state`,
@@ -503,6 +528,11 @@ export const dutch: LanguagePack = {
       `$target (${should}) $verb`,
       "(laat | laten) $target $verb",
       `dat $target $verb (${should})`,
+    ],
+    asked: [
+      "(is | zijn | staat | staan | draait) $target [nog | al | nu] [op | in | met] $value",
+      "(is | staat) $property (van | op | in | bij) $target [nog | al | nu] [op | in] $value",
+      "(is | staat) $target $property [nog | al | nu] [op | in] $value",
     ],
     sorts: {
       switched: {
@@ -700,7 +730,7 @@ export const dutch: LanguagePack = {
       reply: "",
     },
     "ask-doing": {
-      patterns: ["wat (doet | is) $target [aan het doen]"],
+      patterns: ["wat (doet | is) $target [aan het doen]", "hoe (gaat het met | ver is) $target"],
       reply: "",
     },
     "power-on": {
@@ -708,6 +738,7 @@ export const dutch: LanguagePack = {
         "(activeer | activeren) $target",
         "$target activeren",
         "(steek) $target aan",
+        "(maak | geef) [mij | me | ons] (wat | een beetje) licht [(in | op) $target]",
         `${flick} $target [weer] (aan | in)`,
       ],
       reply: "{$target} aan.",
@@ -838,7 +869,9 @@ export const dutch: LanguagePack = {
     },
     open: {
       deeds: ["opengaan | openen"],
-      states: ["[helemaal] (open | omhoog | op | uitgerold | uitgeklapt)"],
+      states: [
+        "[helemaal | zo ver mogelijk] (open | omhoog | naar boven | op | uitgerold | uitgeklapt)",
+      ],
       patterns: [
         "$target [helemaal] (openen | opendoen | openmaken | ophalen | optrekken | opentrekken | open te doen | te openen)",
         "(haal | trek | doe | zet | maak) $target [helemaal] (op | open | omhoog)",
@@ -852,7 +885,7 @@ export const dutch: LanguagePack = {
     close: {
       deeds: ["dichtgaan | sluiten"],
       states: [
-        "[helemaal] (dicht | omlaag | neer | toe | gesloten | naar beneden | ingerold | ingeklapt)",
+        "[helemaal | zo ver mogelijk] (dicht | omlaag | neer | toe | gesloten | naar beneden | ingerold | ingeklapt)",
       ],
       patterns: [
         "$target [helemaal] (sluiten | dichtdoen | dichtmaken | neerlaten | laten zakken | dicht te doen | te sluiten)",
@@ -938,6 +971,14 @@ export const dutch: LanguagePack = {
       states: ["(dicht | toe)"],
       patterns: ["(sluit | draai) $target [dicht]", "$target (sluiten | dichtdraaien | dichtdoen)"],
       reply: "{$target} dicht.",
+    },
+    water: {
+      patterns: [
+        "(besproei | sproei | bewater) $target",
+        "(geef) $target water",
+        "$target (besproeien | sproeien | water geven)",
+      ],
+      reply: "{$target} open.",
     },
     lock: {
       deeds: ["op slot gaan"],
@@ -1088,6 +1129,7 @@ export const dutch: LanguagePack = {
         "[(zet | doe)] [het] geluid [weer] aan",
         "(zet | doe) [het] geluid van $target [weer] aan",
         "demp $target niet [meer | langer]",
+        "[het] geluid (van | op) $target [weer] aan",
       ],
       reply: "{$target} weer hoorbaar.",
     },
@@ -1189,6 +1231,8 @@ export const dutch: LanguagePack = {
         "hoeveel $measure (is | zit) er [nog] (in | op | bij) $target",
         "(welke | wat voor) $measure (zit | is) er (in | op | bij) $target",
         "(is | staat) $measure (van | in | op | bij) $target [nog] (aan | uit)",
+        "(op | in | bij) (welke | welk | wat voor) $measure (staat | is | draait | loopt) $target",
+        "(op | in) hoeveel $measure (staat | is) $target",
       ],
       reply: "",
     },
@@ -1222,6 +1266,8 @@ export const dutch: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "hoeveel [van] $target heb ik [nog] $state (gelaten | laten staan)",
+        "(zeg | vertel) me welke $target [nog] $state (is | zijn | staan | staat)",
         "wat (is | staat) er [nog | allemaal | allemaal nog] $state",
         "wat heb ik [nog] $state (gelaten | laten staan)",
 
@@ -1238,7 +1284,7 @@ export const dutch: LanguagePack = {
     "ask-motion": {
       patterns: [
         "is er (iemand | beweging) (in | op | bij) $target",
-        "beweegt er iets (in | op | bij) $target",
+        "beweegt er (iets | iemand) (in | op | bij) $target",
       ],
       reply: "",
     },

@@ -37,6 +37,9 @@ function gerund(verb: string): string {
   return `${isShort ? verb + verb.slice(-1) : verb.replace(/e$/, "")}ing`;
 }
 
+const asFar =
+  "as far as (it (goes | gets | can | will go) | they (go | will go) | possible | you can)";
+
 const itIs = "it is | it's | it seems | it feels | it gets | it is getting | it's getting";
 
 const cannot = "can't | cannot | can hardly | can barely";
@@ -148,8 +151,8 @@ export const english: LanguagePack = {
       dusk: {
         ...sun("dusk", "nightfall | dark"),
         at: [
-          "at dusk",
-          "at nightfall",
+          "(at | from) dusk",
+          "(at | from) nightfall",
           "(when | once | as soon as) (it is | it's) [getting] dark",
           "(when | once | as soon as) it gets dark",
         ],
@@ -176,6 +179,19 @@ export const english: LanguagePack = {
   },
   elisions: [],
   endings: ["'s", "'re"],
+  alike: [
+    ["light", "lamp"],
+    ["television", "telly", "tv"],
+    ["vacuum", "vacuum cleaner", "hoover"],
+    ["fridge", "refrigerator"],
+    ["cooker", "stove"],
+    ["living room", "lounge", "sitting room"],
+    ["hall", "hallway"],
+    ["toilet", "loo"],
+    ["study", "office"],
+    ["washing machine", "washer", "wash"],
+    ["tumble dryer", "dryer"],
+  ],
   plurals: {
     head: "last",
     endings: [
@@ -216,6 +232,8 @@ export const english: LanguagePack = {
     "then",
     "actually",
     "anyway",
+    "nice",
+    "lovely",
   ],
   repairs: [
     "no [wait | sorry]",
@@ -227,12 +245,21 @@ export const english: LanguagePack = {
     "actually",
     "(scratch that | correction)",
   ],
+  excuses: [
+    "(there is | there's | there are)",
+    "(I | we | you | somebody | someone | they) [must have] (left | forgot) (it | them) [on | off | open | running | unlocked]",
+    "(I've | we've) (left | forgotten) (it | them) [on | off | open | running | unlocked]",
+    "(I | we | you) (can't | cannot | can hardly | can barely | couldn't) (see | hear | sleep | read | think | concentrate | breathe | work | find) [what (I'm | I am | we're | we are)]",
+    "(I | we) [have] (forgot | forgotten | nearly forgot | almost forgot)",
+    "(I've | we've) forgotten",
+    "(that's | it's) not (enough | very (bright | warm | nice))",
+  ],
   stays: {
     verbs: ["leave", "keep"],
     after: ["alone", "be", "(as it is | as they are | as is)", "out [of it]"],
   },
   hedges: [
-    ..."sunset sunrise dusk dawn nightfall not no never none nobody nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
+    ..."kidding joking joke sunset sunrise dusk dawn nightfall not no never none nobody nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
       " ",
     ),
     ..."if unless when whenever while until till before after once whether should would could might may suppose supposing imagine pretend wish hope wonder remember remind forget forgot almost nearly".split(
@@ -246,7 +273,7 @@ export const english: LanguagePack = {
     ),
   ],
   clauses:
-    "i i'm i've i'll i'd my me we we're we've we'll us you you're he he's she she's they they're it it's that's there's is are am 's 're have got".split(
+    "hello hi hiya good morning evening afternoon i i'm i've i'll i'd my me we we're we've we'll us you you're he he's she she's they they're it it's that's there's is are am 's 're have got".split(
       " ",
     ),
   reasons: ["because", "since", "as", "cause", "so that", "for"],
@@ -271,6 +298,7 @@ export const english: LanguagePack = {
   },
   courtesies: {
     opening: [
+      "hang on | hold on | listen | look | quick | guys | everyone | somebody | someone",
       "would you mind | do you mind | how about | what about | (is it | would it be) possible to [have | get]",
       "(when | if | as soon as) you (can | get (a chance | a minute | a moment | a second))",
       "(could | can | would | will | might) you [kindly | possibly | quickly | maybe] [go and]",
@@ -280,8 +308,8 @@ export const english: LanguagePack = {
       "(can | could | may | might) (I | we) (have | get) | let's [have | get] | let us [have | get] | time to | you (can | may | could) | (give | get) (me | us) | let (me | us) have | (I | we) could do with",
     ],
     closing: [
-      "(after | behind) (me | us)",
-      "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | when you (have | get) (a chance | a minute | a moment | a second) | quickly | again | cheers | will you | a sec | a second | a moment",
+      "(after | behind) (me | us | you)",
+      "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | (when | whenever | once | if) (you (have | get | find) | you've got) [a] (chance | minute | min | moment | mo | second | sec | while) | quickly | quick | pronto | asap | pretty please | again | cheers | will you | a sec | a second | a moment",
     ],
   },
   targets: {
@@ -314,10 +342,9 @@ export const english: LanguagePack = {
       "around",
       "throughout",
       "inside",
-      "out in",
-      "over in",
-      "up in",
-      "down in",
+      ...["out", "over", "up", "down", "back", "through"].flatMap((way) =>
+        ["in", "on", "at"].map((word) => `${way} ${word}`),
+      ),
     ],
     and: ["and", "&", "plus", "as well as"],
     except: [
@@ -345,6 +372,7 @@ export const english: LanguagePack = {
     blind: {
       one: ["blind", "curtain", "shutter", "shade", "awning"],
       many: ["blinds", "curtains", "shutters", "shades", "awnings"],
+      differ: true,
     },
     gate: { one: ["gate"], many: ["gates"] },
     valve: { one: ["valve"], many: ["valves"] },
@@ -354,7 +382,10 @@ export const english: LanguagePack = {
     sensor: { one: ["sensor"], many: ["sensors"] },
     player: { one: ["player", "speaker", "music"], many: ["players", "speakers"] },
     button: { one: ["button"], many: ["buttons"] },
-    vacuum: { one: ["vacuum", "vacuum cleaner"], many: ["vacuums", "vacuum cleaners"] },
+    vacuum: {
+      one: ["vacuum", "vacuum cleaner", "robot", "hoover"],
+      many: ["vacuums", "vacuum cleaners", "robots", "hoovers"],
+    },
     appliance: { one: ["appliance", "machine"], many: ["appliances", "machines"] },
     locator: { one: ["locator", "tag"], many: ["locators", "tags"] },
   },
@@ -538,10 +569,12 @@ export const english: LanguagePack = {
       "max",
       "full power",
       "highest",
+      "full on",
       "full blast",
       "full brightness",
       "all the way up",
       "up all the way",
+      "up (full | fully)",
       "[up] as (far | high | bright | loud | fast | strong) as (it (goes | gets | can | will go) | possible | you can)",
       "right up",
     ],
@@ -567,6 +600,12 @@ export const english: LanguagePack = {
       "$target to $verb",
       "get $target to $verb",
       "(tell | ask) $target to $verb",
+    ],
+    asked: [
+      "(is | are) $target [still | currently | now | already] [on | in | at | set | set to | set on | set for] $value [mode | setting]",
+      "(is | are) $property (of | on | for | in | at) $target [still | now | already] [on | in | at | set to] $value",
+      "(is | are) $target $property [still | now | already] [on | in | at | set to] $value",
+      "(did | have) (I | we | you | anyone) (leave | left | set | put) $target (on | in | to | at) $value",
     ],
     sorts: {
       switched: {
@@ -643,7 +682,7 @@ export const english: LanguagePack = {
         },
         up: {
           states: [
-            "up [[by] $amount]",
+            "[back] up [[by] $amount]",
             "$amount up",
             "higher [by $amount]",
             "$amount higher",
@@ -652,6 +691,7 @@ export const english: LanguagePack = {
           ],
           commands: [
             say(push, "up $target [[by] $amount]"),
+            say("give", "$target (another | an extra) $amount [more]"),
             say(more, "$target [[by] $amount]"),
             say(`${more} | ${upward}`, `$property (${of}) $target [[by] $amount]`),
             say(push, `$property (${of}) $target up [[by] $amount]`),
@@ -664,7 +704,7 @@ export const english: LanguagePack = {
         },
         down: {
           states: [
-            "down [[by] $amount]",
+            "[back] down [[by] $amount]",
             "$amount down",
             "back [by] $amount",
             "lower [by $amount]",
@@ -707,7 +747,7 @@ export const english: LanguagePack = {
       colour: {
         to: {
           states: [
-            "[back] [to | in] $value",
+            "[back] [to | in] [gentle | deep | rich | cosy] $value",
             "[to | in] $value $property",
             "$property [to] $value",
           ],
@@ -739,6 +779,7 @@ export const english: LanguagePack = {
     "power-on": {
       patterns: [
         "(fire | power | light | start) $target up",
+        "(get | give | make | let's have | can we have | could we have) [me | us] (some | a bit of | a little) light [[in | at | on] $target]",
         say("light up | fire up | power up | activate | enable", "$target"),
       ],
       states: ["lit"],
@@ -749,7 +790,7 @@ export const english: LanguagePack = {
         "(shut | power | close) $target down",
         "(turn | put | switch) $target out",
         say(
-          "kill | cut | shut down | power down | deactivate | disable | turn out | put out | extinguish",
+          "kill | lose | cut | shut down | power down | deactivate | disable | turn out | put out | extinguish",
           "$target",
         ),
       ],
@@ -885,7 +926,7 @@ export const english: LanguagePack = {
       ],
       states: [
         `[back | ${whole}] (open | opened | up | out | extended)`,
-        "(open | up | out) all the way",
+        `(open | up | out) (all the way | fully | completely | ${asFar})`,
       ],
       reply: "{$target} opening.",
     },
@@ -893,7 +934,7 @@ export const english: LanguagePack = {
       deeds: ["close | shut"],
       patterns: [
         say(
-          "close | shut | lower | roll down | pull down | draw | retract | roll in | wind in | pull in | bring in | take in",
+          "close | shut | lower | drop | roll down | pull down | let down | draw | retract | roll in | wind in | pull in | bring in | take in",
           "[up] $target [fully | completely | all the way]",
         ),
         say(
@@ -903,7 +944,7 @@ export const english: LanguagePack = {
       ],
       states: [
         `[back | ${whole}] (closed | shut | down | in | retracted)`,
-        "(closed | shut | down | in) all the way",
+        `(closed | shut | down | in) (all the way | right | fully | completely | ${asFar})`,
       ],
       reply: "{$target} closing.",
     },
@@ -927,6 +968,7 @@ export const english: LanguagePack = {
     "position-short": {
       patterns: [
         say("close | lower | shut | drop", "$target $level [of the way] [down | closed]"),
+        "$level (close | shut | lower) $target",
         say(
           "put | pull | roll | bring | draw",
           "$target $level [of the way] (down | closed | shut)",
@@ -942,14 +984,14 @@ export const english: LanguagePack = {
       patterns: [
         say("open | raise | lift", "[up] $target [by] $amount [more]"),
         say(
-          `open | raise | lift | roll | wind | pull | ${push}`,
-          "$target (up | out) [by] $amount",
+          `open | raise | lift | let | roll | wind | pull | ${push}`,
+          "$target (up | out) [by] $amount [more]",
         ),
         say(`open | ${push} | roll | pull`, "up $target [by] $amount"),
       ],
       states: [
         "[$amount] (more open | further open | further up | higher)",
-        "(up | out | open) [by] $amount",
+        "(up | out | open) [by] $amount [more]",
         "$amount (up | out | open)",
       ],
       reply: "{$target} further open.",
@@ -959,13 +1001,13 @@ export const english: LanguagePack = {
         say("close | shut | lower | drop", "$target [by] $amount [more]"),
         say(
           `close | lower | let | roll | wind | pull | ${push}`,
-          "$target (down | in) [by] $amount",
+          "$target (down | in) [by] $amount [more]",
         ),
         say(`${push} | roll | pull | let`, "down $target [by] $amount"),
       ],
       states: [
         "[$amount] (more closed | further closed | further down | lower)",
-        "(down | in | closed) [by] $amount",
+        "(down | in | closed) [by] $amount [more]",
         "$amount (down | in | closed)",
       ],
       reply: "{$target} further closed.",
@@ -1002,6 +1044,10 @@ export const english: LanguagePack = {
       states: ["closed | shut"],
       reply: "{$target} closed.",
     },
+    water: {
+      patterns: [say("water | irrigate | sprinkle", "$target")],
+      reply: "{$target} open.",
+    },
     lock: {
       deeds: ["lock"],
       patterns: ["lock up", say("lock | bolt | secure", "[up] $target [up]"), "$target lock"],
@@ -1029,7 +1075,11 @@ export const english: LanguagePack = {
       reply: "{$target} armed.",
     },
     disarm: {
-      patterns: [say("disarm | unset | deactivate", "$target"), say(flick, "off $target")],
+      patterns: [
+        "disarm",
+        say("disarm | unset | deactivate", "$target"),
+        say(flick, "off $target"),
+      ],
       states: ["off | disarmed | unset"],
       reply: "{$target} disarmed.",
     },
@@ -1273,11 +1323,15 @@ export const english: LanguagePack = {
         "how much $measure (is | are) [there] [in | on | at | of] $target",
         "(is | are) $measure (of | on | for | in | at) $target [still] (on | off)",
         "(is | are) $target $measure [still] (on | off)",
+        "what (is | are) $target $measure set to",
+        "(how is | how's) $measure [of | in | on | at] $target",
       ],
       reply: "",
     },
     "ask-how": {
       patterns: [
+        "how $measure (is | are) $target (going | turning | spinning | moving)",
+        "how $measure (is | are) (soil | air | ground | compost)",
         "how $measure is it",
         `how $measure [is | are] [it] [${of} | inside] $target [running | set | now]`,
         `how $measure (does | do) $target (run | go | get)`,
@@ -1295,7 +1349,11 @@ export const english: LanguagePack = {
       reply: "",
     },
     "ask-doing": {
-      patterns: ["what (is | are) $target (doing | up to)", "what's $target (doing | up to)"],
+      patterns: [
+        "what (is | are) $target (doing | up to)",
+        "what's $target (doing | up to)",
+        "(how (is | are) | how's) $target (doing | going | getting on | coming along)",
+      ],
       reply: "",
     },
     "ask-temperature": {
@@ -1334,6 +1392,8 @@ export const english: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "(show | tell) me (which | what) [of] $target (is | are) [still] $state",
+        "(show | tell) me (what is | what's) [still] $state [in | on | at] $target",
         "(what is | what's | what are) [still | left | all] $state [right now | now]",
         "what (did | have) (I | we) (leave | left) $state",
 
@@ -1354,6 +1414,7 @@ export const english: LanguagePack = {
       patterns: [
         "(is | are) [there] (anyone | anybody | someone | somebody) [there] (in | on | at) $target",
         "(is there | was there) [any] (movement | motion) (in | on | at) $target",
+        "(is | are) [there] (anyone | anybody | someone | somebody | anything | something) moving [about | around] [in | on | at] $target",
         "any (movement | motion) (in | on | at) $target",
         "(anyone | anybody) (in | on | at) $target",
       ],

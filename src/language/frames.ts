@@ -44,5 +44,7 @@ export interface Frames {
   more: Said;
   /** Around `$target` and `$verb`, what it shall do: "let $target $verb". */
   deed: Said;
+  /** Around `$target`, `$property` and `$value`, whether something is set to a value: "is $target on $value". */
+  asked?: Said;
   sorts: { [Sort in FrameSort]: Record<(typeof frameForms)[Sort][number], FrameForm> };
 }

@@ -75,7 +75,7 @@ export const french: LanguagePack = {
         said: ["demi", "demie", "un demi", "la moitié", "moitié", "à mi hauteur"],
       },
       { value: 0.25, said: ["quart", "un quart", "le quart"] },
-      { value: 0.75, said: ["trois quarts", "les trois quarts"] },
+      { value: 0.75, said: ["trois quarts", "les trois quarts", "aux trois quarts"] },
       { value: 1 / 3, said: ["tiers", "un tiers"] },
       { value: 2 / 3, said: ["deux tiers", "les deux tiers", "aux deux tiers"] },
     ],
@@ -175,6 +175,13 @@ export const french: LanguagePack = {
     kelvin: ["kelvin", "kelvins", "k"],
   },
   elisions: ["l", "d", "qu", "s", "c", "j", "m", "n", "t", "jusqu"],
+  alike: [
+    ["lampe", "lumière"],
+    ["télé", "télévision", "téléviseur"],
+    ["salon", "séjour"],
+    ["toilettes", "wc"],
+    ["frigo", "réfrigérateur", "frigidaire"],
+  ],
   plurals: {
     head: "first",
     endings: [
@@ -199,7 +206,7 @@ export const french: LanguagePack = {
     closing: [
       "derrière (moi | nous)",
       "quand tu as (le temps | un moment | une minute) | à l'occasion | un instant | un moment",
-      "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite | (il n'y a | y a) personne [ici | dedans]",
+      "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite | vite fait | allez | (il n'y a | y a) personne [ici | dedans]",
     ],
   },
   targets: {
@@ -239,6 +246,7 @@ export const french: LanguagePack = {
     blind: {
       one: ["store", "rideau", "volet", "auvent"],
       many: ["stores", "rideaux", "volets", "auvents"],
+      differ: true,
     },
     gate: { one: ["portail"], many: ["portails"] },
     valve: { one: ["vanne"], many: ["vannes"] },
@@ -248,7 +256,7 @@ export const french: LanguagePack = {
     sensor: { one: ["capteur"], many: ["capteurs"] },
     player: { one: ["enceinte", "musique"], many: ["enceintes"] },
     button: { one: ["bouton"], many: ["boutons"] },
-    vacuum: { one: ["aspirateur"], many: ["aspirateurs"] },
+    vacuum: { one: ["aspirateur", "robot"], many: ["aspirateurs", "robots"] },
     appliance: { one: ["machine", "appareil"], many: ["machines", "appareils"] },
     locator: { one: ["balise"], many: ["balises"] },
   },
@@ -438,6 +446,7 @@ export const french: LanguagePack = {
     ],
   },
   fillers: [
+    "enfin",
     "aussi",
     "environ",
     "voir",
@@ -466,6 +475,16 @@ export const french: LanguagePack = {
     "[ou] plutôt",
     "(je veux dire | je voulais dire)",
   ],
+  excuses: [
+    "(quelqu'un | on | elle | il) (l'a | les a) (laissé | laissée | laissés | laissées | oublié | oubliée) [allumé | allumée | ouvert | ouverte | en marche]",
+    "je veux (voir | dormir | lire | regarder)",
+    "(je | on) (ne | n' | t' | vous | le | la | les) [t' | vous | le | la | les] (entends | entend | comprends | comprend | vois | voit) (pas | plus | rien | mal)",
+    "(je | on) (l'ai | l'a | les ai | les a) (laissé | laissée | laissés | oublié | oubliée) [allumé | allumée | ouvert | ouverte | en marche]",
+    "(on | il | elle | ils | elles | ça) s'",
+    "(je | on | nous) (n'y | n' | ne | y | n') (vois | voit | voyons | entends | entend) (rien | plus rien | pas | presque rien)",
+    "(je | on) n'arrive (pas | plus) à (dormir | lire | voir | travailler | entendre)",
+    "(j'ai | on a | nous avons) oublié",
+  ],
   stays: {
     verbs: ["laisse", "laissez", "laisser", "garde", "gardez", "garder"],
     after: [
@@ -476,7 +495,7 @@ export const french: LanguagePack = {
     ],
   },
   hedges: [
-    ..."soleil crépuscule aube ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(
+    ..."plaisante rigole blague soleil crépuscule aube ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(
       " ",
     ),
     ..."si quand lorsque dès avant après pendant tant jusque comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
@@ -487,7 +506,10 @@ export const french: LanguagePack = {
     ),
     ..."allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),
   ],
-  clauses: "je j me mon ma mes on nous il elle c est sont suis ai reste restent".split(" "),
+  clauses:
+    "bonjour bonsoir salut coucou dort dorment commence commencent arrive arrivent part je j me mon ma mes on nous il elle c est sont suis ai reste restent".split(
+      " ",
+    ),
   reasons: ["parce que", "parce qu'", "car", "puisque", "vu que"],
   adjectives: {
     co2: ["(étouffant | confiné)"],
@@ -517,6 +539,10 @@ export const french: LanguagePack = {
       `$target (${should}) $verb`,
       "(fais | faites | faire | laisse | laissez | laisser) $verb $target",
       "(laisse | laissez | laisser) $target $verb",
+    ],
+    asked: [
+      "[est ce que | est ce qu'] $target (est | sont) [encore | toujours | déjà | bien] [en | sur | à | réglé sur | en mode | sur le mode] $value",
+      "[est ce que | est ce qu'] $property (de | du | des | d' | dans | pour | à | sur) $target (est | sont) [encore | toujours | déjà | bien] [en | sur | à | réglé sur] $value",
     ],
     sorts: {
       switched: {
@@ -686,12 +712,18 @@ export const french: LanguagePack = {
       reply: "",
     },
     "ask-doing": {
-      patterns: ["que fait $target", "qu'est ce que fait $target", "$target fait quoi"],
+      patterns: [
+        "que fait $target",
+        "qu'est ce que fait $target",
+        "$target fait quoi",
+        "(où en est | comment va) $target",
+      ],
       reply: "",
     },
     "power-on": {
       patterns: [
         "(rallume | rallumez | rallumer) $target",
+        "(mets | fais | donne) [moi | nous] (un peu de | de la) lumière [[dans | à | au | sur] $target]",
         "(fais | faites | faire) (marcher | fonctionner) $target",
         "(mets | mettez | mettre | remets) $target",
       ],
@@ -861,7 +893,7 @@ export const french: LanguagePack = {
     open: {
       deeds: ["s'ouvrir | monter"],
       states: [
-        "[complètement | tout | grand] (ouvert | ouverte | ouverts | ouvertes | levé | levés | relevé | en haut | sorti | sortie | déployé | déployée)",
+        "[complètement | tout | grand] (ouvert | ouverte | ouverts | ouvertes | levé | levés | relevé | en haut | sorti | sortie | déployé | déployée) [complètement | entièrement | au maximum | à fond | jusqu'en haut | en grand | jusqu'au bout]",
       ],
       patterns: [
         "(ouvre | ouvrez | ouvrir | lève | levez | lever | relève | remonte | remonter | monte) [complètement | entièrement | en grand] $target [complètement | entièrement | en grand | jusqu'en haut | à fond]",
@@ -873,7 +905,7 @@ export const french: LanguagePack = {
     close: {
       deeds: ["se fermer | descendre"],
       states: [
-        "[complètement | tout] (fermé | fermée | fermés | fermées | baissé | baissés | en bas | rentré | rentrée | replié | repliée)",
+        "[complètement | tout] (fermé | fermée | fermés | fermées | baissé | baissés | en bas | rentré | rentrée | replié | repliée) [complètement | entièrement | au maximum | à fond | jusqu'en bas | jusqu'au bout]",
       ],
       patterns: [
         "(ferme | fermez | fermer | baisse | baissez | baisser | descends | descendre | referme) [complètement | entièrement] $target [complètement | entièrement | jusqu'en bas | à fond]",
@@ -951,6 +983,10 @@ export const french: LanguagePack = {
       states: ["(fermé | fermée)"],
       patterns: [`(${off} | ferme | fermez | fermer) $target`],
       reply: "{$target} : fermé.",
+    },
+    water: {
+      patterns: ["(arrose | arrosez | arroser) $target"],
+      reply: "{$target} : ouvert.",
     },
     lock: {
       deeds: ["se verrouiller"],
@@ -1128,7 +1164,7 @@ export const french: LanguagePack = {
       states: ["(en marche | démarré | lancé)"],
       patterns: [
         "(mets | mettez | mettre | remets | remettre) $target en (marche | route)",
-        "(démarre | démarrez | démarrer | lance | lancez | lancer | envoie | fais partir) $target",
+        "(démarre | démarrez | démarrer | lance | lancez | lancer | envoie | fais partir | fais sortir | sors) $target",
         `${start} $target`,
         "$target (démarre | marche)",
         "(mets | mettez | mettre | remets | remettre) en (marche | route) $target",
@@ -1158,7 +1194,7 @@ export const french: LanguagePack = {
       patterns: [
         "(renvoie | renvoyez | renvoyer | ramène | ramener | rentre) $target (à | sur) [sa | la] (base | station | maison)",
         "(renvoie | rentre | range | renvoyer) $target",
-        "$target [retourne | rentre] à [la | sa | ta] (base | station)",
+        "$target [retourne | rentre] à [la | sa | ta] (base | station | maison)",
         "(recharge | rechargez) $target",
       ],
       reply: "{$target} rentre à sa base.",
@@ -1203,6 +1239,7 @@ export const french: LanguagePack = {
         "(quel | quelle) $measure (il y a | y a t il) (dans | à | au | sur) $target",
         "combien de $measure (il y a | y a t il) (dans | à | au | sur) $target",
         "[est ce que] $measure [de | du | des | d' | dans | à | au | sur] $target est [encore] (allumé | allumée | éteint | éteinte)",
+        "(à | dans | sur | en) (quel | quelle) $measure (est | tourne | va | fonctionne | marche | se trouve) $target",
       ],
       reply: "",
     },
@@ -1244,6 +1281,8 @@ export const french: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "combien de $target (j'ai | on a | ai je | avons nous) (laissé | laissée | laissés | laissées) $state",
+        "(montre | dis) moi (quel | quels | quelle | quelles) $target (est | sont) [encore] $state",
         "qu'est ce qui est [encore | resté] $state",
         "qu'est ce qu'il (y a | reste) [encore] [de | d'] $state",
         "qu'est ce que j'ai laissé $state",
@@ -1264,7 +1303,8 @@ export const french: LanguagePack = {
     },
     "ask-motion": {
       patterns: [
-        "(il y a | y a t il | est ce qu'il y a) (quelqu'un | du mouvement) (dans | à | au | sur) $target",
+        "(il y a | y a t il | est ce qu'il y a) (quelqu'un | du mouvement) [qui bouge] (dans | à | au | sur) $target",
+        "(ça | quelque chose | quelqu'un) bouge (dans | à | au | sur) $target",
       ],
       reply: "",
     },

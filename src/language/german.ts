@@ -70,6 +70,8 @@ function sun(what: string, sentence: string): SunWords {
   };
 }
 
+const soFar = "so weit wie (möglich | es [nur] geht)";
+
 export const german: LanguagePack = {
   language: "de",
   name: "Deutsch",
@@ -100,7 +102,21 @@ export const german: LanguagePack = {
     fractions: [
       {
         value: 0.5,
-        said: ["halb", "halbe", "die hälfte", "hälfte", "zur hälfte", "ein halb", "einhalb"],
+        said: [
+          "halb",
+          "halbe",
+          "die hälfte",
+          "hälfte",
+          "zur hälfte",
+          "ein halb",
+          "einhalb",
+          "halben",
+          "halber",
+          "halbes",
+          "einen halben",
+          "ein halber",
+          "ein halbes",
+        ],
       },
       { value: 0.25, said: ["viertel", "ein viertel", "einviertel", "einem viertel"] },
       { value: 0.75, said: ["dreiviertel", "drei viertel", "drei vierteln"] },
@@ -219,6 +235,15 @@ export const german: LanguagePack = {
   inflections: ["er", "es", "en", "em", "e"],
   endings: ["'s", "s", "n"],
   // "Mach bitte mal das Licht an": in German these stand within the phrase.
+  alike: [
+    ["lampe", "leuchte", "licht"],
+    ["fernseher", "tv", "fernsehgerät"],
+    ["bad", "badezimmer"],
+    ["toilette", "wc", "klo"],
+    ["flur", "diele"],
+    ["büro", "arbeitszimmer"],
+    ["kühlschrank", "eisschrank"],
+  ],
   plurals: {
     head: "last",
     endings: [
@@ -247,7 +272,7 @@ export const german: LanguagePack = {
     closing: [
       "hinter (mir | uns)",
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst)",
-      "danke | dankeschön | für (mich | uns) | (kannst | könntest | würdest | magst) du | ja | (jetzt | nun) [gleich | sofort] | sofort | gleich | schnell | wenn du kannst | wenn es geht | (wenn du Zeit hast) | haben | sein | gern | gerne | wieder | machst | machen | könntest du",
+      "danke | dankeschön | für (mich | uns) | (kannst | könntest | würdest | magst) du | ja | (jetzt | nun) [gleich | sofort] | sofort | gleich | schnell | flott | zackig | mal eben | aber dalli | wenn du kannst | wenn es geht | (wenn du Zeit hast) | haben | sein | gern | gerne | wieder | machst | machen | könntest du",
     ],
   },
   targets: {
@@ -287,6 +312,7 @@ export const german: LanguagePack = {
     blind: {
       one: ["rollo", "jalousie", "rollladen", "vorhang", "markise"],
       many: ["rollos", "jalousien", "rollläden", "vorhänge", "markisen"],
+      differ: true,
     },
     gate: { one: ["tor"], many: ["tore"] },
     valve: { one: ["ventil"], many: ["ventile"] },
@@ -296,7 +322,10 @@ export const german: LanguagePack = {
     sensor: { one: ["sensor", "fühler"], many: ["sensoren", "fühler"] },
     player: { one: ["lautsprecher", "musik"], many: ["lautsprecher"] },
     button: { one: ["taster", "knopf"], many: ["taster", "knöpfe"] },
-    vacuum: { one: ["staubsauger", "sauger"], many: ["staubsauger", "sauger"] },
+    vacuum: {
+      one: ["staubsauger", "sauger", "roboter"],
+      many: ["staubsauger", "sauger", "roboter"],
+    },
     appliance: { one: ["maschine", "gerät"], many: ["maschinen"] },
     locator: { one: ["anhänger"], many: ["anhänger"] },
   },
@@ -488,6 +517,7 @@ export const german: LanguagePack = {
     ],
   },
   fillers: [
+    "halt",
     "auch",
     "ungefähr",
     "etwa",
@@ -531,6 +561,20 @@ export const german: LanguagePack = {
     "(besser gesagt | vielmehr)",
     "(quatsch | entschuldigung | Korrektur)",
   ],
+  excuses: [
+    "(das | die | den | es) (hat | habt | haben) (jemand | wer | irgendwer | er | sie | ihr) (angelassen | offen gelassen | vergessen)",
+    "(jemand | wer | er | sie) hat (das | die | den | es) (angelassen | offen gelassen | vergessen)",
+    "(ich | wir) (schau | schaue | schauen | guck | gucke | gucken | ess | esse | essen | trinken | les | lese | lesen | hol | hole | brauch | brauche) (was | etwas)",
+    "da (ist | sind | kommt | kommen | steht | liegt)",
+    "(es | das) (fängt | beginnt)",
+    "(ich | wir | man) (versteh | verstehe | hör | höre | seh | sehe | kapier) (dich | euch | sie | ihn | es | das | mich) [ja | doch] [gar | sonst] (nicht | kaum | schlecht)",
+    "(ich | wir | man) (seh | sehe | sehen | sieht | hör | höre | hören | hört | finde | finden) (hier | ja | so) [gar] (nichts | nix | kaum)",
+    "(ich | wir | man) (seh | sehe | sehen | sieht | hör | höre | hören | hört | finde | finden) [gar] (nichts | nix | kaum)",
+    "(ich | wir | man) (kann | können) (hier | so) [gar] (nicht | nichts | kaum) (schlafen | lesen | sehen | hören | denken | arbeiten)",
+    "(ich | wir | man) (kann | können) [gar] (nicht | nichts | kaum) (schlafen | lesen | sehen | hören | denken | arbeiten)",
+    "(ich | wir) (hab | habe | haben)",
+    "vergessen",
+  ],
   stays: {
     verbs: ["lass", "lasse", "lasst", "lassen", "behalte"],
     after: [
@@ -542,7 +586,7 @@ export const german: LanguagePack = {
     ],
   },
   hedges: [
-    ..."sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keiner keines niemand nie niemals nichts nirgends ohne weder stopp statt anstatt lieber fast beinahe".split(
+    ..."scherz witz spass sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keiner keines niemand nie niemals nichts nirgends ohne weder stopp statt anstatt lieber fast beinahe".split(
       " ",
     ),
     ..."wenn falls ob sobald solange während bevor nachdem bis als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
@@ -555,7 +599,8 @@ export const german: LanguagePack = {
       " ",
     ),
   ],
-  clauses: "ich mir mich mein meine wir uns du er sie es ihr ist sind bin seid hab".split(" "),
+  clauses:
+    "hallo guten ich mir mich mein meine wir uns du er sie es ihr ist sind bin seid hab".split(" "),
   reasons: ["weil", "denn", "da", "damit"],
   adjectives: {
     co2: ["stickig"],
@@ -597,6 +642,11 @@ export const german: LanguagePack = {
       `$target (${should}) $verb`,
       "(lass | lasse | lasst) $target $verb",
       `dass $target $verb (${should})`,
+    ],
+    asked: [
+      "(ist | sind | steht | stehen | läuft | laufen) $target [noch | gerade | schon | jetzt] [auf | im | in | bei | mit] $value",
+      "(ist | sind | steht | stehen) $property (von | vom | des | der | bei | beim | am | im | in) $target [noch | gerade | schon | jetzt] [auf | im | in | bei] $value",
+      "(ist | sind | steht | stehen) $target $property [noch | schon] [auf | im | in] $value",
     ],
     sorts: {
       switched: {
@@ -793,7 +843,7 @@ export const german: LanguagePack = {
       reply: "{$target}: aus.",
     },
     "position-short": {
-      states: ["$level (zu | geschlossen | unten | runter | herunter)"],
+      states: ["$level (zu | geschlossen | unten | runter | herunter | rein | eingefahren)"],
       patterns: [
         "(schließ | schließe | mach | mache | fahr | fahre | lass | zieh) $target [zu] $level (zu | runter | herunter | herab)",
         "(schließ | schließe) $target [zu] $level",
@@ -806,7 +856,7 @@ export const german: LanguagePack = {
       patterns: [
         "(starte | start) $target (mit | auf | im) [dem] [Programm] $program",
         "(starte | start) [das] [Programm] $program [Programm] (am | im | in | auf | bei | beim | an) $target",
-        "$target [mit | im | in] [Programm] $program [Programm] (starten | laufen lassen)",
+        "$target [mit | im | in | auf] [Programm] $program [Programm] (starten | anwerfen | laufen lassen)",
         "(lass | lasse) $target [mit | im | in] [Programm] $program [Programm] laufen",
       ],
       reply: "{$target} startet mit {$program}.",
@@ -839,7 +889,10 @@ export const german: LanguagePack = {
       reply: "",
     },
     "ask-doing": {
-      patterns: ["was macht $target [gerade]", "was tut $target [gerade]"],
+      patterns: [
+        "was (macht | tut | treibt) $target [gerade | da]",
+        "wie (läuft | weit ist) $target [gerade]",
+      ],
       reply: "",
     },
     "power-on": {
@@ -851,6 +904,7 @@ export const german: LanguagePack = {
         "$target (an | ein)",
         "(aktiviere | aktivier) $target",
         "ich brauche $target [an]",
+        "(mach | mache | gib | macht) [mir | uns] [ein bisschen | etwas | ein wenig] Licht [[in | im | am | auf] $target]",
         "$target anlassen",
       ],
       reply: "{$target}: an.",
@@ -990,7 +1044,8 @@ export const german: LanguagePack = {
     open: {
       deeds: ["aufgehen | öffnen | hochfahren | auffahren"],
       states: [
-        "[ganz | komplett] (auf | offen | geöffnet | oben | hoch | rauf | nach oben | raus | ausgefahren)",
+        `[ganz | komplett | ${soFar}] (auf | offen | geöffnet | oben | hoch | rauf | nach oben | raus | ausgefahren)`,
+        "so weit (auf | hoch | rauf | nach oben | raus) wie (möglich | es [nur] geht)",
       ],
       patterns: [
         "(öffne | öffn | öffnen Sie) $target [ganz | komplett]",
@@ -1007,7 +1062,8 @@ export const german: LanguagePack = {
     close: {
       deeds: ["zugehen | schließen | runterfahren | herunterfahren | zufahren"],
       states: [
-        "[ganz | komplett] (zu | geschlossen | unten | runter | herunter | nach unten | rein | eingefahren)",
+        `[ganz | komplett | ${soFar}] (zu | geschlossen | unten | runter | herunter | nach unten | rein | eingefahren)`,
+        "so weit (zu | runter | herunter | nach unten | rein) wie (möglich | es [nur] geht)",
       ],
       patterns: [
         "(schließe | schließ | schließen Sie) $target [ganz | komplett]",
@@ -1022,7 +1078,9 @@ export const german: LanguagePack = {
       reply: "{$target} geht zu.",
     },
     "position-to": {
-      states: ["[auf | zu] $level (offen | auf | geöffnet | hoch | oben)"],
+      states: [
+        "[auf | zu] $level (offen | auf | geöffnet | hoch | oben | raus | heraus | draußen | ausgefahren)",
+      ],
       patterns: [
         "(öffne | mach | mache | fahr | fahre | zieh | ziehe) $target [zu | auf] $level [weit] [auf | hoch | rauf | offen]",
         "$target [zu | auf] $level (öffnen | aufmachen | hochfahren | hochziehen)",
@@ -1092,12 +1150,19 @@ export const german: LanguagePack = {
       ],
       reply: "{$target} zu.",
     },
+    water: {
+      patterns: [
+        "(bewässere | gieß | gieße | wässere | spreng | sprenge) $target",
+        "$target (bewässern | gießen | wässern | sprengen)",
+      ],
+      reply: "{$target} offen.",
+    },
     lock: {
       deeds: ["abschließen"],
       states: ["(abgeschlossen | verriegelt | zugesperrt | zu | verschlossen)"],
       patterns: [
         "(schließ | schließe | sperr | sperre) $target [wieder] (ab | zu)",
-        "$target [wieder] (abschließen | zusperren | verriegeln | absperren | zuschließen)",
+        "$target [wieder] (abschließen | zusperren | zusperrn | verriegeln | absperren | zuschließen)",
         "(verriegle | verriegele | verriegel | sichere | sicher) $target",
       ],
       reply: "{$target} abgeschlossen.",
@@ -1112,7 +1177,10 @@ export const german: LanguagePack = {
       reply: "{$target} aufgeschlossen.",
     },
     arm: {
-      states: ["(scharf | aktiv | an | ein) [auf | für] [$mode]", "[auf | in] $mode"],
+      states: [
+        "(scharf | aktiv | an | ein) [auf | für] [$mode]",
+        "[auf | in | für] [die] $mode [scharf]",
+      ],
       patterns: [
         "$target (scharfschalten | scharf schalten | scharf stellen | scharfstellen | aktivieren) [für | auf] [$mode]",
         "(aktivier | aktiviere) $target [für | auf | im] [$mode]",
@@ -1138,8 +1206,9 @@ export const german: LanguagePack = {
       deeds: ["aufnehmen | aufzeichnen"],
       states: ["am aufnehmen"],
       patterns: [
-        "(starte | start | beginn | beginne) [mit der] Aufnahme [mit | auf | von | vom | der] $target",
+        "(starte | start | beginn | beginne) [mit der | die | eine] Aufnahme [mit | auf | von | vom | der] $target",
         "[mit] $target aufnehmen",
+        "[die | eine] Aufnahme (mit | von | vom | auf | an | der) $target (starten | beginnen | anfangen)",
         "(nimm | nehm) [mit] $target auf",
         "(nimm | nehme) mit $target auf",
         "$target (aufnehmen | Aufnahme starten | Aufnahme an)",
@@ -1253,6 +1322,7 @@ export const german: LanguagePack = {
         `${flick} $target (laut | nicht [mehr] stumm)`,
         "$target (laut schalten | nicht [mehr] stumm)",
         `${flick} [den] Ton (von | vom | am) $target [wieder] (an | ein)`,
+        "[der] Ton (von | vom | am) $target [wieder] (an | ein)",
       ],
       reply: "{$target} wieder laut.",
     },
@@ -1401,8 +1471,12 @@ export const german: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "wie viele [von] $target (habe | hab | haben) (ich | wir) [noch] $state [gelassen]",
+        "zeig mir [alle] $target (die | welche) [noch] $state sind",
         "was ist [alles | noch | alles noch] $state",
-        "was (habe | hab) ich [noch | alles] $state gelassen",
+        "was (habe | hab | haben) (ich | wir) [noch | alles] $state [gelassen]",
+        "was (habe | hab | haben) (ich | wir) [noch] [in | im | am | auf] $target [noch | alles] $state [gelassen]",
+        "was ist [in | im | am | auf] $target [noch | alles] $state",
 
         "welche [von] $target (ist | sind) [noch | gerade | alle] $state",
         "wie viele [von] $target (ist | sind) [noch | gerade] $state",
@@ -1423,7 +1497,7 @@ export const german: LanguagePack = {
       patterns: [
         "ist (jemand | irgendwer | irgendjemand) (in | im | am | auf) $target",
         "(gibt es | ist) [irgendeine | irgendwelche] Bewegung (in | im | am | auf) $target",
-        "bewegt sich (was | etwas) (in | im | am | auf) $target",
+        "bewegt sich [da] (was | etwas | jemand | irgendwer | wer) (in | im | am | auf) $target",
       ],
       reply: "",
     },

@@ -6,8 +6,10 @@ const on = "(accendi | accenda | accendere | attiva | attivi | attivare)";
 const off = "(spegni | spenga | spegnere | disattiva | disattivi | disattivare)";
 const set =
   "(metti | metta | mettere | imposta | imposti | impostare | porta | porti | regola | regoli)";
-const open = "(apri | apra | aprire | alza | alzi | alzare | solleva | sollevi)";
-const close = "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare)";
+const open =
+  "(apri | apra | aprire | riapri | riaprire | alza | alzi | alzare | rialza | rialzare | solleva | sollevi)";
+const close =
+  "(chiudi | chiuda | chiudere | richiudi | richiudere | abbassa | abbassi | abbassare | riabbassa)";
 const turnUp = "(alza | alzi | alzare | aumenta | aumenti | aumentare)";
 const turnDown = "(abbassa | abbassi | abbassare | riduci | riduca | diminuisci | diminuisca)";
 const start = "(avvia | avvii | avviare | fai partire | inizia | inizi | comincia | lancia)";
@@ -15,7 +17,7 @@ const stop = "(ferma | fermi | fermare | arresta | arresti | interrompi)";
 const to = "(a | al | all' | allo | alla | su | sul)";
 const of =
   "(di | del | della | dello | dell' | dei | delle | degli | in | nel | nella | nell' | a | al | alla)";
-const in_ = "(in | nel | nella | nello | nell' | a | al | alla)";
+const in_ = "(in | nel | nella | nello | nell' | a | al | alla | su | sul | sulla | sullo)";
 const by = "[di] $amount";
 
 const di =
@@ -183,6 +185,13 @@ export const italian: LanguagePack = {
     "dov",
     "mezz",
   ],
+  alike: [
+    ["lampada", "luce"],
+    ["tv", "tele", "televisione", "televisore"],
+    ["soggiorno", "salotto"],
+    ["frigo", "frigorifero"],
+    ["camera", "camera da letto"],
+  ],
   plurals: {
     head: "first",
     endings: [
@@ -207,7 +216,7 @@ export const italian: LanguagePack = {
     closing: [
       "dietro di (me | noi)",
       "quando hai (un momento | un minuto | tempo) | un momento | un secondo",
-      "per favore | per piacere | grazie | per me | (puoi | vuoi | potresti) | adesso | subito | ora | appena puoi | se puoi | quando puoi | se non ti dispiace | di nuovo | va bene | non c'è nessuno [lì | qui | dentro] | dai",
+      "per favore | per piacere | grazie | per me | (puoi | vuoi | potresti) | adesso | subito | presto | svelto | in fretta | veloce | al più presto | ora | appena puoi | se puoi | quando puoi | se non ti dispiace | di nuovo | va bene | non c'è nessuno [lì | qui | dentro] | dai",
     ],
   },
   targets: {
@@ -263,6 +272,7 @@ export const italian: LanguagePack = {
     blind: {
       one: ["tapparella", "tenda", "persiana"],
       many: ["tapparelle", "tende", "persiane"],
+      differ: true,
     },
     gate: { one: ["cancello"], many: ["cancelli"] },
     valve: { one: ["valvola"], many: ["valvole"] },
@@ -272,7 +282,7 @@ export const italian: LanguagePack = {
     sensor: { one: ["sensore"], many: ["sensori"] },
     player: { one: ["altoparlante", "musica"], many: ["altoparlanti"] },
     button: { one: ["pulsante"], many: ["pulsanti"] },
-    vacuum: { one: ["aspirapolvere"], many: ["aspirapolveri"] },
+    vacuum: { one: ["aspirapolvere", "robot"], many: ["aspirapolveri", "robot"] },
     appliance: { one: ["macchina", "apparecchio"], many: ["macchine", "apparecchi"] },
     locator: { one: ["localizzatore"], many: ["localizzatori"] },
   },
@@ -378,7 +388,17 @@ export const italian: LanguagePack = {
     on: [],
     docked: [],
     moving: ["si muove"],
-    running: ["funziona", "funzionano", "va", "sta andando", "sta funzionando", "sta girando"],
+    running: [
+      "funziona",
+      "funzionano",
+      "va",
+      "sta andando",
+      "sta ancora andando",
+      "sta funzionando",
+      "sta ancora funzionando",
+      "sta girando",
+      "sta ancora girando",
+    ],
     playing: ["suona", "suonano", "sta suonando"],
   },
   colours: {
@@ -458,6 +478,7 @@ export const italian: LanguagePack = {
   },
   enclitics: ["lo", "la", "li", "le", "mi", "melo", "mela", "meli", "mele"],
   fillers: [
+    "cioè",
     "anche",
     "circa",
     "attimo",
@@ -489,12 +510,24 @@ export const italian: LanguagePack = {
     "no (aspetta | scusa | anzi | cioè)",
     "(volevo dire | voglio dire)",
   ],
+  excuses: [
+    "(qualcuno | lui | lei) (l'ha | li ha | le ha) (lasciato | lasciata | lasciati | lasciate | dimenticato) [acceso | accesa | aperto | aperta]",
+    "voglio (vedere | guardare | dormire | leggere | uscire)",
+    "(comincia | inizia | ricomincia | sta) [a | per] (piovere | nevicare | fare | farsi | grandinare | tirare)",
+    "non (ti | vi | lo | la | li | si | mi) (sento | sente | capisco | vedo | vede | senti)",
+    "(l'ho | l'abbiamo | li ho | le ho) (lasciato | lasciata | lasciati | lasciate | dimenticato | dimenticata) [acceso | accesa | aperto | aperta]",
+    "non (vedo | vediamo | si vede | sento | sentiamo | si sente) (niente | nulla | bene | più niente)",
+    "non (riesco | riusciamo) a (dormire | leggere | vedere | lavorare | sentire)",
+    "(ho | abbiamo | mi sono) dimenticato",
+  ],
   stays: {
     verbs: ["lascia", "lasci", "lasciate", "lasciare", "lasciami"],
     after: ["(in pace | stare)", "(com è | così | come sono)"],
   },
   hedges: [
-    ..."tramonto alba imbrunire non no mai nessuno niente nulla né senza neanche quasi".split(" "),
+    ..."scherzo scherzavo scherzando tramonto alba imbrunire non no mai nessuno niente nulla né senza neanche quasi".split(
+      " ",
+    ),
     ..."se quando prima dopo mentre finché fosse fossero avesse immagina supponi supponiamo magari spero vorrei ricorda ricordati ricordo dimentica dimenticare dimenticato pensa".split(
       " ",
     ),
@@ -504,7 +537,7 @@ export const italian: LanguagePack = {
     ..."acceso accesi spento spenti aperto aperti chiuso chiusi messo lasciato".split(" "),
   ],
   clauses:
-    "io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto fa va piove resta rimane esco usciamo vado andiamo parto partiamo torno torniamo devo dobbiamo".split(
+    "buongiorno buonasera ciao io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto fa va piove resta rimane esco usciamo vado andiamo parto partiamo torno torniamo devo dobbiamo sono siamo hanno dorme dormono serve servono viene vengono arriva arrivano leggo leggiamo manca mancano".split(
       " ",
     ),
   reasons: ["perché", "poiché", "siccome", "visto che", "dato che", "che"],
@@ -543,6 +576,13 @@ export const italian: LanguagePack = {
       `$target (${should}) $verb`,
       "che $target $verb",
       "(fai | faccia | fare | lascia) $verb $target",
+    ],
+    asked: [
+      "$target è [ancora | già] [in | su | sulla | sul | al | a | impostato su | impostata su] $value",
+      "è [ancora | già] [in | su] $value $target",
+      "è $target [ancora | già] [in | su | sul | al] $value",
+      "$property (di | del | della | dello | in | nel | nella | su) $target è [ancora | già] [in | su] $value",
+      "è [ancora | già] $value $property (di | del | della | dello | in | nel | nella | su) $target",
     ],
     sorts: {
       switched: {
@@ -705,11 +745,14 @@ export const italian: LanguagePack = {
       reply: "",
     },
     "ask-doing": {
-      patterns: ["(cosa | che cosa) (fa | sta facendo) $target"],
+      patterns: [
+        "(cosa | che cosa) (fa | sta facendo) $target",
+        "(come va | a che punto è) $target",
+      ],
       reply: "",
     },
     "power-on": {
-      patterns: ["(riaccendi | riaccenda | riaccendere) $target"],
+      patterns: ["(riaccendi | riaccenda | riaccendere) $target", "(metti | mettere) su $target"],
       reply: "{$target}: acceso.",
     },
     "power-off": {
@@ -855,10 +898,10 @@ export const italian: LanguagePack = {
     open: {
       deeds: ["aprirsi | si apra | si aprano | aprire"],
       states: [
-        "[tutto | tutta | completamente | del tutto] (aperto | aperta | aperti | aperte | su | alzato | alzata | srotolato | srotolata | fuori)",
+        "[tutto | tutta | completamente | del tutto] (aperto | aperta | aperti | aperte | su | alzato | alzata | srotolato | srotolata | fuori) [del tutto | completamente | al massimo | fino in cima]",
       ],
       patterns: [
-        "(apri | apra | aprire | alza | alzi | alzare | solleva | tira su) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in cima]",
+        "(apri | apra | aprire | riapri | alza | alzi | alzare | rialza | solleva | tira su) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in cima]",
         "(tira | tiri | tirare | manda) su $target",
         "(tira | tirare) $target su",
         "(tira | tiri | tirare | manda) fuori $target",
@@ -870,10 +913,10 @@ export const italian: LanguagePack = {
     close: {
       deeds: ["chiudersi | si chiuda | si chiudano | chiudere"],
       states: [
-        "[tutto | tutta | completamente | del tutto] (chiuso | chiusa | chiusi | chiuse | giù | abbassato | abbassata | ritirato | ritirata | arrotolata)",
+        "[tutto | tutta | completamente | del tutto] (chiuso | chiusa | chiusi | chiuse | giù | abbassato | abbassata | ritirato | ritirata | arrotolata) [del tutto | completamente | al massimo | fino in fondo]",
       ],
       patterns: [
-        "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in fondo]",
+        "(chiudi | chiuda | chiudere | richiudi | abbassa | abbassi | abbassare | riabbassa) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in fondo]",
         "(tira | tirare | manda | cala) giù $target",
         "(tira | tirare) $target giù",
         "(tira | tiri | tirare) dentro $target",
@@ -943,6 +986,12 @@ export const italian: LanguagePack = {
       patterns: [`(${off} | chiudi | chiuda | chiudere) $target`],
       reply: "{$target}: chiuso.",
     },
+    water: {
+      patterns: [
+        "(annaffia | annaffiare | innaffia | innaffiare | irriga | irrigare | bagna | bagnare) $target",
+      ],
+      reply: "{$target}: aperto.",
+    },
     lock: {
       deeds: ["chiudersi a chiave"],
       states: ["(chiuso | chiusa | chiusi | chiuse) a chiave", "(bloccato | bloccata)"],
@@ -959,6 +1008,7 @@ export const italian: LanguagePack = {
       patterns: [
         "(sblocca | sblocchi | sbloccare) $target",
         "(apri | aprire) con la chiave $target",
+        "(apri | aprire | togli) (la serratura | il chiavistello | il catenaccio) (di | del | della | dello) $target",
       ],
       reply: "{$target}: sbloccato.",
     },
@@ -987,7 +1037,7 @@ export const italian: LanguagePack = {
       patterns: [
         "(registra | registri | registrare) con $target",
         "(inizia | comincia | iniziare) a registrare con $target",
-        "(avvia | inizia | avviare | fai partire) la registrazione [con | di | del | della | su] $target",
+        "(avvia | inizia | avviare | fai partire) la registrazione [con | di | del | della | dalla | dal | su | sul | sulla] $target",
         "(registra | registri | riprendi) con $target",
         `(${start} | ${on}) [la] registrazione (con | ${of} | su) $target`,
         "$target registra",
@@ -1092,7 +1142,11 @@ export const italian: LanguagePack = {
       reply: "{$target}: muto.",
     },
     unmute: {
-      patterns: [`(ripristina | rimetti) l'audio ${of} $target`, "$target con [l'] audio"],
+      patterns: [
+        `(ripristina | rimetti | riattiva | riaccendi) l'audio ${of} $target`,
+        `(togli | leva) il (muto | silenzioso) ${of} $target`,
+        "$target con [l'] audio",
+      ],
       reply: "{$target}: audio ripristinato.",
     },
     "source-to": {
@@ -1114,7 +1168,7 @@ export const italian: LanguagePack = {
       ],
       states: ["(in funzione | in moto | avviato | avviata)"],
       patterns: [
-        "(avvia | avvii | avviare | fai partire | inizia | manda | fai andare | fai funzionare) $target",
+        "(avvia | avvii | avviare | fai partire | inizia | manda | fai andare | fai funzionare | fai uscire) $target",
         "(metti | mettere) $target a (pulire | spazzare | lavare)",
         "(manda | fai uscire) $target a pulire",
         `${start} $target`,
@@ -1188,6 +1242,7 @@ export const italian: LanguagePack = {
         "(quanta | che) $measure (c'è | fa)",
         "è (acceso | accesa | spento | spenta) $measure [di | del | della | dell' | in | nel | nella] $target",
         "$measure [di | del | della | dell' | in | nel | nella] $target è (acceso | accesa | spento | spenta)",
+        "(su | in | a | con) (che | quale) $measure (è | va | gira | sta | funziona) $target",
       ],
       reply: "",
     },
@@ -1226,6 +1281,9 @@ export const italian: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "(quante | quanti) $target (ho | abbiamo) lasciato $state",
+        `(cos'è | che cos'è | cosa c'è) [ancora] [di] $state [${in_} $target]`,
+        "dimmi (quali | che) $target (sono | è) [ancora] $state",
         "(cosa | che cosa) (è | c'è | c' è | è rimasto) [ancora] [di | d'] $state",
         "(cosa | che cosa) ho lasciato [di | d'] $state",
 
@@ -1244,7 +1302,8 @@ export const italian: LanguagePack = {
     },
     "ask-motion": {
       patterns: [
-        "(c'è | c' è) (qualcuno | movimento) (in | nel | nella | nello | nell' | sul | sulla) $target",
+        "si muove (qualcuno | qualcosa) (in | nel | nella | nello | nell' | sul | sulla) $target",
+        "(c'è | c' è) (qualcuno | qualcosa | movimento) [che si muove] (in | nel | nella | nello | nell' | sul | sulla) $target",
       ],
       reply: "",
     },

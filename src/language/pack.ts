@@ -84,6 +84,8 @@ export interface LanguagePack {
    * ending that it has. Left out where names stay as they are.
    */
   plurals?: { head: "first" | "last"; endings: readonly (readonly [one: string, many: string])[] };
+  /** Words for the same thing, of which a name may have any: "lamp" and "light". */
+  alike?: readonly Said[];
   /** Endings of names that are passed over: `'s` of "the lamp's". */
   endings?: Said;
   /** Words that mean nothing on their own and may be said or left out anywhere: articles. */
@@ -97,6 +99,11 @@ export interface LanguagePack {
    * supposition, and of what was done before. With one of them words are never passed over.
    */
   hedges: Said;
+  /**
+   * Patterns of what may be said in a remark all the same, since it takes nothing back: "I can't see a thing",
+   * "I forgot".
+   */
+  excuses: Said;
   /**
    * Verbs that leave a thing as it is where no state is said, and what may be said after it: "leave the lamp",
    * "leave the lamp alone".
@@ -145,6 +152,7 @@ export const packKeys = [
   "fillers",
   "adjectives",
   "hedges",
+  "excuses",
   "stays",
   "repairs",
   "clauses",

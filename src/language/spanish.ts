@@ -177,6 +177,14 @@ export const spanish: LanguagePack = {
     kelvin: ["kelvin", "kelvins", "k"],
   },
   elisions: [],
+  alike: [
+    ["lámpara", "luz"],
+    ["tele", "televisión", "televisor"],
+    ["salón", "sala", "sala de estar"],
+    ["baño", "cuarto de baño"],
+    ["dormitorio", "habitación"],
+    ["nevera", "frigorífico"],
+  ],
   plurals: {
     head: "first",
     endings: [
@@ -200,7 +208,7 @@ export const spanish: LanguagePack = {
     closing: [
       "detrás de (mí | nosotros)",
       "cuando tengas (un momento | un minuto | tiempo) | un momento | un momentito | un segundo",
-      "más o menos | por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | vale | otra vez | de nuevo | no hay nadie [ahí | allí | aquí] | porfa | porfi | anda | venga | va",
+      "más o menos | por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | deprisa | corre | pronto | cuanto antes | vale | otra vez | de nuevo | no hay nadie [ahí | allí | aquí] | porfa | porfi | anda | venga | va",
     ],
   },
   targets: {
@@ -238,6 +246,7 @@ export const spanish: LanguagePack = {
     blind: {
       one: ["persiana", "cortina", "estor", "toldo"],
       many: ["persianas", "cortinas", "estores", "toldos"],
+      differ: true,
     },
     gate: { one: ["portón", "verja"], many: ["portones", "verjas"] },
     valve: { one: ["válvula"], many: ["válvulas"] },
@@ -250,7 +259,7 @@ export const spanish: LanguagePack = {
     sensor: { one: ["sensor"], many: ["sensores"] },
     player: { one: ["altavoz", "música"], many: ["altavoces"] },
     button: { one: ["botón", "pulsador"], many: ["botones", "pulsadores"] },
-    vacuum: { one: ["aspiradora"], many: ["aspiradoras"] },
+    vacuum: { one: ["aspiradora", "robot"], many: ["aspiradoras", "robots"] },
     appliance: { one: ["máquina", "aparato"], many: ["máquinas", "aparatos"] },
     locator: { one: ["localizador"], many: ["localizadores"] },
   },
@@ -448,6 +457,7 @@ export const spanish: LanguagePack = {
   },
   enclitics: ["lo", "la", "los", "las", "me", "melo", "mela", "melos", "melas"],
   fillers: [
+    "o sea",
     "también",
     "aproximadamente",
     "eh",
@@ -472,12 +482,23 @@ export const spanish: LanguagePack = {
     "(perdón | digo | mejor dicho | quiero decir | quería decir)",
     "no (perdón | espera | digo | mejor)",
   ],
+  excuses: [
+    "(alguien | ella | él) (lo | la | los | las) ha (dejado | olvidado)",
+    "quiero (ver | mirar | dormir | leer | salir)",
+    "(empieza | comienza | va | vuelve) a (llover | nevar | oscurecer | hacer | granizar | soplar)",
+    "no (te | os | le | la | lo | los | se | me) (oigo | oye | oyes | entiendo | veo | ve | ves)",
+    "(lo | la | los | las) (he | hemos) (dejado | olvidado)",
+    "(me lo | me la) he (dejado | olvidado)",
+    "no (veo | vemos | se ve | oigo | oímos | se oye) (nada | bien | ni torta | ni jota)",
+    "no (puedo | podemos | consigo) (dormir | leer | ver | trabajar | oír | concentrarme)",
+    "(me he | he | hemos | se me ha | se me han) (olvidado | dejado)",
+  ],
   stays: {
     verbs: ["deja", "deje", "dejad", "dejen", "dejar", "déjame"],
     after: ["(en paz | tranquilo | tranquila)", "como (está | están)", "así"],
   },
   hedges: [
-    ..."anochecer atardecer amanecer no nunca nadie nada ni ningún ninguna sin jamás tampoco casi".split(
+    ..."broma bromeo anochecer atardecer amanecer no nunca nadie nada ni ningún ninguna sin jamás tampoco casi".split(
       " ",
     ),
     ..."si cuando antes después mientras hasta hubiera hubiese fuera fuese estuviera estuviese imagina supón supongamos ojalá espero deseo acuérdate recuerda recuerdo olvidé olvides olvidado piensa".split(
@@ -491,7 +512,7 @@ export const spanish: LanguagePack = {
     ),
   ],
   clauses:
-    "yo mi me tengo tenemos nos está están es son soy estoy hay se él ella hace va sigue siguen queda salgo salimos voy vuelvo volvemos debo".split(
+    "hola buenos buenas yo mi me tengo tenemos nos está están es son soy estoy hay se él ella hace va sigue siguen queda salgo salimos voy vamos vuelvo volvemos debo he hemos han tiene tienen llueve duerme duermen estamos necesito necesitamos llego llegamos viene vienen acabo falta faltan".split(
       " ",
     ),
   reasons: ["porque", "ya que", "que", "pues"],
@@ -524,8 +545,15 @@ export const spanish: LanguagePack = {
       "(dile | diga | di) (a | al) $target que $verb",
       `$target (${should}) $verb`,
       "que $target $verb",
+      "que $verb $target",
       "(haz | hacer | pon | poner) [a] $verb $target",
       "(pon | poner) $target a $verb",
+    ],
+    asked: [
+      "(está | están | sigue | siguen) [todavía | aún | ya] $target [en | con | puesto en | puesta en | a] $value",
+      "(está | están | sigue | siguen) [todavía | aún | ya] [en] $value $property (de | del | en | a | al) $target",
+      "$target (está | sigue) [todavía | aún | ya] [en | con] $value",
+      "$property (de | del | en) $target (está | sigue) [todavía | aún | ya] [en] $value",
     ],
     sorts: {
       switched: {
@@ -673,6 +701,8 @@ export const spanish: LanguagePack = {
     },
     "ask-how": {
       patterns: [
+        "(está | es) [muy | todavía | ya] $measure $target",
+        "(está | hace) [muy | todavía | ya] $measure (en) $target",
         "(cómo de | qué tan) $measure (está | es | están) $target",
         "hace $measure [en] $target",
         "cuánto (de $measure | $measure) (hace | está) [en] $target",
@@ -690,7 +720,7 @@ export const spanish: LanguagePack = {
       reply: "",
     },
     "ask-doing": {
-      patterns: ["qué (hace | está haciendo) $target"],
+      patterns: ["qué (hace | está haciendo) $target", "cómo va $target"],
       reply: "",
     },
     "power-on": {
@@ -700,6 +730,7 @@ export const spanish: LanguagePack = {
         "(pon | poner | ponga) $target",
         `${set} $target en marcha`,
         "dale (a | al) $target",
+        "(pon | da | danos | dame | ponme | ponnos) (algo de | un poco de) luz [en $target]",
       ],
       reply: "{$target}: encendido.",
     },
@@ -845,7 +876,7 @@ export const spanish: LanguagePack = {
     open: {
       deeds: ["abrirse | abra | abran | subir | suba"],
       states: [
-        "[del todo | completamente] (abierto | abierta | abiertos | abiertas | arriba | subido | subida | levantado | extendido | extendida | desplegado)",
+        "[del todo | completamente] (abierto | abierta | abiertos | abiertas | arriba | subido | subida | levantado | extendido | extendida | desplegado) [del todo | completamente | por completo | al máximo | a tope]",
       ],
       patterns: [
         "(abre | abra | abrir | sube | suba | subir | levanta | levante | levantar) [del todo | completamente] $target [del todo | completamente | entero | hasta arriba]",
@@ -857,7 +888,7 @@ export const spanish: LanguagePack = {
     close: {
       deeds: ["cerrarse | cierre | cierren | bajar | baje"],
       states: [
-        "[del todo | completamente] (cerrado | cerrada | cerrados | cerradas | abajo | bajado | bajada | recogido | recogida | plegado)",
+        "[del todo | completamente] (cerrado | cerrada | cerrados | cerradas | abajo | bajado | bajada | recogido | recogida | plegado) [del todo | completamente | por completo | al máximo | a tope]",
       ],
       patterns: [
         "(cierra | cierre | cerrar | baja | baje | bajar) [del todo | completamente] $target [del todo | completamente | entero | hasta abajo]",
@@ -921,6 +952,10 @@ export const spanish: LanguagePack = {
       patterns: ["(cierra | cierre | cerrar | corta) $target"],
       reply: "{$target}: cerrado.",
     },
+    water: {
+      patterns: ["(riega | riegue | regar) $target"],
+      reply: "{$target}: abierto.",
+    },
     lock: {
       deeds: ["cerrarse con llave"],
       states: [
@@ -942,7 +977,7 @@ export const spanish: LanguagePack = {
         "(abre | abrir) con llave $target",
         "(quita | quitar) (la llave | el cerrojo) (a | de) $target",
         "(quita | quite) la llave (a | de | del | al) $target",
-        "(abre | abrir | quita) (el cerrojo | la llave | el pestillo) (de | del | a) $target",
+        "(abre | abrir | quita) (el cerrojo | la llave | el pestillo | la cerradura) (de | del | a) $target",
       ],
       reply: "{$target}: sin llave.",
     },
@@ -1077,6 +1112,8 @@ export const spanish: LanguagePack = {
         "(devuelve | devuelva | restaura | pon) el sonido",
         "(devuelve | devuelva | restaura) el sonido (a | de | del | al) $target",
         "$target con sonido",
+        "(quita | quite | quitar) (el silencio | el mute) (a | de | del | al) $target",
+        "(activa | active | activar | vuelve a poner) el sonido (a | de | del | al | en) $target",
       ],
       reply: "{$target} con sonido.",
     },
@@ -1097,14 +1134,15 @@ export const spanish: LanguagePack = {
     },
     start: {
       deeds: [
-        "empiece | arranque | limpie",
+        "empiece | arranque | limpie | salga | (empiece | se ponga) a (aspirar | limpiar | funcionar | trabajar)",
         "arrancar | arranque | limpiar | limpie | funcionar | funcione | empezar | empiece",
       ],
       states: ["(en marcha | funcionando | limpiando)"],
       patterns: [
         "(inicia | inicie | iniciar | arranca | arrancar | empieza | lanza | pon en marcha | poner en marcha) $target",
         "(pon | poner) $target a (limpiar | funcionar | barrer)",
-        "(manda | envía) $target a limpiar",
+        "(manda | envía) $target a (limpiar | trabajar | pasear)",
+        "(saca | sacar) [a] $target",
         `${start} $target`,
         `${set} $target (en marcha | a funcionar)`,
         "$target (empieza | en marcha)",
@@ -1174,7 +1212,6 @@ export const spanish: LanguagePack = {
         "qué $measure (hace | hay)",
         "de qué $measure (es | está) $target",
         "a qué $measure está $target",
-        "cuánta $measure (hay | hace | tiene) [en] $target",
         "qué $measure (hay | hace) [en] $target",
         "(cuál | qué) (es | tiene) [el | la] $measure [de | del | en] $target",
         "(dime | di) [el | la] $measure [de | del | en] $target",
@@ -1183,6 +1220,9 @@ export const spanish: LanguagePack = {
         "cuánta $measure hay",
         "está $measure (de | del | en) $target (encendido | encendida | apagado | apagada)",
         "$measure (de | del | en) $target está (encendido | encendida | apagado | apagada)",
+        "(en | a | de) qué $measure (está | va | funciona | gira | se mueve) [puesto | puesta] $target",
+        "a (cuánto | cuánta | cuántos | cuántas) $measure (está | están | va) [puesto | puesta] $target",
+        "(cuánta | cuánto) $measure (hay | hace | tiene | da) [en] $target",
       ],
       reply: "",
     },
@@ -1226,6 +1266,9 @@ export const spanish: LanguagePack = {
     },
     "ask-which": {
       patterns: [
+        "(cuántas | cuántos) $target [me] (he | hemos) dejado $state",
+        "qué (sigue | está | queda) [todavía | aún] $state en $target",
+        "dime qué $target (está | están | siguen) [todavía] $state",
         "qué (hay | queda | está) [todavía | aún] $state",
         "qué [me] he dejado $state",
 
@@ -1242,11 +1285,15 @@ export const spanish: LanguagePack = {
       reply: "",
     },
     "ask-motion": {
-      patterns: ["hay (alguien | movimiento) en $target"],
+      patterns: [
+        "hay (alguien | algo | movimiento) [moviéndose | que se mueva] en $target",
+        "se mueve (alguien | algo) en $target",
+      ],
       reply: "",
     },
     "ask-any": {
       patterns: [
+        "(hay | queda | quedan) [todavía | aún] $target [todavía | aún] $state",
         "(hay | queda | está) algo [todavía | aún] $state",
         "[me] he dejado algo $state",
 

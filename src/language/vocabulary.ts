@@ -34,6 +34,7 @@ export const vocabularyIds = [
   "stop-moving",
   "flow-on",
   "flow-off",
+  "water",
   "lock",
   "unlock",
   "arm",
@@ -184,7 +185,10 @@ export const targetWords = [
 /** The ways people name one device of a kind, and several. */
 export interface KindNouns {
   one: Said;
+  /** In the order of `one`. */
   many: Said;
+  /** Whether its nouns are different things, so that several are only those called so: curtains are no blinds. */
+  differ?: true;
 }
 
 /**

@@ -57,14 +57,20 @@ export function beside(
    */
   const whereOf = ({ from, end }: Stretch, { commands }: Parted): "within" | "one" | "apart" => {
     const pointed = utterance.texts.slice(from, end).map((_, at) => {
-      return engine.pointsTo(utterance, from + at);
+      // "There's a fox about" points nowhere.
+      const isExcused = engine.excuses(utterance, from + at).length > 0;
+      return isExcused ? undefined : engine.pointsTo(utterance, from + at);
     });
     if (pointed.every((where) => where === undefined)) return "within";
     const devices = devicesDone(commands);
     const isHere = [...devices].every((id) => {
       return room !== undefined && book.devices.get(id)?.room === room;
     });
-    if (devices.size === 0 || pointed.includes("there")) return "apart";
+    const rooms = new Set([...devices].map((id) => book.devices.get(id)?.room));
+    // "Library lights off, I'm done in there."
+    const isThere = rooms.size === 1 && !rooms.has(room);
+    if (devices.size === 0) return "apart";
+    if (pointed.includes("there")) return isThere ? "within" : "apart";
     return isHere ? "within" : devices.size === 1 ? "one" : "apart";
   };
   /** What is left between two remarks, either of which may be nothing. */
@@ -109,7 +115,7 @@ export function beside(
       { remark: { from: count - at, end: count }, rest: { from: 0, end: count - at } },
     ].flatMap(({ remark, rest }) => {
       // Words after a number say of what there are so many: "one notch".
-      if (!remarks.is(remark) || isCounted(engine, utterance, remark.from)) return [];
+      if (!remarks.isUnmarked(remark) || isCounted(engine, utterance, remark.from)) return [];
       // What begins like a question and has no pause in it is one.
       if (remark.from === 0 && remarks.begins(remark)) return [];
       const found = told(rest);
@@ -134,6 +140,8 @@ function marksIn(engine: Engine, utterance: Utterance): Stretch[] {
 /** What tells remarks. */
 interface Remarks {
   is: (stretch: Stretch) => boolean;
+  /** The same where nothing parts it off, so that "I forgot the lights on" is none. */
+  isUnmarked: (stretch: Stretch) => boolean;
   /** Whether something of the home could begin like it. */
   begins: (stretch: Stretch) => boolean;
   /** The one device that a remark begins with and says something of, and whether as a clause. */
@@ -141,7 +149,7 @@ interface Remarks {
 }
 
 /** What tells a remark, looked at word by word; nothing where nothing of the home is named at all. */
-function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefined {
+export function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefined {
   const { texts, numbers, small } = utterance;
   const names = texts.map((_, at) => engine.naming(utterance, at));
   if (names.every((end) => end === undefined)) return undefined;
@@ -152,11 +160,17 @@ function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefine
     return end !== undefined && (end <= last || !pauses.has(last));
   };
   const answers = engine.answers(utterance);
+  const isExcused = texts.map(() => false);
+  for (const at of isExcused.keys()) {
+    for (const { end } of engine.excuses(utterance, at)) isExcused.fill(true, at, end);
+  }
+  const isArticle = (at: number): boolean => small[at] === true || engine.ones.has(texts[at] ?? "");
+  const isHedged = texts.map((text, at) => answers[at] === true || engine.hedges.has(text));
   const isBarred = texts.map(
-    (text, at) =>
-      answers[at] === true ||
-      engine.hedges.has(text) ||
-      engine.numbers(texts, at).length > 0 ||
+    (_, at) =>
+      (isHedged[at] === true && !isExcused[at]) ||
+      // "A" is a number in some languages, and says nothing of how many.
+      (!isArticle(at) && engine.numbers(texts, at).length > 0) ||
       // What is excepted is never passed over, whether or not there is such a thing.
       engine.exceptions(utterance, at).length > 0,
   );
@@ -192,17 +206,24 @@ function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefine
     while (small[at] === true) at++;
     return at;
   };
+  const is = ({ from, end }: Stretch): boolean => {
+    if (end - from > longestRemark || !isPlain({ from, end })) return false;
+    // "Off, on" and "off, sorry, on" say something else.
+    const begun = Math.max(from, ...engine.repairs(utterance, from).map((mark) => mark.end));
+    const counted = texts.slice(begun, end).filter((_, at) => small[begun + at] !== true);
+    if (counted.length > 0 && counted.every((text) => engine.stateWords.has(text))) return false;
+    // "It's raining outside" is one, and "outside" alone says where.
+    const words = texts.slice(from, end);
+    const isOpen = words.some((_, at) => engine.openPlace(utterance, from + at));
+    if (isOpen && !words.some((text) => engine.clauses.has(text))) return false;
+    // The first word that counts is none that a command begins with.
+    const first = afterSmall(from);
+    if (first >= end || begins[first] !== true || isExcused[first] === true) return true;
+    return isSentence(first, end);
+  };
   return {
-    is({ from, end }) {
-      if (end - from > longestRemark || !isPlain({ from, end })) return false;
-      // "Off, on" and "off, sorry, on" say something else.
-      const begun = Math.max(from, ...engine.repairs(utterance, from).map((mark) => mark.end));
-      const counted = texts.slice(begun, end).filter((_, at) => small[begun + at] !== true);
-      if (counted.length > 0 && counted.every((text) => engine.stateWords.has(text))) return false;
-      // The first word that counts is none that a command begins with.
-      const first = afterSmall(from);
-      return first >= end || begins[first] !== true || isSentence(first, end);
-    },
+    is,
+    isUnmarked: ({ from, end }) => !isHedged.slice(from, end).includes(true) && is({ from, end }),
     begins: ({ from }) => begins[afterSmall(from)] === true,
     about({ from, end }) {
       const named = engine.deviceNamed(utterance, afterSmall(from));
@@ -228,6 +249,9 @@ function isClause(
 ): boolean {
   const { texts, words } = utterance;
   if (texts.slice(remark.from, remark.end).some((text) => engine.clauses.has(text))) return true;
+  for (let at = remark.from; at < remark.end; at++) {
+    if (engine.excuses(utterance, at).length > 0) return true;
+  }
   for (let from = 0; from < remark.from; from++) {
     if (engine.reasons(utterance, from).some(({ end }) => end === remark.from)) return true;
   }

@@ -8,11 +8,18 @@ import type { Reading } from "../understand/evaluate.ts";
 import { planIntent } from "../../commands/plan.ts";
 import { given } from "../../source/given.ts";
 import type { Speaker } from "../../commands/targets.ts";
-import { type Understood, anyReading, clearReading, understand } from "../understand/understand.ts";
+import {
+  type Understood,
+  anyReading,
+  clearReading,
+  isOpen,
+  understand,
+} from "../understand/understand.ts";
+import { isPlace } from "../../slot-types/narrowing.ts";
 import { apartChoices, apartIn } from "./apart.ts";
 import { beside } from "./beside.ts";
 import { asLasting } from "./lasting.ts";
-import { asBefore, asLater, asMore } from "./leaning.ts";
+import { asAlso, asBefore, asLater, asMore } from "./leaning.ts";
 import { type Command, type Composition, type Parting, whensOf } from "./parting.ts";
 import { type Joiner, joinersIn, namesAny } from "./joiners.ts";
 import { type Stretch, pick } from "./stretch.ts";
@@ -51,7 +58,7 @@ export function compose(
 
   const known = new Map<string, Understood>();
   let steps = stepsOf(whole);
-  const read: Parting["read"] = (words, { it, aparts: left = [], follows } = {}) => {
+  const read: Parting["read"] = (words, { it, aparts: left = [], follows, alongside } = {}) => {
     const leans = it !== undefined && it.length > 0 && (follows ?? engine.mayLean(words));
     const narrowings = left.flatMap(({ narrowing, words: said }) =>
       narrowing ? [{ narrowing, words: said }] : [],
@@ -62,11 +69,13 @@ export function compose(
         ? ""
         : ` without ${left.map(({ from, end }) => `${from}-${end}`).join(" ")}`;
     const how = follows ? "after" : "of";
-    const key = leans ? `${place} ${how} ${it.join(" ")}${less}` : `${place}${less}`;
+    const like = alongside === undefined ? "" : ` like ${alongside}`;
+    const key = `${place}${leans ? ` ${how} ${it.join(" ")}` : ""}${less}${like}`;
     const before = known.get(key);
     if (before || known.size >= mostPieces || steps > enoughSteps) return before;
     const leaning = leans ? { ...speaker, it, ...given({ follows }) } : speaker;
-    const narrowed = narrowings.length > 0 ? { ...leaning, narrowings } : leaning;
+    const liking = alongside === undefined ? leaning : { ...leaning, alongside };
+    const narrowed = narrowings.length > 0 ? { ...liking, narrowings } : liking;
     const understood = understand(book, engine, words, narrowed);
     steps += stepsOf(understood);
     known.set(key, understood);
@@ -176,13 +185,20 @@ function asOne(parting: Parting, stretch: Stretch, before?: Command): Command | 
     const follows = first && isUnsaid(readingOf(first));
     const second = follows && it ? read(words, { it, aparts: left, follows }) : undefined;
     const isMore = second && clearReading(second) !== undefined;
-    const understood = isMore ? second : first;
+    const plain = isMore ? second : first;
+    const alike =
+      plain && earlier && isOpen(plain) && areOfPlaces([anyReading(plain), earlier])
+        ? read(words, { it, aparts: left, alongside: earlier.intent.id })
+        : undefined;
+    const understood = alike ?? plain;
     const reading = understood && readingOf(understood);
     if (!reading) continue;
     // "The chandelier on, and louder" may well mean something else than what is near.
     const isElsewhere = second !== undefined && !isMore;
     const isDoubtful = isElsewhere || left.some(({ isCut }) => isCut) || undefined;
-    const command: Command = { understood, whens: whensOf(left), ...given({ isDoubtful }) };
+    const isNarrowed = left.some(({ narrowing }) => narrowing) || undefined;
+    const also = given({ isDoubtful, isNarrowed });
+    const command: Command = { understood, whens: whensOf(left), ...also };
     if (!chosen || isBetter(readingOf, [command], [chosen])) chosen = command;
     // Nothing is better than all of the words by the phrasebook's own pattern.
     if (chosen === command && isOwn(reading) && reading.path.freeWords === 0) break;
@@ -208,7 +224,9 @@ function inTurn(parting: Parting, stretches: readonly (Stretch & Joined)[]): Com
       asMore(parting, stretch, commands) ??
       (before && !stretch.leans ? asLater(parting, stretch, before) : undefined);
     const again =
-      before && !command && !stretch.leans ? asBefore(parting, stretch, before) : undefined;
+      before && !command && !stretch.leans
+        ? (asBefore(parting, stretch, before) ?? asAlso(parting, stretch, before))
+        : undefined;
     const found = command ?? again;
     if (!found) return undefined;
     // "Everything off, all that is on in the kitchen": the latter says what the former means.
@@ -216,7 +234,33 @@ function inTurn(parting: Parting, stretches: readonly (Stretch & Joined)[]): Com
     if (isSaidAgain && isOfEverything(parting, again)) commands.pop();
     commands.push(found);
   }
-  return commands;
+  return commands.map((command, at) => likeLater(parting, command, commands.slice(at + 1)));
+}
+
+/** "The loft to twenty and the shop to eighteen degrees": what nothing decides is as what comes after it says. */
+function likeLater({ read }: Parting, command: Command, later: readonly Command[]): Command {
+  const { understood, isNarrowed } = command;
+  // Without what was said apart from it, it would be about more.
+  if (isNarrowed || !isOpen(understood)) return command;
+  const clear = later.find((each) => !isOpen(each.understood));
+  const other = clear && clearReading(clear.understood);
+  if (!other || !areOfPlaces([anyReading(understood), other])) return command;
+  const alike = read(understood.utterance, { alongside: other.intent.id });
+  return alike && clearReading(alike) && !isOpen(alike)
+    ? { ...command, understood: alike }
+    : command;
+}
+
+/** Whether rooms or zones are named, and no things of one sort. */
+function areOfPlaces(readings: readonly (Reading | undefined)[]): boolean {
+  return readings.every((reading) =>
+    reading?.fillings.some(
+      (filling) =>
+        filling.reading.read === "target" &&
+        filling.reading.target.target === "named" &&
+        filling.reading.target.holders.every(({ entity }) => isPlace(entity.type)),
+    ),
+  );
 }
 
 function isOfEverything({ readingOf }: Parting, { understood }: Command): boolean {

@@ -1,17 +1,21 @@
 import type { Utterance } from "../../automaton/utterance.ts";
-import type { WhenReading } from "../understand/whens.ts";
 import type { Reading } from "../understand/evaluate.ts";
-import { apartChoices } from "./apart.ts";
+import { type Apart, apartChoices } from "./apart.ts";
 import { type Command, type Parting, whensOf } from "./parting.ts";
 import { type Stretch, joined, pick } from "./stretch.ts";
 
-/** "Landing light for five minutes": a thing and how long is that it is on. */
+/**
+ * "Landing light for five minutes", "porch light at sunset": a thing and how long it lasts, or when in the day
+ * it is, is that it is on.
+ */
 export function asLasting(
   { utterance, aparts, joiners, on, read, readingOf }: Parting,
   stretch: Stretch,
 ): Command | undefined {
-  const lengths = aparts.filter(({ when }) => when && lasts(when));
-  for (const left of apartChoices(lengths, joiners, stretch)) {
+  const whens = aparts.filter(({ when }) => when);
+  if (!whens.some(isTelling)) return undefined;
+  for (const left of apartChoices(whens, joiners, stretch)) {
+    if (!left.some(isTelling)) continue;
     const named = pick(utterance, stretch, left);
     const end = named.words.at(-1)?.end ?? 0;
     const words = on.words.map(({ text }) => ({ text, start: end, end }));
@@ -22,8 +26,11 @@ export function asLasting(
   return undefined;
 }
 
-function lasts({ when }: WhenReading): boolean {
-  return when === "for" || when === "until";
+/** Whether words can only say when: a bare number of an hour may be a value as well. */
+function isTelling({ when: reading }: Apart): boolean {
+  if (reading === undefined || reading.when === "in") return false;
+  if (reading.when !== "at" || "sun" in reading) return true;
+  return reading.date !== undefined || reading.time.isOfDay === true;
 }
 
 const switches: ReadonlySet<string> = new Set(["power", "flow"]);

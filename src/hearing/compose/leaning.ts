@@ -31,6 +31,30 @@ export function asBefore(
   return { understood, whens: whensOf(left), ...(leaves && { isLeft: true }) };
 }
 
+/** "The heating in the loft to twenty, and in the shop to eighteen": the same of the same elsewhere, to another value. */
+export function asAlso(
+  { utterance, aparts, joiners, read, readingOf }: Parting,
+  stretch: Stretch,
+  before: Command,
+): Command | undefined {
+  const reading = readingOf(before.understood);
+  const [target, more] =
+    reading?.fillings.filter((filling) => filling.reading.read === "target") ?? [];
+  if (!reading || !target || more || target.from < 0) return undefined;
+  const earlier = before.understood.utterance;
+  for (const left of [[], ...apartChoices(aparts, joiners, stretch)]) {
+    for (let end = target.from + 1; end <= target.end; end++) {
+      const words = [pick(earlier, { from: 0, end }, []), pick(utterance, stretch, left)];
+      const understood = read(joined(words), { aparts: left });
+      if (!understood) continue;
+      const also = readingOf(understood);
+      if (also?.intent !== reading.intent || also.meaning.result !== "do") continue;
+      if (!shareProperty(also, reading)) return { understood, whens: whensOf(left) };
+    }
+  }
+  return undefined;
+}
+
 /** "… and at ten percent": something else of what was spoken of before. */
 export function asMore(
   { utterance, it, read, readingOf }: Parting,

@@ -12,6 +12,8 @@ export interface Command {
   whens: readonly WhenReading[];
   /** Whether it takes for a value what is part of a when. */
   isDoubtful?: true;
+  /** Whether what was said apart from its words narrows what they name. */
+  isNarrowed?: true;
   /** Whether it names what is left as it is, and does nothing: "… but leave the lamp". */
   isLeft?: true;
 }
@@ -45,11 +47,17 @@ export interface Parting {
   on: Utterance;
   /**
    * Understands words; `it` is what a command before them was about, which what names nothing is about where
-   * it `follows`, and `aparts` what was said apart from them.
+   * it `follows`, `aparts` what was said apart from them, and `alongside` the intent before them, which they are
+   * like where nothing else decides.
    */
   read: (
     words: Utterance,
-    beside?: { it?: readonly string[] | undefined; aparts?: readonly Apart[]; follows?: true },
+    beside?: {
+      it?: readonly string[] | undefined;
+      aparts?: readonly Apart[];
+      follows?: true;
+      alongside?: string;
+    },
   ) => Understood | undefined;
   /** What a stretch leaves as it is, if that is what it says. */
   leftIn: (stretch: Stretch) => Stretch | undefined;

@@ -82,7 +82,8 @@ function lastMark(engine: Engine, utterance: Utterance): { from: number; end: nu
   return undefined;
 }
 
-function isToDo(composition: Composition): boolean {
+/** Whether all of it is clear, and something is to be done. */
+export function isToDo(composition: Composition): boolean {
   const { commands, other } = composition;
   if (other || !isClear(composition)) return false;
   return commands.every(({ understood }) => clearReading(understood)?.meaning.result === "do");

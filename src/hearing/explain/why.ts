@@ -9,9 +9,9 @@ import type { Phrasebook } from "../../phrasebook/model.ts";
 import { printQuantity } from "../../model/property.ts";
 import type { Meaning } from "../understand/meaning.ts";
 import type { Reading } from "../understand/evaluate.ts";
-import type { TargetExpression } from "../../slot-types/expression.ts";
-import type { Filling } from "../understand/fillings.ts";
-import { type Holder } from "../../slot-types/expression.ts";
+import { type Filling, holdersOf } from "../understand/fillings.ts";
+import type { Name } from "../../model/home.ts";
+import type { Holder } from "../../slot-types/expression.ts";
 import { clearReading } from "../understand/understand.ts";
 import type { Skipped } from "../../commands/outcome.ts";
 import { tellReason } from "../../model/reason.ts";
@@ -210,23 +210,13 @@ function describeFilling({ slot, reading }: Filling, meaning: Meaning): string {
       }
       const holders = settled?.holders ?? holdersOf(reading.target);
       return holders
-        .map(({ entity, name }) => `${entity.type} ${entity.id}${name.alias ? " (alias)" : ""}`)
+        .map(({ entity, name }) => `${entity.type} ${entity.id}${howNamed(name)}`)
         .join(", ");
     }
   }
 }
 
-function holdersOf(expression: TargetExpression): readonly Holder[] {
-  switch (expression.target) {
-    case "named":
-      return expression.holders;
-    case "list":
-      return expression.items.flatMap(holdersOf);
-    case "within":
-      return holdersOf(expression.of);
-    case "except":
-      return holdersOf(expression.from);
-    default:
-      return [];
-  }
+function howNamed({ alias, loose, text }: Name): string {
+  if (loose) return ` (for “${text}”)`;
+  return alias ? " (alias)" : "";
 }

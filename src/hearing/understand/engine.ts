@@ -17,7 +17,8 @@ import type { Pattern } from "../../pattern/tree.ts";
 import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
 import { fragmentTree } from "../../phrasebook/references.ts";
 import type { TargetExpression } from "../../slot-types/expression.ts";
-import { spokenWords } from "../../lexicon/enclitics.ts";
+import { spokenApart } from "../../lexicon/enclitics.ts";
+import { respelled } from "../../lexicon/respelled.ts";
 import { isWish } from "../../language/vocabulary.ts";
 import { recognisePhrases } from "../../slot-types/phrases.ts";
 import { createGround } from "../../slot-types/ground.ts";
@@ -27,6 +28,7 @@ import type { Ground, Slot, SlotReading } from "../../slot-types/slot.ts";
 import type { NarrowingFound } from "../../slot-types/target-words.ts";
 import { type Around, createAround } from "./around.ts";
 import { createGerunds } from "./gerunds.ts";
+import { shippedFor, shippedNetwork } from "./shipped-network.ts";
 import { type Symbols, createSymbols } from "./symbols.ts";
 import { type WhenFound, createWhenFinder } from "./whens.ts";
 
@@ -73,6 +75,12 @@ export interface Engine extends Around {
   reasons: Recognise<true>;
   /** What comes before a part of a command that is said anew: "no, wait". */
   repairs: Recognise<true>;
+  /** Words for one of something, which are articles as well. */
+  ones: ReadonlySet<string>;
+  /** Whether a place without a name begins at a word: "outside". */
+  openPlace: (utterance: Utterance, from: number) => boolean;
+  /** What a remark may have in it although its words are hedges elsewhere. */
+  excuses: Recognise<true>;
   /** The words for what a stretch of words leaves as it is: "leave the lamp alone". */
   leftAsIs: (utterance: Utterance, from: number, end: number) => [number, number] | undefined;
   /** What begins an exception: "all but", "except for". */
@@ -111,7 +119,15 @@ export function engineFor(book: Phrasebook, language: string): Engine {
 /** Compiles the patterns and names of a phrasebook for one of its languages. */
 function createEngine(book: Phrasebook, language: string): Engine {
   const pack = packOf(book, language);
-  const lexicon = createLexicon();
+  const all = rulesOf(book, language);
+  const shipped = all.filter(({ pattern }) => pattern.isShared);
+  const own = all.filter(({ pattern }) => !pattern.isShared);
+  const rules = [...shipped, ...own];
+  const kept = shippedFor(
+    pack,
+    shipped.map(({ pattern }) => pattern.tree),
+  );
+  const lexicon = kept.words.copy();
   const spoken = { home: book, language, pack };
   const refer = fragmentsIn(book, language);
   const ground = createGround(spoken, lexicon, refer);
@@ -119,10 +135,12 @@ function createEngine(book: Phrasebook, language: string): Engine {
   const symbols = createSymbols(ground, names);
   const small = new Set([...pack.small, ...pack.fillers]);
 
-  const rules = rulesOf(book, language);
+  const ruled = ({ intent, pattern }: EngineRule): Rule =>
+    ruleFor(intent, pattern, { refer, symbols });
   const network = buildNetwork(
-    rules.map(({ intent, pattern }) => ruleFor(intent, pattern, { refer, symbols })),
+    own.map(ruled),
     lexicon,
+    shippedNetwork(kept, shipped.map(ruled), lexicon),
   );
   const address = book.address.filter((each) => each.language === language);
   const around = createAround(
@@ -135,7 +153,8 @@ function createEngine(book: Phrasebook, language: string): Engine {
   const prepare = (text: string): Utterance => {
     const utterance = prepareUtterance(text, splitWords(text, pack), lexicon, small);
     if (!utterance.numbers.includes(unheardOf)) return utterance;
-    const words = spokenWords(utterance.words, pack, { lexicon, isVerb });
+    const verbs = { lexicon, isVerb };
+    const words = spokenApart(respelled(utterance.words, pack, verbs), pack, verbs);
     return words === utterance.words ? utterance : prepareUtterance(text, words, lexicon, small);
   };
   const wordOf = ([text = ""]: Said): Utterance =>
@@ -171,6 +190,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     besides: new Set(pack.frames.besides),
     hedges: new Set(pack.hedges),
     clauses: new Set(pack.clauses),
+    ones: new Set(pack.times.one),
     stateWords: firstWords(Object.values(pack.states).flat()),
     answers(utterance) {
       const answering = utterance.texts.map(() => false);
@@ -185,6 +205,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     },
     hasWishes: [...book.intents.keys()].some(isWish),
     repairs: patterned(pack.repairs),
+    excuses: patterned(pack.excuses),
     leftAsIs(utterance, from, end) {
       let verb = from;
       while (verb < end && utterance.small[verb] === true) verb++;
@@ -206,6 +227,10 @@ function createEngine(book: Phrasebook, language: string): Engine {
         );
       return ends.length > 0 ? Math.min(...ends) : undefined;
     },
+    openPlace: (utterance, from) =>
+      symbols.targets
+        .read(utterance, from)
+        .some(({ value }) => value.read === "target" && isOpenPlace(value.target)),
     pointsTo(utterance, from) {
       const read = symbols.targets.read(utterance, from);
       const sorts = read.map(({ value }) => (value.read === "target" ? value.target.target : ""));
@@ -244,9 +269,15 @@ function recogniseAny(said: Said, ground: Ground): Recognise<true> {
   );
 }
 
-/** Whether something is named; "it" and "here" name nothing. */
-function isOfHome({ target }: TargetExpression): boolean {
-  return target !== "it" && target !== "here" && target !== "there";
+/** Whether something is named; "it", "here" and "outside" alone name nothing. */
+function isOfHome(expression: TargetExpression): boolean {
+  const { target } = expression;
+  return target !== "it" && target !== "here" && target !== "there" && !isOpenPlace(expression);
+}
+
+/** Whether it is a place without a name, and no thing: "outside". */
+function isOpenPlace(expression: TargetExpression): boolean {
+  return expression.target === "everything" && typeof expression.place === "string";
 }
 
 /** The patterns of a language that something of this home can do. */

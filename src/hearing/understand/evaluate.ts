@@ -17,7 +17,7 @@ import { narrow, narrowed, placeOf } from "../../slot-types/narrowing.ts";
 import { type SlotReading, type TargetSlot, settleAsSaid } from "../../slot-types/slot.ts";
 import { given } from "../../source/given.ts";
 import type { Engine, EngineRule } from "./engine.ts";
-import { type Filling, fillingsOf, nameWords } from "./fillings.ts";
+import { type Filling, fillingsOf, holdersOf, nameWords } from "./fillings.ts";
 import { type Meaning, type Refusal, meaningOf } from "./meaning.ts";
 
 /** A home that is spoken to, and who speaks. */
@@ -38,6 +38,8 @@ export interface Reading {
   targets: ReadonlyMap<string, Devices>;
   /** What the rules of rank look at. */
   nameWords: number;
+  /** Things whose names were said loosely. */
+  loose: number;
   aliases: number;
 }
 
@@ -106,8 +108,11 @@ function evaluate(
   const targets = new Map<string, Devices>();
   const meaning = settleAll(situation, rule, fillings, targets);
   let named = 0;
+  let loose = 0;
   for (const { reading } of fillings) {
-    if (reading.read === "target") named += nameWords(reading.target);
+    if (reading.read !== "target") continue;
+    named += nameWords(reading.target);
+    if (holdersOf(reading.target).some(({ name }) => name.loose)) loose++;
   }
   let aliases = 0;
   if ("targets" in meaning) {
@@ -115,7 +120,7 @@ function evaluate(
       for (const { name } of holders) if (name.alias) aliases++;
     }
   }
-  return { intent, pattern, path, fillings, meaning, targets, nameWords: named, aliases };
+  return { intent, pattern, path, fillings, meaning, targets, nameWords: named, loose, aliases };
 }
 
 /** What fillings come to: each slot settled, then the intent. */

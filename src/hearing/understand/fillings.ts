@@ -4,7 +4,7 @@ import type { Utterance } from "../../automaton/utterance.ts";
 import type { Intent } from "../../phrasebook/model.ts";
 import type { Slot } from "../../slot-types/slot.ts";
 import type { Engine } from "./engine.ts";
-import type { TargetExpression } from "../../slot-types/expression.ts";
+import type { Holder, TargetExpression } from "../../slot-types/expression.ts";
 import { type SlotReading, valueRead } from "../../slot-types/slot.ts";
 
 /** A slot as filled by words of the utterance. */
@@ -55,5 +55,21 @@ export function nameWords(expression: TargetExpression): number {
       return nameWords(expression.from) + nameWords(expression.without);
     default:
       return 0;
+  }
+}
+
+/** What words name, wherever they name something by a name. */
+export function holdersOf(expression: TargetExpression): readonly Holder[] {
+  switch (expression.target) {
+    case "named":
+      return expression.holders;
+    case "list":
+      return expression.items.flatMap(holdersOf);
+    case "within":
+      return holdersOf(expression.of);
+    case "except":
+      return holdersOf(expression.from);
+    default:
+      return [];
   }
 }

@@ -11,6 +11,7 @@ interface RankRule {
 
 /** The rules of rank, in the order in which they decide; see docs/ranking.md. */
 const rules: readonly RankRule[] = [
+  { lost: "a name said loosely, where another is said as it is", score: ({ loose }) => -loose },
   {
     lost: "what it names cannot do it",
     score: ({ meaning }) => (meaning.result === "absent" ? 0 : meaning.result === "unfit" ? 1 : 2),
@@ -25,6 +26,7 @@ const rules: readonly RankRule[] = [
   { lost: "an alias, where another has it as a name", score: ({ aliases }) => -aliases },
   { lost: "not in the speaker's room", score: (reading, room) => inRoom(reading, room) },
   { lost: "what is set there, where another is measured", score: measured },
+  { lost: "how much it is, where another asks whether it is so", score: whether },
   {
     lost: "its value cannot be or was not said, where another's is",
     score: ({ meaning }) =>
@@ -52,6 +54,18 @@ function measured({ meaning, targets }: Reading): number {
     : 0;
 }
 
+/**
+ * "È aperto il garage?" asks whether it is open, and not how far; "is everything off" asks of all that goes on and
+ * off, and not of what has a mode alone.
+ */
+function whether({ meaning }: Reading): number {
+  if (meaning.result !== "tell") return 0;
+  const breadth = meaning.questions.map((question) =>
+    question.form === "whether" ? Math.min(question.tests.length, 2) : 0,
+  );
+  return Math.min(...breadth);
+}
+
 /** A reading beside others: whether it is among the best, and the rule that decided so. */
 export interface Ranked {
   reading: Reading;
@@ -60,7 +74,8 @@ export interface Ranked {
 }
 
 /** Ranks readings. Those that are kept are equal by every rule and differ in what they mean. */
-export function rankReadings(readings: readonly Reading[], { room, chosen }: Speaker): Ranked[] {
+export function rankReadings(readings: readonly Reading[], speaker: Speaker): Ranked[] {
+  const { room, chosen, alongside } = speaker;
   let best = [...readings];
   const dropped: Ranked[] = [];
   for (const { lost, score } of rules) {
@@ -91,12 +106,16 @@ export function rankReadings(readings: readonly Reading[], { room, chosen }: Spe
     if (distinct.has(key)) dropped.push({ reading, kept: false, rule: "means the same" });
     else distinct.set(key, reading);
   }
-  const [picked, another] = [...distinct.values()].filter(({ intent }) => intent.id === chosen);
-  if (picked && !another && distinct.size > 1) {
+  for (const [id, rule, lost] of [
+    [chosen, "chosen", "another was chosen"],
+    [alongside, "like the command before it", "another is like the command before it"],
+  ] as const) {
+    const [picked, another] = [...distinct.values()].filter(({ intent }) => intent.id === id);
+    if (!picked || another || distinct.size === 1) continue;
     for (const reading of distinct.values()) {
-      if (reading !== picked) dropped.push({ reading, kept: false, rule: "another was chosen" });
+      if (reading !== picked) dropped.push({ reading, kept: false, rule: lost });
     }
-    return [{ reading: picked, kept: true, rule: "chosen" }, ...dropped.reverse()];
+    return [{ reading: picked, kept: true, rule }, ...dropped.reverse()];
   }
   const rule = distinct.size > 1 ? "nothing decides between these" : "first by rank";
   const kept = [...distinct.values()].map((reading) => ({ reading, kept: true, rule }));
@@ -124,14 +143,23 @@ function effectKey(effect: Effect): string {
   return JSON.stringify([effect.device, kind, Object.entries(values).sort()]);
 }
 
-/** Whether any of one thing is so is whether it is. */
-function asOfOne(question: Question): Question {
-  const isAny = question.form === "any" && question.devices.length === 1;
-  return isAny ? { ...question, form: "whether" } : question;
+/**
+ * Equal for questions that ask the same of the same devices, by whatever word: "off" is a state and a mode as well.
+ * Whether any of one thing is so is whether it is.
+ */
+function questionKey(question: Question, { targets }: Pick<Reading, "targets">): string {
+  if (question.form === "value") return JSON.stringify(question);
+  const devices = [...targets.values()].flatMap((target) => target.devices);
+  const asked = question.devices.map((id) => {
+    const device = devices.find((each) => each.id === id);
+    return [id, question.tests.find(({ property }) => device?.properties.has(property))];
+  });
+  const form = question.form === "any" && asked.length === 1 ? "whether" : question.form;
+  return JSON.stringify([form, asked]);
 }
 
 /** Equal for readings that would do the same; without effects, for those of one intent. */
-function meaningKey({ meaning, intent }: Reading): string {
+function meaningKey({ meaning, intent, targets }: Reading): string {
   switch (meaning.result) {
     case "do": {
       const effects = meaning.effects.map(effectKey).sort();
@@ -139,7 +167,7 @@ function meaningKey({ meaning, intent }: Reading): string {
       return effects.length > 0 ? `do ${effects.join()}` : `answer ${intent.id}`;
     }
     case "tell":
-      return `tell ${JSON.stringify(meaning.questions.map(asOfOne))}`;
+      return `tell ${meaning.questions.map((each) => questionKey(each, { targets })).join()}`;
     case "choices":
       return `choices ${meaning.options.map(({ id }) => id).join()}`;
     case "missing":

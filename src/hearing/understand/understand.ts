@@ -82,6 +82,11 @@ export function clearReading(understood: Understood): Reading | undefined {
   return reading?.meaning.result === "unfit" ? undefined : reading;
 }
 
+/** Whether several readings are left that nothing decides between. */
+export function isOpen({ ranked }: Understood): boolean {
+  return ranked[1]?.kept === true;
+}
+
 /** The best reading, even one of which nothing that it names can do it. */
 export function anyReading({ ranked }: Understood): Reading | undefined {
   const [first] = ranked;

@@ -1,0 +1,29 @@
+import type { Utterance } from "../../automaton/utterance.ts";
+import type { Engine } from "../understand/engine.ts";
+import { createRemarks } from "./beside.ts";
+import { pausesIn } from "./joiners.ts";
+import type { Composition } from "./parting.ts";
+import { isToDo } from "./repaired.ts";
+import { pick } from "./stretch.ts";
+
+/** Most words that stand between two pauses within a command. */
+const longest = 4;
+
+/** A command with an address or a few other words within it, between pauses: "could you, Joss, turn it off". */
+export function inserted(
+  engine: Engine,
+  utterance: Utterance,
+  composed: (words: Utterance) => Composition,
+): Composition | undefined {
+  const pauses = pausesIn(utterance);
+  const remarks = pauses.length < 2 ? undefined : createRemarks(engine, utterance);
+  if (!remarks) return undefined;
+  const count = utterance.words.length;
+  for (const [index, from] of pauses.entries()) {
+    const end = pauses[index + 1];
+    if (end === undefined || end - from > longest || !remarks.is({ from, end })) continue;
+    const composition = composed(pick(utterance, { from: 0, end: count }, [{ from, end }]));
+    if (isToDo(composition)) return composition;
+  }
+  return undefined;
+}
