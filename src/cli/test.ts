@@ -208,6 +208,8 @@ function jobsFor(options: TestOptions): number {
   return wantsCoverage(options) || shard !== undefined || shuffle !== undefined ? 1 : jobs;
 }
 
+const youngMegabytes = 128;
+
 /** Runs a home in parts, each in a thread of its own. */
 async function runParts(
   jobs: number,
@@ -218,6 +220,8 @@ async function runParts(
     filename: new URL("./test-worker.js", import.meta.url).href,
     minThreads: jobs,
     maxThreads: jobs,
+    // Cases leave little behind: with more room for what is young, less of the time goes into collecting it.
+    resourceLimits: { maxYoungGenerationSizeMb: youngMegabytes },
   });
   const { in: folder, allow, bail } = options;
   const opening: BookOptions = {

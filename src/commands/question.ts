@@ -11,9 +11,9 @@ import { type Question, type Slots, filledBy, valueBy } from "./outcome.ts";
 export function questionsAbout(
   tell: TellStep,
   slots: Slots,
-  all: readonly Device[],
+  asked: readonly Device[],
 ): readonly Question[] {
-  const devices = all.filter(isKnown);
+  const devices = asked.filter(isKnown);
   if (devices.length === 0) return [];
   if (tell.form === "value") {
     const properties = propertiesRead(tell, slots);
@@ -22,18 +22,23 @@ export function questionsAbout(
       const own = properties.find((property) => device.properties.has(property));
       if (own !== undefined) byProperty.set(own, [...(byProperty.get(own) ?? []), device.id]);
     }
-    const asked = [...byProperty].map(([property, ids]): Question => {
+    const questions = [...byProperty].map(([property, ids]): Question => {
       return { form: "value", devices: ids, property };
     });
     const ids = devices.map(({ id }) => id);
-    return asked.length > 0
-      ? asked
+    return questions.length > 0
+      ? questions
       : [{ form: "value", devices: ids, property: properties[0] ?? "" }];
   }
-  const state =
-    typeof tell.state === "string" ? tell.state : filledBy(slots, tell.state.slot)?.words;
-  const ids = devices.map(({ id }) => id);
-  return [{ form: tell.form, devices: ids, state: state ?? "", tests: testsOf(tell, slots) }];
+  const word = "is" in tell ? tell.is : tell.state;
+  const state = typeof word === "string" ? word : filledBy(slots, word.slot)?.words;
+  const all = testsOf(tell, slots);
+  const tests = devices.length > 1 ? all.filter(({ isOfOne }) => !isOfOne) : all;
+  const those = devices.filter(({ properties }) =>
+    tests.some(({ property }) => properties.has(property)),
+  );
+  const ids = (those.length > 0 ? those : devices).map(({ id }) => id);
+  return [{ form: tell.form, devices: ids, state: state ?? "", tests }];
 }
 
 /** The properties that a question reads, of which a device has to have one. */
@@ -47,6 +52,11 @@ export function propertiesRead(tell: TellStep, slots: Slots): string[] {
 }
 
 function testsOf(tell: Exclude<TellStep, { form: "value" }>, slots: Slots): readonly StateTest[] {
+  if ("is" in tell) {
+    const { property, is } = tell;
+    const value = typeof is === "string" ? is : valueBy(slots, is.slot);
+    return [{ property, condition: { is: "equal", value: value ?? "" } }];
+  }
   const word = typeof tell.state === "string" ? tell.state : valueIn(slots, tell.state.slot);
   return Object.entries(stateTests).find(([state]) => state === word)?.[1] ?? [];
 }

@@ -38,6 +38,8 @@ export interface Speaker {
   it?: readonly string[] | undefined;
   /** Whether these were spoken of in the same breath, so that what names nothing is about them. */
   follows?: true;
+  /** The intent of the command before it in the same breath, which it is like where nothing else decides. */
+  alongside?: string | undefined;
   /** What was said apart from a thing and narrows it, with its words. */
   narrowings?: readonly { narrowing: Narrowing; words: string }[] | undefined;
   /** Words said for a slot when it was asked for. */
@@ -225,7 +227,7 @@ function resolveKind(
   asked: TargetAsked,
   speaker: Speaker,
 ): Resolved {
-  const { kinds, many, all, place } = expression;
+  const { kinds, all, place } = expression;
   if (all === "both") return resolveBoth(book, expression, asked, speaker);
   const label = kinds.join(" or ");
   const isOfKind = ({ kind }: Device): boolean => kinds.includes(kind);
@@ -233,17 +235,40 @@ function resolveKind(
     const index = deviceIndex(book);
     const here = speaker.room === undefined ? [] : index.inRoom(speaker.room).filter(isOfKind);
     if (!all && sortDevices(here, asked).devices.length > 0) {
-      return kindOf(label, here, many, asked);
+      return resolveCalled(label, here, expression, asked);
     }
     // In a large home there may be thousands of a kind, and what they come to is always the same.
-    return remembered(book, `${kinds.join()} ${many} ${askedKey(asked)}`, () => {
+    const { many, said } = expression;
+    return remembered(book, `${said} ${many} ${askedKey(asked)}`, () => {
       const [only = "", more] = kinds;
       const ofKind = more === undefined ? index.ofKind(only) : index.all.filter(isOfKind);
-      return kindOf(label, ofKind, many, asked);
+      return resolveCalled(label, ofKind, expression, asked);
     });
   }
   const there = devicesIn(book, place, speaker).filter(isOfKind);
-  return kindOf(label, there, many || place === "everywhere", asked);
+  const many = expression.many || place === "everywhere";
+  return resolveCalled(label, there, { ...expression, many }, asked);
+}
+
+/**
+ * Devices of a kind by a noun for it: one of several is the one that has the noun in its name, "the curtain"
+ * beside a blind; and several are only those where the nouns of a kind are for different things.
+ */
+function resolveCalled(
+  label: string,
+  ofKind: readonly Device[],
+  {
+    many,
+    called,
+    differs,
+  }: Pick<TargetExpression & { target: "kind" }, "many" | "called" | "differs">,
+  asked: TargetAsked,
+): Resolved {
+  const resolved = kindOf(label, ofKind, many, asked);
+  if (many ? !differs : resolved.result !== "choices") return resolved;
+  const those = called();
+  const so = ofKind.filter((device) => those.has(device));
+  return so.length === 0 || so.length === ofKind.length ? resolved : kindOf(label, so, many, asked);
 }
 
 /** The two of a kind that there are where the speaker is, in a place, or at all; more are a question. */

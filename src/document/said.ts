@@ -113,6 +113,7 @@ class ShippedPattern implements SpokenPattern {
   readonly text: string;
   readonly language: string;
   readonly origin = "vocabulary";
+  readonly isShared = true;
   readonly at: Position;
   readonly #pack: LanguagePack;
 
@@ -132,12 +133,16 @@ class ShippedPattern implements SpokenPattern {
   }
 }
 
-/** What was read of a language's own patterns: homes that speak it share them. */
-const shippedTrees = new WeakMap<LanguagePack, Map<string, Pattern>>();
+/**
+ * What was read of a language's own patterns: homes that speak it share them, also where they have words of their
+ * own in a pack of the same vocabulary.
+ */
+const shippedTrees = new WeakMap<LanguagePack["vocabulary"], Map<string, Pattern>>();
 
 function shippedTree(text: string, pack: LanguagePack): Pattern {
-  let trees = shippedTrees.get(pack);
-  if (!trees) shippedTrees.set(pack, (trees = new Map<string, Pattern>()));
+  const { vocabulary } = pack;
+  let trees = shippedTrees.get(vocabulary);
+  if (!trees) shippedTrees.set(vocabulary, (trees = new Map<string, Pattern>()));
   let tree = trees.get(text);
   if (!tree) {
     const parsed = parsePattern(text, pack);

@@ -10,6 +10,8 @@ export interface Name {
   language: string;
   /** An alias yields to a name that is worded the same. */
   alias: boolean;
+  /** Whether less or another word was said for it, which is enough where nothing else is called that. */
+  loose?: true;
   at: Position;
 }
 

@@ -9,6 +9,8 @@ export interface SpokenPattern {
   tree: Pattern;
   /** Whether it was written for this home or came with Calm Phrase. */
   origin: "phrasebook" | "vocabulary";
+  /** Whether the tree is the same for all homes that have the pattern. */
+  isShared?: true;
   at: Position;
 }
 

@@ -5,6 +5,10 @@ import type { Condition } from "./condition.ts";
 export interface StateTest {
   property: string;
   condition: Condition;
+  /** Whether the word only follows from it, so that the value is told in place of the word. */
+  implied?: true;
+  /** Whether it is asked of one thing alone: an armed alarm is not what is still on. */
+  isOfOne?: true;
 }
 
 const equal = (property: string, value: string | boolean | number): StateTest => {
@@ -17,14 +21,26 @@ export const stateTests: Readonly<Record<StateWord, readonly StateTest[]>> = {
     equal("power", "on"),
     equal("flow", "on"),
     { property: "mode", condition: { is: "not", value: "off" } },
+    { property: "armed", condition: { is: "not", value: "off" }, isOfOne: true },
   ],
-  off: [equal("power", "off"), equal("flow", "off"), equal("mode", "off")],
+  off: [
+    equal("power", "off"),
+    equal("flow", "off"),
+    equal("mode", "off"),
+    { ...equal("armed", "off"), isOfOne: true },
+  ],
   open: [
     equal("contact", "open"),
     { property: "position", condition: { is: "above", value: 0 } },
     equal("flow", "on"),
+    { ...equal("locked", false), implied: true },
   ],
-  closed: [equal("contact", "closed"), equal("position", 0), equal("flow", "off")],
+  closed: [
+    equal("contact", "closed"),
+    equal("position", 0),
+    equal("flow", "off"),
+    { ...equal("locked", true), implied: true },
+  ],
   locked: [equal("locked", true)],
   unlocked: [equal("locked", false)],
   armed: [{ property: "armed", condition: { is: "not", value: "off" } }],
@@ -38,6 +54,7 @@ export const stateTests: Readonly<Record<StateWord, readonly StateTest[]>> = {
     { property: "activity", condition: { is: "one of", values: ["running", "cleaning"] } },
     equal("power", "on"),
     equal("flow", "on"),
+    { property: "mode", condition: { is: "not", value: "off" } },
   ],
   docked: [equal("activity", "docked")],
   moving: [equal("motion", true)],

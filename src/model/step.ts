@@ -34,6 +34,8 @@ export type TellStep = {
   | { form: "value"; property: string | readonly string[] | { slot: string } }
   /** Asks about a state word, such as "open" or "on". */
   | { form: "whether" | "which" | "any"; state: StateWord | { slot: string } }
+  /** Asks about a value of a property. */
+  | { form: "whether" | "which" | "any"; property: string; is: string | { slot: string } }
 );
 
 /** Says something: at the voicepoint, in a room or zone, or `everywhere`. */

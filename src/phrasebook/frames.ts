@@ -42,6 +42,16 @@ export function patternsOf(
   return [...fitting(form?.commands), ...patterns, ...done, ...stated, ...owned, ...more];
 }
 
+/** The patterns that ask whether a property has a value. */
+export function patternsAsking(pack: LanguagePack, property: string): string[] {
+  const words = ownOf(pack.properties, property) ?? [];
+  return (pack.frames.asked ?? []).flatMap((text) =>
+    text.includes("$property") && words.length === 0
+      ? []
+      : text.replaceAll("$property", group(words)),
+  );
+}
+
 /** What a property of a thing shall be, whether or not that may be said of the thing alone. */
 function ofProperties(pack: LanguagePack, framed: Framed | undefined): string[] {
   const { of = [] } = pack.frames;

@@ -58,6 +58,33 @@ export function ownIntents(
   ];
 }
 
+/** An intent that asks whether a property has a value. */
+export interface AskedIntent {
+  id: string;
+  property: string;
+  slots: Readonly<Record<string, SlotDefinition>>;
+  do: NonNullable<IntentDefinition["do"]>;
+}
+
+/** Properties whose values people ask for by other words: "is the door open". */
+const askedAsStates = new Set(["activity", "contact", "playing", "power", "flow", "recording"]);
+
+/** The intents that ask whether what has a choice of values has one of them: "is the television on games". */
+export function askedIntents(devices: Iterable<Device>): AskedIntent[] {
+  const properties = new Set<string>();
+  for (const device of devices) {
+    for (const [id, schema] of device.properties) {
+      if (sortOf(schema) === "choice" && !askedAsStates.has(id)) properties.add(id);
+    }
+  }
+  return [...properties].map((property) => ({
+    id: `${property}-asked`,
+    property,
+    slots: { target, value: { type: "value", property } },
+    do: { tell: { target: "$target", property, is: "$value", form: "whether" } },
+  }));
+}
+
 type Sort = "switched" | "level" | "choice" | "colour" | "text";
 
 function sortOf({ type, enum: values, format }: DataSchema): Sort {

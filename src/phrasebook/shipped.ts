@@ -13,6 +13,8 @@ export interface VocabularyIntent {
   do: NonNullable<IntentDefinition["do"]>;
   /** The frames that it is said in beside what is peculiar to it. */
   framed?: Framed;
+  /** Intents whose peculiar ways to say it are its own as well. */
+  saidLike?: readonly VocabularyId[];
 }
 
 const target: SlotDefinition = { type: "target" };
@@ -49,6 +51,10 @@ const ofKinds = (kind: readonly string[], intent: VocabularyIntent): VocabularyI
   ...intent,
   slots: { ...intent.slots, target: { type: "target", kind: [...kind] } },
 });
+
+/** Whatever goes on and off is turned on and off in the same words: "kill the heating", "fire up the sprinkler". */
+const turnedOn: readonly VocabularyId[] = ["power-on", "power-start"];
+const turnedOff: readonly VocabularyId[] = ["power-off", "power-stop"];
 
 /** Kinds that start when they have power. */
 const running = ["plug", "pump", "fan", "heater"];
@@ -236,10 +242,12 @@ export function shippedIntents(
     cooler: nudged("target", "down", degrees),
     "mode-on": {
       ...named(setTo("mode", "$first(last, auto, heat, cool)")),
+      saidLike: turnedOn,
       framed: { sort: "switched", form: "on", property: "mode", isForemost: true },
     },
     "mode-off": {
       ...named(setTo("mode", "off")),
+      saidLike: turnedOff,
       framed: { sort: "switched", form: "off", property: "mode", isForemost: true },
     },
     "mode-to": chosen("mode"),
@@ -256,8 +264,9 @@ export function shippedIntents(
     "close-more": moved("down", steps),
     "tilt-to": level("tilt", { isForemost: false }),
     "stop-moving": { ...called("stop"), needs: { property: "position" } },
-    "flow-on": named(switched("flow", "on", true)),
-    "flow-off": named(switched("flow", "off", true)),
+    "flow-on": { ...named(switched("flow", "on", true)), saidLike: turnedOn },
+    "flow-off": { ...named(switched("flow", "off", true)), saidLike: turnedOff },
+    water: ofKinds(["valve"], setTo("flow", "on")),
     lock: setTo("locked", true),
     unlock: setTo("locked", false),
     arm: {

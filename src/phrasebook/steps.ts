@@ -3,6 +3,7 @@ import { readLength } from "../document/lengths.ts";
 import { readReply } from "../document/replies.ts";
 import { readPatterns } from "../document/said.ts";
 import { stateWords } from "../language/vocabulary.ts";
+import type { Device } from "../model/home.ts";
 import type { AskStep, Step } from "../model/step.ts";
 import { given } from "../source/given.ts";
 import { readCalls, readNudges, readSets, readToggles } from "./orders.ts";
@@ -10,6 +11,7 @@ import type { StepDefinition, StepsDefinition } from "./definition/steps.ts";
 import { type SlotScope, speakableIn } from "./scope.ts";
 import { readConditions } from "./states.ts";
 import { readTarget, slotName } from "./step-values.ts";
+import { checkWritten } from "./written.ts";
 
 type Written<Key extends string> = Cursor<Extract<StepDefinition, Readonly<Record<Key, unknown>>>>;
 
@@ -145,11 +147,23 @@ function readAsk(cursor: Written<"ask">, scope: SlotScope): AskStep {
   return { step: "ask", text, answers, within, silence, at: cursor.at };
 }
 
+/** A value that is asked about has to be one that the device can have. */
+function checkAsked(
+  cursor: Cursor<Extract<StepDefinition, { tell: unknown }>["tell"]>,
+  device: Device | undefined,
+): void {
+  const { property, is } = cursor.value;
+  if (!device || typeof property !== "string" || is === undefined) return;
+  cursor.as({ property }).key("property").refers(`property of ${device.id}`, device.properties);
+  const schema = device.properties.get(property);
+  if (schema) checkWritten(cursor.as({ is }).key("is"), schema);
+}
+
 function readTell(
   cursor: Cursor<Extract<StepDefinition, { tell: unknown }>["tell"]>,
   scope: SlotScope,
 ): Step | undefined {
-  const { form, property, state } = cursor.value;
+  const { form, property, state, is } = cursor.value;
   const written = cursor.key("target");
   const target = readTarget(written, written.value, scope);
   if (!target) return undefined;
@@ -161,6 +175,16 @@ function readTell(
     }
     const slot = typeof property === "string" ? slotName(property) : undefined;
     return { ...base, form, property: slot === undefined ? property : { slot } };
+  }
+  if (is !== undefined) {
+    if (typeof property !== "string") {
+      cursor.report("wrong-value", '"is" is the value of one property', "write a property");
+      return undefined;
+    }
+    const valued = slotName(is);
+    if (valued !== undefined) return { ...base, form, property, is: { slot: valued } };
+    checkAsked(cursor, target.refer === "device" ? scope.home.devices.get(target.id) : undefined);
+    return { ...base, form, property, is };
   }
   const slot = slotName(state ?? "");
   const word = stateWords.find((each) => each === state);

@@ -1,13 +1,19 @@
 import type { LanguagePack } from "../language/pack.ts";
-import { type VocabularyId, type WishId, vocabularyIds, wishIds } from "../language/vocabulary.ts";
+import {
+  type VocabularyEntry,
+  type VocabularyId,
+  type WishId,
+  vocabularyIds,
+  wishIds,
+} from "../language/vocabulary.ts";
 import type { Context } from "../document/context.ts";
 import { Cursor } from "../document/cursor.ts";
 import { readDocument } from "../document/document.ts";
 import { packFor } from "../language/packs.ts";
-import { patternsOf, patternsOfWish } from "./frames.ts";
+import { patternsAsking, patternsOf, patternsOfWish } from "./frames.ts";
 import { type Wish, wishIntents } from "./wishes.ts";
 import type { IntentDefinition } from "./definition/intents.ts";
-import { type OwnIntent, ownIntents } from "./own-vocabulary.ts";
+import { type AskedIntent, type OwnIntent, askedIntents, ownIntents } from "./own-vocabulary.ts";
 import { readIntent } from "./intents.ts";
 import type { Intent } from "./model.ts";
 import type { PhrasebookDefinition } from "./definition/phrasebook.ts";
@@ -27,7 +33,9 @@ export function readVocabulary(
   const isWishing = tops.some((top) => top.value.vocabulary?.with?.includes("wishes"));
   const wishes = isWishing ? wishIntents(packs, context.units) : undefined;
   const own = ownIntents(scope.home.devices.values(), isShipped(shipped), packs);
-  const known = new Set<string>(["all", ...vocabularyIds, ...wishIds, ...own.map(({ id }) => id)]);
+  const asked = askedIntents(scope.home.devices.values());
+  const made = [...own, ...asked].map(({ id }) => id);
+  const known = new Set<string>(["all", ...vocabularyIds, ...wishIds, ...made]);
   for (const top of tops) {
     for (const id of top.given("vocabulary")?.given("without")?.items() ?? []) {
       without.add(id.value);
@@ -37,7 +45,8 @@ export function readVocabulary(
   // What the phrasebook has under the id is its own.
   const written = new Set(tops.flatMap((top) => Object.keys(top.value.intents ?? {})));
   const added = own.filter(({ id }) => !written.has(id));
-  const definition = vocabularyFor(scope, { packs, shipped, wishes, own: added, without });
+  const ingredients = { packs, shipped, wishes, own: added, asked, without };
+  const definition = vocabularyFor(scope, ingredients);
   const document = readDocument({ path: "vocabulary", definition }, context.findings);
   const top = new Cursor(definition, {
     document,
@@ -64,6 +73,7 @@ interface Ingredients {
   /** Where the home takes what people say is wrong as wishes. */
   wishes: Readonly<Record<WishId, Wish>> | undefined;
   own: readonly OwnIntent[];
+  asked: readonly AskedIntent[];
   without: ReadonlySet<string>;
 }
 
@@ -73,7 +83,7 @@ interface Ingredients {
  */
 function vocabularyFor(
   { home, routines }: Scope,
-  { packs, shipped, wishes, own, without }: Ingredients,
+  { packs, shipped, wishes, own, asked, without }: Ingredients,
 ): PhrasebookDefinition {
   const properties = new Set<string>();
   const actions = new Set<string>();
@@ -105,11 +115,17 @@ function vocabularyFor(
       reply: (pack) => `{$target}: ${each.reply(pack)}.`,
     });
   }
+  for (const each of asked) {
+    add(each.id, each, {
+      patterns: (pack) => patternsAsking(pack, each.property),
+      reply: () => "",
+    });
+  }
   for (const id of vocabularyIds) {
     const intent = shipped[id];
     if (!isNeeded(intent)) continue;
     add(id, intent, {
-      patterns: (pack) => patternsOf(pack, pack.vocabulary[id], intent.framed),
+      patterns: (pack) => patternsOf(pack, entryOf(pack, id, intent), intent.framed),
       reply: (pack) => pack.vocabulary[id].reply,
     });
   }
@@ -122,6 +138,20 @@ function vocabularyFor(
     });
   }
   return { intents: made };
+}
+
+/** What is peculiar to an intent in a language, with that of intents that it is said like. */
+function entryOf(
+  { vocabulary }: LanguagePack,
+  id: VocabularyId,
+  { saidLike = [] }: VocabularyIntent,
+): VocabularyEntry {
+  const entries = [id, ...saidLike].map((each) => vocabulary[each]);
+  const all = (key: "patterns" | "states" | "deeds"): string[] => [
+    ...new Set(entries.flatMap((entry) => entry[key] ?? [])),
+  ];
+  const { reply } = vocabulary[id];
+  return { patterns: all("patterns"), states: all("states"), deeds: all("deeds"), reply };
 }
 
 /** How an intent is said and answered in a language. */

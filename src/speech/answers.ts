@@ -34,7 +34,7 @@ export function answerQuestion(speech: Speech, question: Question): string {
   }
 
   const isSo = (device: Device): boolean => {
-    const test = question.tests.find(({ property }) => device.properties.has(property));
+    const test = testOf(device, question.tests);
     return test !== undefined && holds(test.condition, valueOf(device, test.property));
   };
   const those = devices.filter(isSo);
@@ -52,12 +52,19 @@ export function answerQuestion(speech: Speech, question: Question): string {
   const name = list(told.map(nameOf));
   // "Did I lock it" is answered by what it is, and not by the verb.
   const isVerb = Object.values(pack.doing).some((words) => words.includes(state));
-  const now = isYes && !isVerb ? state : actualState(speech, told, question.tests, valueOf);
+  const isImplied = told.some((device) => testOf(device, question.tests)?.implied);
+  const now =
+    isYes && !isVerb && !isImplied ? state : actualState(speech, told, question.tests, valueOf);
   return formatReply(isYes ? pack.answers.yes : pack.answers.no, language, { name, state: now });
 }
 
 function notIn(devices: readonly Device[], those: readonly Device[]): Device[] {
   return devices.filter((device) => !those.includes(device));
+}
+
+/** What tells whether a device is so: the first test of a property that it has. */
+function testOf(device: Device, tests: readonly StateTest[]): StateTest | undefined {
+  return tests.find(({ property }) => device.properties.has(property));
 }
 
 /** What they are instead, if it is the same for all. */
@@ -68,7 +75,7 @@ function actualState(
   valueOf: (device: Device, property: string) => Value,
 ): string {
   const values = devices.flatMap((device) => {
-    const test = tests.find(({ property }) => device.properties.has(property));
+    const test = testOf(device, tests);
     if (!test) return [];
     return [printValue(speech, device, test.property, valueOf(device, test.property))];
   });

@@ -48,7 +48,7 @@ function askedIn(
   intent: Intent,
   tell: TellStep,
 ): { slots: Slots; said: Pattern | undefined }[] {
-  const asked = tell.form === "value" ? tell.property : tell.state;
+  const asked = tell.form === "value" ? tell.property : "is" in tell ? tell.is : tell.state;
   if (typeof asked === "string" || !("slot" in asked)) return [{ slots: {}, said: undefined }];
   const filled = (value: string, said: readonly Pattern[]) => ({
     slots: { [asked.slot]: { value, words: "" } },
@@ -57,7 +57,7 @@ function askedIn(
   const slot = intent.slots.get(asked.slot);
   // Verbs ask what words ask as well.
   if (slot?.fills !== "value" || slot.alike === "state verb") return [];
-  if (tell.form !== "value") {
+  if ("state" in tell) {
     const { states } = packOf(book, language);
     return stateWords.map((word) => filled(word, states[word].slice(0, 1).map(phrase)));
   }

@@ -34,6 +34,8 @@ export type StepDefinition =
         property?: string | string[] | undefined;
         /** The word for a state that is asked about. */
         state?: string | undefined;
+        /** The value of the property that is asked about. */
+        is?: string | undefined;
         /** The value, whether it is so, which are so, or whether any is. */
         form: "value" | "whether" | "which" | "any";
       };

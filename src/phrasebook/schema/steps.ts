@@ -72,6 +72,7 @@ const stepSchema: z.ZodMiniType<StepDefinition, StepDefinition> = z.union(
         target: text,
         property: z.optional(z.union([text, z.array(text)])),
         state: z.optional(text),
+        is: z.optional(text),
         form: z.enum(["value", "whether", "which", "any"]),
       }),
     }),
