@@ -5,8 +5,8 @@ import { readPhrasebook } from "../src/index.ts";
 import type { Book, Effect, Heard } from "../src/index.ts";
 
 /*
- * What people say in six languages: in `everyday` put together from lists (see scripts/everyday.js), in `at-work`,
- * `at-home` and `at-guests` written down as people talk in the middle of something else.
+ * What people say in six languages: in `everyday` put together from lists (see scripts/everyday.js), in the
+ * others written down as people talk in the middle of something else.
  */
 
 const read = (name: string): string => readFileSync(join(import.meta.dirname, name), "utf8");
@@ -17,6 +17,10 @@ const books = {
   "at-work": homeIn("at-work"),
   "at-home": homeIn("at-home"),
   "at-guests": homeIn("at-guests"),
+  "at-boathouse": homeIn("at-boathouse"),
+  "at-terrace": homeIn("at-terrace"),
+  "at-cottage": homeIn("at-cottage"),
+  "at-flat": homeIn("at-flat"),
 };
 
 interface Phrase {
@@ -82,6 +86,15 @@ describe.each([
     ["at-work", "tsv"],
     ["at-home", "tsv"],
     ["at-guests", "tsv"],
+    ["at-boathouse", "tsv"],
+    ["at-boathouse", "broad.tsv"],
+    ["at-terrace", "tsv"],
+    ["at-terrace", "busy.tsv"],
+    ["at-terrace", "never.tsv"],
+    ["at-terrace", "asked.tsv"],
+    ["at-cottage", "tsv"],
+    ["at-cottage", "never.tsv"],
+    ["at-flat", "tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];
