@@ -5,6 +5,7 @@ export default defineConfig({
     // Its package names a module for bundlers alone.
     server: { deps: { inline: ["rrule"] } },
     include: ["src/**/*.test.ts", "test/**/*.test.ts", "packages/*/test/**/*.test.ts"],
+    setupFiles: ["test/support/seed.ts"],
     testTimeout: 60_000,
     hookTimeout: 120_000,
   },

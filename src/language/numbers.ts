@@ -37,10 +37,41 @@ export function numberReader(pack: LanguagePack): NumberReader {
   return reader;
 }
 
+/** How the numbers of a language are spelled, as trees of words. */
+interface Spelled {
+  cardinals: Node;
+  fractions: Node;
+}
+
+const spelled = new WeakMap<LanguagePack, Spelled>();
+
+function spelledIn(pack: LanguagePack): Spelled {
+  let trees = spelled.get(pack);
+  if (!trees) {
+    trees = { cardinals: cardinalTree(pack), fractions: fractionTree(pack) };
+    spelled.set(pack, trees);
+  }
+  return trees;
+}
+
+/** Every word that is a number or a part of one: "twenty", "half". */
+export function numberWords(pack: LanguagePack): Set<string> {
+  const words = new Set<string>();
+  const gather = ({ next }: Node): void => {
+    for (const [word, node] of next) {
+      words.add(word);
+      gather(node);
+    }
+  };
+  const { cardinals, fractions } = spelledIn(pack);
+  gather(cardinals);
+  gather(fractions);
+  return words;
+}
+
 function createNumberReader(pack: LanguagePack): NumberReader {
   const data = pack.numbers;
-  const cardinals = cardinalTree(pack);
-  const fractions = fractionTree(pack);
+  const { cardinals, fractions } = spelledIn(pack);
   const minus = new Set(["-", ...data.minus]);
   const point = new Set(data.point);
   const joiners = new Set(data.fractionJoiners);

@@ -2,7 +2,7 @@ import { withoutAcute } from "../language/accents.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import type { Word } from "../language/words.ts";
 import { unheardOf } from "./lexicon.ts";
-import { type Verbs, timesOf } from "./respelled.ts";
+import { type Verbs, countedIn } from "./respelled.ts";
 
 /** Shortest verb that a pronoun is written onto. */
 const shortest = 2;
@@ -22,7 +22,7 @@ export function spokenApart(
   if (!words.some(isLong)) return words;
   const number = lexicon.find;
   const isKnown = (word: string): boolean =>
-    number(word) !== unheardOf || timesOf(pack).words.has(word);
+    number(word) !== unheardOf || countedIn(pack).words.has(word);
   return words.flatMap((word) => {
     if (!isLong(word) || isKnown(word.text)) return word;
     return (

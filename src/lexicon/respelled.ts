@@ -1,6 +1,6 @@
 import { plainForms, withoutAccents } from "../language/accents.ts";
 import { monthNames, weekdayNames } from "../language/calendar.ts";
-import { numberReader } from "../language/numbers.ts";
+import { numberReader, numberWords } from "../language/numbers.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { type Word, splitWords } from "../language/words.ts";
 import { type Lexicon, unheardOf } from "./lexicon.ts";
@@ -20,7 +20,7 @@ export function respelled(
   const number = lexicon.find;
   const spelling = ({ text }: Word): string | undefined => {
     if (number(text) !== unheardOf) return undefined;
-    const known = lexicon.accented(text) ?? timesOf(pack).accented.get(text);
+    const known = lexicon.accented(text) ?? countedIn(pack).accented.get(text);
     if (known !== undefined) return known;
     // "Apagué" is what somebody did, and "apague" a command.
     const plain = withoutAccents(text);
@@ -35,17 +35,19 @@ export function respelled(
   return all.every((word, at) => word === words[at]) ? words : all;
 }
 
-/** Words for times, and those that have accents by their plain forms. */
-interface TimesOf {
+/** What a language has words for that are in no pattern. */
+interface Counted {
+  /** Words for times and numbers: "aprile" is not "apri" and "le", nor "halbes" "halbe" and "s". */
   words: ReadonlySet<string>;
+  /** Those for times that have accents, by their plain forms. */
   accented: ReadonlyMap<string, string>;
 }
 
-/** Words for times, by language: "aprile" is not "apri" and "le". */
-const timeWords = new WeakMap<LanguagePack, TimesOf>();
+const counted = new WeakMap<LanguagePack, Counted>();
 
-export function timesOf(pack: LanguagePack): TimesOf {
-  let known = timeWords.get(pack);
+/** The words for times and numbers. */
+export function countedIn(pack: LanguagePack): Counted {
+  let known = counted.get(pack);
   if (!known) {
     const { language } = pack;
     const said = [...textsIn(pack.times), ...monthNames(language), ...weekdayNames(language)];
@@ -55,7 +57,11 @@ export function timesOf(pack: LanguagePack): TimesOf {
     const accented = words.flatMap((word) =>
       plainForms(word).map((plain) => [plain, word] as const),
     );
-    timeWords.set(pack, (known = { words: new Set(words), accented: new Map(accented) }));
+    known = {
+      words: new Set([...words, ...numberWords(pack)]),
+      accented: new Map(accented),
+    };
+    counted.set(pack, known);
   }
   return known;
 }
