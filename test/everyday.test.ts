@@ -21,6 +21,7 @@ const books = {
   "at-terrace": homeIn("at-terrace"),
   "at-cottage": homeIn("at-cottage"),
   "at-flat": homeIn("at-flat"),
+  "at-farm": homeIn("at-farm"),
 };
 
 interface Phrase {
@@ -95,6 +96,8 @@ describe.each([
     ["at-cottage", "tsv"],
     ["at-cottage", "never.tsv"],
     ["at-flat", "tsv"],
+    ["at-farm", "tsv"],
+    ["at-farm", "never.tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

@@ -26,6 +26,7 @@ import { compose } from "./compose/compose.ts";
 import type { Command, Composition } from "./compose/parting.ts";
 import { inserted } from "./compose/inserted.ts";
 import { isClear, repaired } from "./compose/repaired.ts";
+import { pick } from "./compose/stretch.ts";
 import { type Concluding, conclude } from "./compose/conclude.ts";
 import { type HearContext, readContext } from "./context.ts";
 import { type Why, explain } from "./explain/why.ts";
@@ -157,6 +158,9 @@ function composed(
   const composedOf = (words: Utterance): Composition => compose(book, engine, words, speaker);
   const composition = composedOf(said);
   if (isClear(composition)) return { utterance: said, composition };
+  const end = engine.orNot(said);
+  const asked = end === undefined ? undefined : composedOf(pick(said, { from: 0, end }, []));
+  if (asked && isClear(asked) && isAsked(asked)) return { utterance: said, composition: asked };
   const utterance = engine.restate(said);
   if (utterance !== said) {
     const other = composedOf(utterance);
@@ -164,6 +168,13 @@ function composed(
   }
   const mended = repaired(engine, said, composedOf) ?? inserted(engine, said, composedOf);
   return { utterance: said, composition: mended ?? composition };
+}
+
+/** Whether nothing but questions is said. */
+function isAsked({ commands }: Composition): boolean {
+  return commands.every(({ understood }) => {
+    return clearReading(understood)?.meaning.result === "tell";
+  });
 }
 
 /** What functions that compute steps are given, beside slots. */

@@ -64,7 +64,10 @@ export const dutch: LanguagePack = {
     point: ["komma"],
     decimalSign: ",",
     fractions: [
-      { value: 0.5, said: ["half", "halve", "een half", "de helft", "helft", "halverwege"] },
+      {
+        value: 0.5,
+        said: ["half", "halve", "een half", "een halve", "de helft", "helft", "halverwege"],
+      },
       { value: 0.25, said: ["kwart", "een kwart"] },
       { value: 0.75, said: ["driekwart", "drie kwart"] },
       { value: 1.5, said: ["anderhalf", "anderhalve"] },
@@ -132,7 +135,8 @@ export const dutch: LanguagePack = {
       in: ["(over | na) $duration", "$duration later"],
       at: ["(om | vanaf | van) $time [$date]", "$date om $time"],
       for: [
-        "voor [de komende | nog] $duration",
+        "[voor] [de (komende | volgende) | het (komende | volgende) | nog] $duration",
+        "[voor] (het | de) (komende | volgende | eerstvolgende) $unit",
         "[nog] $duration (lang | langer)",
         "gedurende $duration",
         "[nog] $duration",
@@ -178,6 +182,16 @@ export const dutch: LanguagePack = {
   },
   sounds: dutchSounds,
   small: ["de", "het", "een", "mijn", "onze", "ons"],
+  diminutives: [
+    ["etjes", ""],
+    ["etje", ""],
+    ["pje", ""],
+    ["tjes", ""],
+    ["tje", ""],
+    ["jes", ""],
+    ["je", ""],
+  ],
+  requests: { endings: [""], after: ["je", "jij", "u"] },
   courtesies: {
     opening: [
       "(als | zodra | wanneer) je (kunt | kan | tijd hebt | even tijd hebt)",
@@ -194,7 +208,7 @@ export const dutch: LanguagePack = {
   },
   targets: {
     all: ["alle", "elke", "iedere"],
-    both: ["beide"],
+    both: ["beide", "allebei", "allebei de", "alle twee"],
     everything: [
       "alles",
       "alle apparaten",
@@ -249,7 +263,7 @@ export const dutch: LanguagePack = {
     oscillate: ["zwenken"],
     target: ["doeltemperatuur", "instelling"],
     temperature: ["temperatuur"],
-    humidity: ["luchtvochtigheid", "vochtigheid"],
+    humidity: ["luchtvochtigheid", "vochtigheid", "vochtigheidsgraad", "luchtvochtigheidsgraad"],
     mode: ["modus", "stand"],
     preset: ["voorinstelling"],
     position: ["positie"],
@@ -492,7 +506,10 @@ export const dutch: LanguagePack = {
     "hallo hoi goedemorgen goedenavond goedemiddag ik mijn mij me we wij je hij zij ze het is zijn ben er".split(
       " ",
     ),
-  reasons: ["omdat", "want", "zodat", "aangezien"],
+  speakers: { words: ["ik", "we", "wij"] },
+  orNot: ["of niet", "of hoe zit dat"],
+  therefore: ["dus", "daarom"],
+  reasons: ["omdat", "want", "zodat", "aangezien", "voor"],
   adjectives: {
     co2: ["(muf | benauwd)"],
     brightness: ["(fel | helder | licht)"],
@@ -695,6 +712,8 @@ export const dutch: LanguagePack = {
         "(start) $target (met | op | in) [het] [programma] $program",
         "(start) [het] [programma] $program [programma] (op | van | bij) $target",
         "(laat) $target (met | op) $program draaien",
+        "(maak | zet | geef | tap) [me | mij | ons] [een | nog een] [kopje] $program [(met | in | uit) $target]",
+        "[nog] (een) [kopje] $program [(met | in | uit) $target]",
       ],
       reply: "{$target} start met {$program}.",
     },

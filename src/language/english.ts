@@ -140,7 +140,12 @@ export const english: LanguagePack = {
     when: {
       in: ["(in | after) $duration", "$duration from now"],
       at: ["(at | from) $time [$date]", "[at] $date at $time"],
-      for: ["for [the next | another] $duration [more | longer]"],
+      for: [
+        "for [the next | another] $duration [more | longer]",
+        "[for] another $duration",
+        "(for | over) (the | this) (next | coming) $unit",
+        "over (the | this) (next | coming) $duration",
+      ],
       until: ["(until | till) $time [$date]", "(until | till) $date [at] $time"],
     },
     sun: {
@@ -276,6 +281,9 @@ export const english: LanguagePack = {
     "hello hi hiya good morning evening afternoon i i'm i've i'll i'd my me we we're we've we'll us you you're he he's she she's they they're it it's that's there's is are am 's 're have got".split(
       " ",
     ),
+  speakers: { words: "i i'm i've i'll i'd we we're we've we'll we'd".split(" ") },
+  orNot: ["or not", "or what"],
+  therefore: ["so", "and so", "therefore"],
   reasons: ["because", "since", "as", "cause", "so that", "for"],
   adjectives: {
     co2: ["stuffy"],
@@ -398,7 +406,7 @@ export const english: LanguagePack = {
     oscillate: ["oscillation"],
     target: ["target", "target temperature", "set temperature"],
     temperature: ["temperature"],
-    humidity: ["humidity"],
+    humidity: ["humidity", "humidity level", "relative humidity"],
     mode: ["mode"],
     preset: ["preset"],
     position: ["position"],
@@ -1222,6 +1230,10 @@ export const english: LanguagePack = {
         say("start | run | begin", "[up] $target [up]"),
         say("get | set | send", "$target (going | started | running | off | out | round | around)"),
         say("send out | send off", "$target"),
+        say(
+          "send | get | set",
+          "$target [off | out] to (clean | vacuum | hoover | sweep | mop | work)",
+        ),
         "$target start",
         say("start | begin", "(cleaning | vacuuming | sweeping) with $target"),
       ],
@@ -1270,7 +1282,9 @@ export const english: LanguagePack = {
         say("run | start", "$target (on | with | in) $program [program | programme | cycle]"),
         say("run | start", "[the] $program (program | programme | cycle) (on | of | in) $target"),
         say("run | start | do", "[the] $program (program | programme | cycle | wash)"),
-        say("put | get", "[the] $program (program | programme | cycle | wash) on"),
+        say("put | get", "[(the | a)] $program (program | programme | cycle | wash) on"),
+        "(make | brew | prepare | fix | get | pour) [me | us] [a | an | another | one] [cup of] $program [(with | from | on | in | using) $target]",
+        "(a | an | another | one) [cup of] $program [(with | from | on | in | using) $target]",
       ],
       reply: "{$target} started on {$program}.",
     },

@@ -136,7 +136,8 @@ export const french: LanguagePack = {
       at: ["(à | dès | à partir de) $time [$date]", "$date à $time"],
       for: [
         "[encore] $duration",
-        "pendant [encore | les prochaines] $duration",
+        "pendant [encore | les prochaines | la prochaine] $duration",
+        "(pendant | pour | durant) (la prochaine | la première) $unit",
         "[pour] $duration de plus",
         "pour [encore] $duration",
         "durant $duration",
@@ -195,6 +196,7 @@ export const french: LanguagePack = {
   },
   sounds: frenchSounds,
   small: ["le", "la", "les", "l", "un", "une", "mon", "ma", "mes", "notre", "nos"],
+  requests: { endings: ["s", ""], before: ["tu", "me", "m", "nous"] },
   courtesies: {
     opening: [
       "(quand | dès que | si) tu (peux | as (le temps | un moment | une minute)) | à l'occasion",
@@ -269,7 +271,7 @@ export const french: LanguagePack = {
     oscillate: ["oscillation"],
     target: ["consigne", "température de consigne"],
     temperature: ["température"],
-    humidity: ["humidité"],
+    humidity: ["humidité", "taux d'humidité", "niveau d'humidité"],
     mode: ["mode"],
     preset: ["préréglage"],
     position: ["position"],
@@ -495,7 +497,7 @@ export const french: LanguagePack = {
     ],
   },
   hedges: [
-    ..."plaisante rigole blague soleil crépuscule aube ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(
+    ..."plaisante rigole blague coucher lever crépuscule aube ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(
       " ",
     ),
     ..."si quand lorsque dès avant après pendant tant jusque comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
@@ -510,7 +512,10 @@ export const french: LanguagePack = {
     "bonjour bonsoir salut coucou dort dorment commence commencent arrive arrivent part je j me mon ma mes on nous il elle c est sont suis ai reste restent".split(
       " ",
     ),
-  reasons: ["parce que", "parce qu'", "car", "puisque", "vu que"],
+  speakers: { words: ["je", "j", "on", "nous"] },
+  orNot: ["ou pas", "ou non"],
+  therefore: ["donc", "alors", "du coup"],
+  reasons: ["parce que", "parce qu'", "car", "puisque", "vu que", "pour"],
   adjectives: {
     co2: ["(étouffant | confiné)"],
     brightness: ["(clair | claire | lumineux | lumineuse | forte)"],
@@ -677,6 +682,8 @@ export const french: LanguagePack = {
       patterns: [
         "(démarre | lance | lancer | démarrer | fais tourner) $target (en | avec | sur) [le] [programme | mode] $program",
         "(démarre | lance | lancer | démarrer) [le] [programme] $program (sur | de | du | pour | au) $target",
+        "(fais | faites | faire | prépare | préparez | préparer | sers) [moi | nous] [un | une | encore un | encore une] [tasse de] $program [(avec | dans | à) $target]",
+        "[encore] (un | une) $program [(avec | dans | à) $target]",
       ],
       reply: "{$target} démarre : {$program}.",
     },
@@ -1166,6 +1173,7 @@ export const french: LanguagePack = {
         "(mets | mettez | mettre | remets | remettre) $target en (marche | route)",
         "(démarre | démarrez | démarrer | lance | lancez | lancer | envoie | fais partir | fais sortir | sors) $target",
         `${start} $target`,
+        "(envoie | envoyez | envoyer | mets | lance) $target (nettoyer | aspirer | faire le ménage | au travail)",
         "$target (démarre | marche)",
         "(mets | mettez | mettre | remets | remettre) en (marche | route) $target",
       ],

@@ -179,7 +179,9 @@ export const german: LanguagePack = {
       in: ["(in | nach) $duration", "$duration später"],
       at: ["(um | ab | von) $time [$date]", "$date (um | ab) $time"],
       for: [
-        "für [die nächsten | die nächste | weitere] $duration",
+        "[für] [die (nächsten | nächste | kommenden | kommende) | den (nächsten | kommenden) | weitere] $duration",
+        "(für | während) (die | den | der) (nächste | nächsten | kommende | kommenden) $unit",
+        "(die | den) (nächste | nächsten | kommende | kommenden) $unit",
         "$duration (lang | länger)",
         "[weitere] $duration",
       ],
@@ -258,6 +260,12 @@ export const german: LanguagePack = {
   },
   sounds: germanSounds,
   small: ["der", "die", "das", "den", "dem", "des", "mein", "meine", "meinen", "unser", "unsere"],
+  diminutives: [
+    ["chen", "e"],
+    ["chen", ""],
+    ["lein", ""],
+  ],
+  requests: { endings: ["st", "t"], after: ["du"] },
   courtesies: {
     opening: [
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst | einen Moment hast)",
@@ -277,7 +285,7 @@ export const german: LanguagePack = {
   },
   targets: {
     all: ["alle", "sämtliche", "jede", "jeden", "jedes"],
-    both: ["beide", "die beiden"],
+    both: ["beide", "die beiden", "alle beide", "alle zwei"],
     everything: [
       "alles",
       "alle geräte",
@@ -601,7 +609,10 @@ export const german: LanguagePack = {
   ],
   clauses:
     "hallo guten ich mir mich mein meine wir uns du er sie es ihr ist sind bin seid hab".split(" "),
-  reasons: ["weil", "denn", "da", "damit"],
+  speakers: { words: ["ich", "wir"] },
+  orNot: ["oder nicht", "oder was"],
+  therefore: ["also", "deshalb", "daher", "darum"],
+  reasons: ["weil", "denn", "da", "damit", "für"],
   adjectives: {
     co2: ["stickig"],
     brightness: ["hell"],
@@ -858,6 +869,8 @@ export const german: LanguagePack = {
         "(starte | start) [das] [Programm] $program [Programm] (am | im | in | auf | bei | beim | an) $target",
         "$target [mit | im | in | auf] [Programm] $program [Programm] (starten | anwerfen | laufen lassen)",
         "(lass | lasse) $target [mit | im | in] [Programm] $program [Programm] laufen",
+        "(mach | mache | koch | koche | brüh | brühe | bereite | gib) [mir | uns] [einen | eine | ein | noch einen | noch eine] [Tasse] $program [(mit | in | aus) $target] [zu]",
+        "[noch] (einen | eine | ein) [Tasse] $program [(mit | in | aus) $target] [machen | kochen | brühen]",
       ],
       reply: "{$target} startet mit {$program}.",
     },
@@ -997,7 +1010,7 @@ export const german: LanguagePack = {
     "temperature-to": {
       patterns: [
         "(heiz | heize | kühl | kühle) $target auf $degrees [auf | hoch | runter | ab]",
-        "$target auf $degrees (heizen | aufheizen | hochdrehen | runterdrehen | kühlen)",
+        "[im | in] $target auf $degrees (heizen | aufheizen | hochdrehen | runterdrehen | kühlen)",
         "(stell | stelle | dreh | drehe | setz | setze | mach | mache | bring) [die] Temperatur [von | vom | im | in | am | für | bei] $target [hoch | runter] auf $degrees",
         "[die] Temperatur [von | vom | im | in | am | für | bei] $target auf $degrees [stellen | setzen]",
         "$target Temperatur [auf] $degrees",
@@ -1352,7 +1365,7 @@ export const german: LanguagePack = {
         "$target (starten | loslegen | laufen lassen | losschicken)",
         "(starte | start) $target",
         "$target (start | starten | loslegen | los)",
-        "(schicke | schick) $target los",
+        "(schicke | schick) $target (los | raus | [zum] (saugen | putzen | wischen | reinigen))",
       ],
       reply: "{$target} gestartet.",
     },
@@ -1448,12 +1461,11 @@ export const german: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "(ist | sind) $target [noch | gerade | alle | schon] $state [gerade]",
+        "(ist | sind | steht | stehen) $target [noch | gerade | alle | schon] $state [gerade]",
         "(habe | hab | haben) (ich | wir) $target [noch] $state",
         "(habe | hab) ich $target [noch] $state (gelassen | vergessen)",
         "(hat | haben) [jemand | wer | irgendwer] $target $state",
         "(schau | guck | sag mir | prüf) [mal] ob $target [noch] $state (ist | sind)",
-        "(ist | sind) $target $state oder nicht",
         "(prüfe | prüf | schau) ob $target $state (ist | sind)",
         "(gibt es | ist | war) [da] $state (in | im | auf | am | bei) $target",
         "(ist | sind) $target $state oder (zu | auf | offen | geschlossen | an | aus | abgeschlossen)",

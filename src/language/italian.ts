@@ -121,7 +121,8 @@ export const italian: LanguagePack = {
       ],
       for: [
         "[altri | altre | un altro | un'altra | ancora] $duration",
-        "per [i prossimi | altri | altre | un altro | un'altra | ancora] $duration",
+        "(per | nella) (la prossima | il prossimo | prossima) $unit",
+        "per [i prossimi | le prossime | la prossima | altri | altre | un altro | un'altra | ancora] $duration",
         "per la durata di $duration",
       ],
       until: [
@@ -206,6 +207,14 @@ export const italian: LanguagePack = {
   },
   sounds: italianSounds,
   small: ["il", "lo", "la", "i", "gli", "le", "l", "un", "uno", "una", "mio", "mia", "miei", "mie"],
+  diminutives: [
+    ["ini", "i"],
+    ["ine", "e"],
+    ["ino", "o"],
+    ["ina", "a"],
+    ["etto", "o"],
+    ["etta", "a"],
+  ],
   courtesies: {
     opening: [
       "(quando | appena | se) (puoi | hai (un momento | un minuto | tempo))",
@@ -295,7 +304,7 @@ export const italian: LanguagePack = {
     oscillate: ["oscillazione"],
     target: ["temperatura impostata", "impostazione"],
     temperature: ["temperatura"],
-    humidity: ["umidità"],
+    humidity: ["umidità", "tasso di umidità", "livello di umidità"],
     mode: ["modalità"],
     preset: ["preimpostazione"],
     position: ["posizione"],
@@ -516,6 +525,7 @@ export const italian: LanguagePack = {
     "(comincia | inizia | ricomincia | sta) [a | per] (piovere | nevicare | fare | farsi | grandinare | tirare)",
     "non (ti | vi | lo | la | li | si | mi) (sento | sente | capisco | vedo | vede | senti)",
     "(l'ho | l'abbiamo | li ho | le ho) (lasciato | lasciata | lasciati | lasciate | dimenticato | dimenticata) [acceso | accesa | aperto | aperta]",
+    "non (ci | mi) (vedo | sento | si vede) [niente | nulla | più | bene]",
     "non (vedo | vediamo | si vede | sento | sentiamo | si sente) (niente | nulla | bene | più niente)",
     "non (riesco | riusciamo) a (dormire | leggere | vedere | lavorare | sentire)",
     "(ho | abbiamo | mi sono) dimenticato",
@@ -540,7 +550,13 @@ export const italian: LanguagePack = {
     "buongiorno buonasera ciao io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto fa va piove resta rimane esco usciamo vado andiamo parto partiamo torno torniamo devo dobbiamo sono siamo hanno dorme dormono serve servono viene vengono arriva arrivano leggo leggiamo manca mancano".split(
       " ",
     ),
-  reasons: ["perché", "poiché", "siccome", "visto che", "dato che", "che"],
+  speakers: {
+    words: "io noi ci mi sto vado ho abbiamo esco vengo".split(" "),
+    endings: ["iamo"],
+  },
+  orNot: ["o no", "o meno"],
+  therefore: ["quindi", "perciò", "allora"],
+  reasons: ["perché", "poiché", "siccome", "visto che", "dato che", "che", "per"],
   adjectives: {
     co2: ["(viziata | pesante)"],
     brightness: ["(luminoso | luminosa | luminose | forte)"],
@@ -710,6 +726,8 @@ export const italian: LanguagePack = {
         "(avvia | avviare | fai partire | inizia) $target (con | in | su) [il] [programma | modalità] $program",
         "(avvia | avviare | fai partire | inizia) il programma $program (su | sul | sulla | di | del | della | nella) $target",
         "(avvia | avviare) [il] [programma] $program (su | sulla | della | nella) $target",
+        "(fai | fa | fammi | fare | prepara | prepari | preparare) [mi | ci] [un | uno | una | un altro | un'altra] [tazza di] $program [(con | in | nella) $target]",
+        "(un | uno | una | un altro | un'altra) $program [(con | in | nella) $target]",
       ],
       reply: "{$target} parte: {$program}.",
     },

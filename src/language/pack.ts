@@ -70,6 +70,13 @@ export interface LanguagePack {
   elisions: readonly string[];
   /** Patterns after which a verb has another form, and the usual one for each: "turn" for "turning". */
   gerunds?: { after: Said; verbs: Readonly<Record<string, string>> };
+  /** Endings of what is called small, and what the word ends in otherwise, the longest first: "lampje" is a "lamp". */
+  diminutives?: readonly (readonly [small: string, plain: string])[];
+  /**
+   * How somebody is asked to do what they are asked whether they do: what a verb takes then, and words of which
+   * one stands before it or after it: "machst du", "tu allumes", "me enciendes".
+   */
+  requests?: { endings: Said; before?: Said; after?: Said };
   /** Pronouns that are written as the end of a verb: `la` of "enciéndela". */
   enclitics?: Said;
   /**
@@ -116,8 +123,17 @@ export interface LanguagePack {
   repairs: Said;
   /** Words that make others a clause, which is no thing of the home: "I", "is". */
   clauses: Said;
+  /**
+   * Words for those who speak, which begin a clause of theirs, and what verbs end in that say so alone: "we",
+   * "usciamo". Such a clause may speak of things of the home: "we're off out by the back door".
+   */
+  speakers: { words: Said; endings?: Said };
   /** Words that begin a reason for a command: "because". */
   reasons: Said;
+  /** What may end a question whether something is so: "or not". */
+  orNot: Said;
+  /** Words that begin a command after the reason for it: "so". */
+  therefore: Said;
   /** Patterns of politeness that may open or close any phrase. */
   courtesies: { opening: readonly string[]; closing: readonly string[] };
   /** How words sound by their letters; what may be misheard is told more roughly without it. */
@@ -156,6 +172,9 @@ export const packKeys = [
   "stays",
   "repairs",
   "clauses",
+  "speakers",
+  "therefore",
+  "orNot",
   "reasons",
   "courtesies",
   "replies",

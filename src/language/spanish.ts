@@ -118,7 +118,8 @@ export const spanish: LanguagePack = {
       for: [
         "[otro | otros | otra | otras] $duration",
         "$duration más",
-        "durante [los próximos | otros | otras] $duration",
+        "durante [los próximos | las próximas | la próxima | otros | otras] $duration",
+        "[durante | por] (la próxima | el próximo) $unit",
         "por $duration",
       ],
       until: ["hasta [el] $time [$date]", "hasta $date [a | a las | a la] $time"],
@@ -198,6 +199,19 @@ export const spanish: LanguagePack = {
   },
   sounds: spanishSounds,
   small: ["el", "la", "los", "las", "un", "una", "mi", "mis", "nuestro", "nuestra"],
+  diminutives: [
+    ["citos", ""],
+    ["citas", ""],
+    ["cito", "e"],
+    ["cita", "e"],
+    ["cito", ""],
+    ["itos", "os"],
+    ["itas", "as"],
+    ["ito", "o"],
+    ["ita", "a"],
+    ["ito", ""],
+  ],
+  requests: { endings: ["s", "es"], before: ["me", "nos"] },
   courtesies: {
     opening: [
       "(cuando | en cuanto | si) (puedas | puedes | tengas (un momento | un minuto | tiempo))",
@@ -272,7 +286,7 @@ export const spanish: LanguagePack = {
     oscillate: ["oscilación"],
     target: ["temperatura deseada", "consigna"],
     temperature: ["temperatura"],
-    humidity: ["humedad"],
+    humidity: ["humedad", "nivel de humedad"],
     mode: ["modo"],
     preset: ["preajuste"],
     position: ["posición"],
@@ -369,9 +383,9 @@ export const spanish: LanguagePack = {
     finished: ["terminado", "acabado", "lista", "listo"],
   },
   doing: {
-    closed: [],
-    locked: [],
-    on: ["alumbra", "alumbran"],
+    closed: ["cerré", "cerramos"],
+    locked: ["cerré con llave", "cerramos con llave"],
+    on: ["alumbra", "alumbran", "encendí", "encendimos"],
     docked: [],
     moving: ["se mueve"],
     running: ["funciona", "funcionan"],
@@ -515,7 +529,13 @@ export const spanish: LanguagePack = {
     "hola buenos buenas yo mi me tengo tenemos nos está están es son soy estoy hay se él ella hace va sigue siguen queda salgo salimos voy vamos vuelvo volvemos debo he hemos han tiene tienen llueve duerme duermen estamos necesito necesitamos llego llegamos viene vienen acabo falta faltan".split(
       " ",
     ),
-  reasons: ["porque", "ya que", "que", "pues"],
+  speakers: {
+    words: "yo nosotros nos me estoy voy he hemos tengo vengo salgo".split(" "),
+    endings: ["amos", "emos", "imos"],
+  },
+  orNot: ["o no", "o qué"],
+  therefore: ["así que", "entonces", "conque"],
+  reasons: ["porque", "ya que", "que", "pues", "para"],
   adjectives: {
     co2: ["(cargado | viciado)"],
     brightness: ["(brillante | brillantes | fuerte)"],
@@ -682,6 +702,8 @@ export const spanish: LanguagePack = {
       patterns: [
         "(inicia | arranca | empieza | pon en marcha | poner en marcha | iniciar) $target (con | en) [el] [programa | modo] $program",
         "(inicia | arranca | empieza | iniciar) [el] [programa] $program (en | de | del) $target",
+        "(haz | hazme | haga | hacer | prepara | prepare | preparar | pon | ponme | ponga) [me | nos] [un | una | otro | otra] [taza de] $program [(con | en) $target]",
+        "(un | una | otro | otra) $program [(con | en) $target]",
       ],
       reply: "{$target} empieza: {$program}.",
     },
@@ -1062,7 +1084,7 @@ export const spanish: LanguagePack = {
         "canción siguiente",
         "(siguiente | próxima) (canción | pista | tema) [en | de | del] $target",
         "(pasa | pase | pasar) a la (siguiente | próxima) (canción | pista) [en | de | del] $target",
-        "(salta | saltar) esta canción [en | de | del] $target",
+        "(salta | saltar | pasa | pasar) (esta | la) canción [en | de | del] $target", "(salta | saltar | pasa | pasar) esta canción",
         "(pon | poner) la (siguiente | próxima) (canción | pista) [en | de | del] $target",
         "canción siguiente [en | de | del] $target",
         "[la] [pista | canción] siguiente (en | de | del) $target",
@@ -1091,7 +1113,7 @@ export const spanish: LanguagePack = {
     },
     quieter: {
       states: [
-        "[$amount] (más (bajo | baja | bajito | flojo | suave) | menos (alto | alta | fuerte))",
+        "[$amount] (más (bajo | baja | flojo | floja | suave) | menos (alto | alta | fuerte))",
       ],
       patterns: [`${set} $target [${by}] más (bajo | suave)`],
       reply: "{$target}: más bajo.",
@@ -1141,7 +1163,7 @@ export const spanish: LanguagePack = {
       patterns: [
         "(inicia | inicie | iniciar | arranca | arrancar | empieza | lanza | pon en marcha | poner en marcha) $target",
         "(pon | poner) $target a (limpiar | funcionar | barrer)",
-        "(manda | envía) $target a (limpiar | trabajar | pasear)",
+        "(manda | mandar | envía | enviar) $target a (limpiar | aspirar | barrer | fregar | trabajar | pasear)",
         "(saca | sacar) [a] $target",
         `${start} $target`,
         `${set} $target (en marcha | a funcionar)`,
@@ -1259,7 +1281,7 @@ export const spanish: LanguagePack = {
     },
     "ask-whether-does": {
       patterns: [
-        "$state [todavía | aún] $target",
+        "$state [todavía | aún] $target [con llave]",
         "$target [todavía | aún] $state [todavía | aún]",
       ],
       reply: "",
@@ -1365,8 +1387,8 @@ export const spanish: LanguagePack = {
       },
       "too-quiet": {
         complaints: [
-          "[$amount] demasiado (bajo | baja | bajito | bajita | flojo | floja)",
-          "muy (bajo | baja | bajito | bajita | flojo)",
+          "[$amount] demasiado (bajo | baja | flojo | floja)",
+          "muy (bajo | baja | flojo | floja)",
         ],
         patterns: [
           "no (se oye | oigo | oímos | escucho) [casi | bien] [nada] [de] [$target]",

@@ -44,7 +44,7 @@ export interface TimeWords {
   date: Said;
   /** Patterns with `$date` for a part of a day; one without it is a part of tomorrow. */
   partOf: { morning: Said; afternoon: Said; night: Said };
-  /** When a command is to be done: patterns with `$duration`, `$time` and `$date`. */
+  /** When a command is to be done: patterns with `$duration`, `$unit` (one of it), `$time` and `$date`. */
   when: { in: Said; at: Said; for: Said; until: Said };
   /** Times told by the sun, and a reply to a command for then, with `$when` and `$reply`. */
   sun?: { reply: string } & Readonly<Record<(typeof spokenSunEvents)[number], SunWords>>;

@@ -2,7 +2,8 @@ import { withoutAcute } from "../language/accents.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import type { Word } from "../language/words.ts";
 import { unheardOf } from "./lexicon.ts";
-import { type Verbs, countedIn } from "./respelled.ts";
+import { countedIn } from "./respelled.ts";
+import type { Verbs } from "./verb-forms.ts";
 
 /** Shortest verb that a pronoun is written onto. */
 const shortest = 2;
@@ -28,9 +29,15 @@ export function spokenApart(
     return (
       parted(word, enclitics, (verb) => isVerb(number(verb))) ??
       parted(word, endings, isKnown) ??
+      // An apostrophe parts off what stands after it, whatever is before: "the phone's ringing".
+      parted(word, endings.filter(isApostrophed), () => true) ??
       word
     );
   });
+}
+
+function isApostrophed(ending: string): boolean {
+  return ending.startsWith("'");
 }
 
 /** A word as another and its ending. */

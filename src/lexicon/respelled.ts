@@ -3,25 +3,29 @@ import { monthNames, weekdayNames } from "../language/calendar.ts";
 import { numberReader, numberWords } from "../language/numbers.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { type Word, splitWords } from "../language/words.ts";
-import { type Lexicon, unheardOf } from "./lexicon.ts";
+import { unheardOf } from "./lexicon.ts";
+import { type Verbs, orderOf } from "./verb-forms.ts";
 
-/** The words that are known, and which of them are verbs by their numbers. */
-export interface Verbs {
-  lexicon: Lexicon;
-  isVerb: (word: number) => boolean;
-}
-
-/** Words with the accents that they have in the home. */
+/** Words with the accents that they have in the home, and not as what is small is called. */
 export function respelled(
   words: readonly Word[],
   pack: LanguagePack,
-  { lexicon, isVerb }: Verbs,
+  verbs: Verbs,
 ): readonly Word[] {
+  const { lexicon, isVerb } = verbs;
   const number = lexicon.find;
   const spelling = ({ text }: Word): string | undefined => {
     if (number(text) !== unheardOf) return undefined;
+    // "Tu fermes" is of "ferme", and not "fermés".
+    if (orderOf(text, pack, verbs) !== undefined) return undefined;
     const known = lexicon.accented(text) ?? countedIn(pack).accented.get(text);
     if (known !== undefined) return known;
+    const { diminutives = [] } = pack;
+    const whole = diminutives
+      .filter(([small]) => text.endsWith(small))
+      .map(([small, plain]) => text.slice(0, text.length - small.length) + plain)
+      .find((each) => number(each) !== unheardOf);
+    if (whole !== undefined) return whole;
     // "Apagué" is what somebody did, and "apague" a command.
     const plain = withoutAccents(text);
     if (plain === text || number(plain) === unheardOf || isVerb(number(plain))) return undefined;

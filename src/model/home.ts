@@ -12,6 +12,8 @@ export interface Name {
   alias: boolean;
   /** Whether less or another word was said for it, which is enough where nothing else is called that. */
   loose?: true;
+  /** Whether only what tells which one it is was said: "the skylight" for "skylight blind". */
+  bare?: true;
   at: Position;
 }
 

@@ -19,12 +19,12 @@ const mostSharing = 4;
  * for the same ("desk light" for "desk lamp"). Words that are a name, a place or a sort of device already go on
  * being only that.
  *
- * @param known The names of the home, in all its languages.
+ * @param words The names of the home in all its languages, and which words the patterns of this one have.
  */
 export function looseNames(
   spoken: Spoken,
   holders: readonly Holder[],
-  known: ReadonlySet<string>,
+  { known, isOfPatterns }: WordsKnown,
 ): { words: readonly string[]; holder: Holder; isShared: boolean }[] {
   const { pack } = spoken;
   const numbers = numbersOtherwise(pack);
@@ -39,11 +39,30 @@ export function looseNames(
   const served = gather(holders, new Set([...taken, ...loose.keys()]), (entity, words) =>
     isServing(entity, words, pack) ? [whichOf(words, pack)] : [],
   );
-  return [...loose.values(), ...served.values()].flatMap(({ words, bearers }) => {
+  const others = new Set([...taken, ...loose.keys(), ...served.keys()]);
+  const bare = gather(holders, others, (entity, words) =>
+    entity.type === "device"
+      ? bareOf(words, pack).filter((said) => said.length > 1 || !said.every(isOfPatterns))
+      : [],
+  );
+  const flat = ({ words, bearers }: Part, isBare: boolean) => {
     if (!isEnough(bearers)) return [];
     const isShared = bearers.size > 1;
-    return [...bearers.values()].map((holder) => ({ words, holder, isShared }));
-  });
+    return [...bearers.values()].map(({ entity, name }) => {
+      const holder = { entity, name: isBare ? { ...name, bare: true as const } : name };
+      return { words, holder, isShared };
+    });
+  };
+  return [
+    ...[...loose.values(), ...served.values()].flatMap((part) => flat(part, false)),
+    ...[...bare.values()].flatMap((part) => flat(part, true)),
+  ];
+}
+
+/** What is known of words before any is said loosely. */
+interface WordsKnown {
+  known: ReadonlySet<string>;
+  isOfPatterns: (word: string) => boolean;
 }
 
 /** Words for a name, and what is meant by them. */
@@ -139,22 +158,59 @@ function wordsIn(text: string, pack: LanguagePack): string[] {
   return splitWords(text, pack).map((word) => word.text);
 }
 
-/** "The bedside one", "la de techo". */
+/** "The bedside one", "the left one", "la de techo", "celle de gauche". */
 function onesOf(words: readonly string[], pack: LanguagePack): (readonly string[])[] {
   const { small, targets } = pack;
-  if (isHeadFirst(pack)) {
-    const rest = words.slice(1);
-    return betweenWords(pack).has(rest[0] ?? "") ? [rest] : [];
+  const ones = targets.one.filter((one) => !small.includes(one));
+  if (!isHeadFirst(pack)) {
+    return tellingOf(words, pack).flatMap((which) => ones.map((one) => [...which, one]));
   }
+  const rest = words.slice(1);
+  const said = betweenWords(pack).has(rest[0] ?? "") ? [rest] : [];
   const which = whichOf(words, pack);
-  if (which.length === 0) return [];
-  return targets.one.flatMap((one) => (small.includes(one) ? [] : [[...which, one]]));
+  // "La de la derecha" is of "lámpara de noche derecha".
+  if (which.length > 1 || said.length === 0) {
+    for (const place of targets.inPlace) {
+      said.push([place, ...which.slice(-1)]);
+      for (const article of small) said.push([place, article, ...which.slice(-1)]);
+    }
+  }
+  return ones.length === 0
+    ? said
+    : said.flatMap((each) => [each, ...ones.map((one) => [one, ...each])]);
+}
+
+/** What tells which one it is: all of it, and its first and its last word. */
+function tellingOf(words: readonly string[], pack: LanguagePack): (readonly string[])[] {
+  const which = whichOf(words, pack);
+  if (which.length < 2) return which.length === 0 ? [] : [which];
+  return [which, which.slice(0, 1), which.slice(-1)];
+}
+
+/** The same where nothing else is said: "the skylight" for "skylight blind", "die rechte". */
+function bareOf(words: readonly string[], pack: LanguagePack): (readonly string[])[] {
+  const { inflections = [] } = pack;
+  return tellingOf(words, pack)
+    .filter(isNameLike)
+    .flatMap((which) => {
+      const last = which.at(-1) ?? "";
+      const ending = inflections.find((each) => last.endsWith(each)) ?? "";
+      const stem = last.slice(0, last.length - ending.length);
+      const forms = ending === "" ? [] : inflections.map((other) => which.with(-1, stem + other));
+      return [which, ...forms];
+    });
 }
 
 /** What is left of a name without the words that tell which one it is. */
 function* partsOf(own: readonly string[], pack: LanguagePack): Generator<readonly string[], void> {
   const isLast = !isHeadFirst(pack);
   const between = betweenWords(pack);
+  const [first = "", last = ""] = [own[0], own.at(-1)];
+  // "The right lamp" for "right bedside lamp", "lampe de chevet" and "lampe gauche" for "lampe de chevet gauche".
+  if (own.length > 2) {
+    yield [first, last];
+    if (!isLast && !between.has(own.at(-2) ?? "")) yield own.slice(0, -1);
+  }
   const joint = own.findIndex((word, at) => at > 0 && between.has(word));
   // "The lamp by the door" is no door.
   if (joint > 0 && isLast) return;

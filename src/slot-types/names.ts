@@ -21,8 +21,14 @@ export interface Names {
 /**
  * Gathers the names that may be said in a language: those of the language, and after them those that
  * things have in another language of the home, since a household may mix.
+ *
+ * @param isOfPatterns Whether patterns of the language have a word.
  */
-export function gatherNames(spoken: Spoken, lexicon: Lexicon): Names {
+export function gatherNames(
+  spoken: Spoken,
+  lexicon: Lexicon,
+  isOfPatterns: (word: string) => boolean,
+): Names {
   const { home, language, pack } = spoken;
   const first = home.languages[0] ?? language;
   const forms = createNameForms(pack);
@@ -55,7 +61,7 @@ export function gatherNames(spoken: Spoken, lexicon: Lexicon): Names {
       }
     }
   }
-  for (const { words, holder, isShared } of looseNames(spoken, holders, known)) {
+  for (const { words, holder, isShared } of looseNames(spoken, holders, { known, isOfPatterns })) {
     trie.insert(words.map(lexicon.add), holder);
     if (isShared) insertMany(words, holder);
   }

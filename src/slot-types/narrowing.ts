@@ -38,7 +38,7 @@ export function narrow(
       return within && { ...expression, place: within };
     }
     case "named":
-      if (expression.holders.every(({ entity }) => isPlace(entity.type))) return undefined;
+      if (isNamedPlace(expression)) return undefined;
       return { target: "within", of: expression, place };
     case "list": {
       const items: TargetExpression[] = [];
@@ -89,4 +89,11 @@ function kindIn(expression: TargetExpression): (TargetExpression & { target: "ki
 
 export function isPlace(type: string): boolean {
   return type === "room" || type === "zone";
+}
+
+/** Whether rooms or zones are named, and no things. */
+export function isNamedPlace(expression: TargetExpression): boolean {
+  return (
+    expression.target === "named" && expression.holders.every(({ entity }) => isPlace(entity.type))
+  );
 }

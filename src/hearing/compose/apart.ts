@@ -5,7 +5,7 @@ import type { WhenReading } from "../understand/whens.ts";
 import { type Joiner, namesAny } from "./joiners.ts";
 import type { Stretch } from "./stretch.ts";
 
-/** Words that stand apart from a command and say more of it: when, or what of a thing is meant. */
+/** Words that stand apart from a command: when, what of a thing is meant, or a courtesy. */
 export interface Apart extends Stretch {
   words: string;
   when?: WhenReading;
@@ -34,6 +34,9 @@ export function apartIn(engine: Engine, utterance: Utterance): Apart[] {
   const mayNarrow = namesAny(engine, utterance) || engine.speaksOfHere(utterance);
   for (const { from, end, named, narrowing } of mayNarrow ? engine.narrowings(utterance) : []) {
     aparts.push({ from, end, words: said({ from: named, end }), narrowing });
+  }
+  for (const { from, end } of engine.courtesies(utterance)) {
+    aparts.push({ from, end, words: said({ from, end }) });
   }
   return aparts.sort((a, b) => a.from - b.from);
 }

@@ -3,11 +3,12 @@ import type { Utterance } from "../../automaton/utterance.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import { isWish } from "../../language/vocabulary.ts";
 import type { Engine } from "../understand/engine.ts";
+import { leans } from "../understand/fillings.ts";
 import { clearReading } from "../understand/understand.ts";
 import { devicesDone } from "./about.ts";
 import { isCounted } from "./apart.ts";
 import type { Composition } from "./parting.ts";
-import { pausesIn } from "./joiners.ts";
+import { namesAny, pausesIn } from "./joiners.ts";
 import { type Stretch, pick } from "./stretch.ts";
 
 type Parted = Omit<Composition, "nearest" | "steps">;
@@ -83,11 +84,14 @@ export function beside(
     const about = start > 0 ? remarks.about({ from: 0, end: start }) : undefined;
     const isAbout =
       about !== undefined && engine.speaksOfIt(pick(utterance, { from, end: to }, []));
-    const isBeside = (remark: Stretch): boolean =>
+    const isPlain = (remark: Stretch): boolean =>
       (isAbout && remark.from === 0) || remarks.is(remark) || isReason(remark);
-    if (!around.every(isBeside)) return undefined;
+    const ours = around.filter((remark) => !isPlain(remark));
+    if (!ours.every(remarks.isOurs)) return undefined;
     const found = told({ from, end: to }, isAbout ? [about.id] : undefined);
-    if (!found) return undefined;
+    if (!found || !ours.every((remark) => isElsewhere(remark, found))) {
+      return undefined;
+    }
     const places = around.map((remark) => (isReason(remark) ? "within" : whereOf(remark, found)));
     if (places.includes("apart")) return undefined;
     const isClear = around.every((remark) =>
@@ -96,12 +100,22 @@ export function beside(
     if (isClear && !places.includes("one")) return found;
     return book.offers ? { ...found, isOffer: true } : undefined;
   };
+  /** Whether what is done is said without the words beside it, and to none of what they name. */
+  const isElsewhere = (remark: Stretch, { commands }: Parted): boolean => {
+    const done = devicesDone(commands);
+    const named = indexes(remark).map((at) => engine.deviceNamed(utterance, at)?.id);
+    const said = commands.flatMap(({ understood }) => clearReading(understood)?.fillings ?? []);
+    return (
+      said.every(({ reading }) => reading.read !== "target" || !leans(reading.target)) &&
+      named.every((id) => id === undefined || !done.has(id))
+    );
+  };
   const marks = marksIn(engine, utterance);
-  for (const { from, end } of marks) {
+  for (const { from, end, of } of marks) {
     // A word that begins a reason parts off what comes after it: "tengo que apagar la luz" is no remark.
-    const isPause = from === end;
     const one =
-      between(0, 0, from, end) ?? (isPause ? between(from, end, count, count) : undefined);
+      (of === "command" ? undefined : between(0, 0, from, end)) ??
+      (of === "reason" ? undefined : between(from, end, count, count));
     if (one) return one;
     for (const next of marks) {
       const inner = next.from > end ? between(from, end, next.from, next.end) : undefined;
@@ -128,11 +142,19 @@ export function beside(
   return undefined;
 }
 
-/** Pauses, and words that begin a reason. */
-function marksIn(engine: Engine, utterance: Utterance): Stretch[] {
-  const marks: Stretch[] = pausesIn(utterance).map((at) => ({ from: at, end: at }));
+/** What parts an utterance, and what a word there begins. */
+interface Mark extends Stretch {
+  of?: "reason" | "command";
+}
+
+/** Pauses, words that begin a reason, and words that begin a command after one. */
+function marksIn(engine: Engine, utterance: Utterance): Mark[] {
+  const marks: Mark[] = pausesIn(utterance).map((at) => ({ from: at, end: at }));
   for (let from = 1; from < utterance.texts.length; from++) {
-    for (const { end } of engine.reasons(utterance, from)) marks.push({ from, end });
+    for (const { end } of engine.reasons(utterance, from)) marks.push({ from, end, of: "reason" });
+    for (const { end } of engine.therefore(utterance, from)) {
+      marks.push({ from, end, of: "command" });
+    }
   }
   return marks.sort((a, b) => a.from - b.from);
 }
@@ -142,6 +164,8 @@ interface Remarks {
   is: (stretch: Stretch) => boolean;
   /** The same where nothing parts it off, so that "I forgot the lights on" is none. */
   isUnmarked: (stretch: Stretch) => boolean;
+  /** A clause of those who speak, which may name things but no places: "we're off out by the back door". */
+  isOurs: (stretch: Stretch) => boolean;
   /** Whether something of the home could begin like it. */
   begins: (stretch: Stretch) => boolean;
   /** The one device that a remark begins with and says something of, and whether as a clause. */
@@ -151,8 +175,8 @@ interface Remarks {
 /** What tells a remark, looked at word by word; nothing where nothing of the home is named at all. */
 export function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefined {
   const { texts, numbers, small } = utterance;
-  const names = texts.map((_, at) => engine.naming(utterance, at));
-  if (names.every((end) => end === undefined)) return undefined;
+  if (!namesAny(engine, utterance)) return undefined;
+  const names = texts.map((_, at) => engine.mentions(utterance, at));
   const pauses = new Set(pausesIn(utterance));
   // What goes on after a pause is no name: "I'm done in here, lights off".
   const isNamed = (at: number, last: number): boolean => {
@@ -179,7 +203,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks | u
   // Sentences begin like commands, "I need the lamp on", and then go on in another way before anything
   // could be named.
   const isSentence = (first: number, end: number): boolean => {
-    if (!engine.clauses.has(texts[first] ?? "")) return false;
+    if (!engine.isClause(texts[first] ?? "")) return false;
     let set = sets.move(sets.start, numbers[first] ?? -1);
     for (let at = first + 1; at < end && set; at++) {
       const current = set;
@@ -195,8 +219,10 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks | u
   };
   const whens = engine.whens(utterance);
   const joiners = engine.joiners(utterance);
-  const isPlain = ({ from, end }: Stretch): boolean => {
-    for (let at = from; at < end; at++) if (isBarred[at] || isNamed(at, end)) return false;
+  const isPlain = ({ from, end }: Stretch): boolean =>
+    isUnbarred({ from, end }) && indexes({ from, end }).every((at) => !isNamed(at, end));
+  const isUnbarred = ({ from, end }: Stretch): boolean => {
+    if (isBarred.slice(from, end).includes(true)) return false;
     if (whens.some((when) => when.from >= from && when.end <= end)) return false;
     // What is joined by a word is one more thing or command.
     return !joiners.some((joiner) => joiner.from === from || joiner.end === end);
@@ -215,7 +241,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks | u
     // "It's raining outside" is one, and "outside" alone says where.
     const words = texts.slice(from, end);
     const isOpen = words.some((_, at) => engine.openPlace(utterance, from + at));
-    if (isOpen && !words.some((text) => engine.clauses.has(text))) return false;
+    if (isOpen && !words.some(engine.isClause)) return false;
     // The first word that counts is none that a command begins with.
     const first = afterSmall(from);
     if (first >= end || begins[first] !== true || isExcused[first] === true) return true;
@@ -224,12 +250,24 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks | u
   return {
     is,
     isUnmarked: ({ from, end }) => !isHedged.slice(from, end).includes(true) && is({ from, end }),
+    isOurs({ from, end }) {
+      const first = afterSmall(from);
+      if (end - from > longestRemark || !engine.isSpeaker(texts[first] ?? "")) return false;
+      // "I mean the oven" and "I'd like the oven on" are no remarks.
+      const isSaidAnew = engine.repairs(utterance, first).length > 0;
+      if (isSaidAnew || engine.starts(pick(utterance, { from: first, end }, [])).size > 1)
+        return false;
+      if (!isUnbarred({ from, end }) || (begins[first] === true && !isSentence(first, end))) {
+        return false;
+      }
+      return indexes({ from, end }).every((at) => !engine.placeNamed(utterance, at));
+    },
     begins: ({ from }) => begins[afterSmall(from)] === true,
     about({ from, end }) {
       const named = engine.deviceNamed(utterance, afterSmall(from));
       if (!named || named.end >= end || end - from > longestRemark) return undefined;
       if (!isPlain({ from: named.end, end })) return undefined;
-      const isClause = texts.slice(named.end, end).some((text) => engine.clauses.has(text));
+      const isClause = texts.slice(named.end, end).some(engine.isClause);
       return { id: named.id, isClause };
     },
   };
@@ -248,7 +286,7 @@ function isClause(
   { commands }: Parted,
 ): boolean {
   const { texts, words } = utterance;
-  if (texts.slice(remark.from, remark.end).some((text) => engine.clauses.has(text))) return true;
+  if (texts.slice(remark.from, remark.end).some(engine.isClause)) return true;
   for (let at = remark.from; at < remark.end; at++) {
     if (engine.excuses(utterance, at).length > 0) return true;
   }
@@ -272,4 +310,8 @@ function isToDo({ commands, other }: Parted): boolean {
     const meaning = clearReading(understood)?.meaning;
     return meaning?.result === "do" && (meaning.effects.length > 0 || meaning.runs !== undefined);
   });
+}
+
+function indexes({ from, end }: Stretch): number[] {
+  return Array.from({ length: end - from }, (_, index) => from + index);
 }

@@ -5,6 +5,7 @@ import type { Phrasebook } from "../../phrasebook/model.ts";
 import { devicesAbout } from "./about.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { Reading } from "../understand/evaluate.ts";
+import { namesPlaces } from "../understand/fillings.ts";
 import { planIntent } from "../../commands/plan.ts";
 import { given } from "../../source/given.ts";
 import type { Speaker } from "../../commands/targets.ts";
@@ -15,7 +16,6 @@ import {
   isOpen,
   understand,
 } from "../understand/understand.ts";
-import { isPlace } from "../../slot-types/narrowing.ts";
 import { apartChoices, apartIn } from "./apart.ts";
 import { beside } from "./beside.ts";
 import { asLasting } from "./lasting.ts";
@@ -87,8 +87,9 @@ export function compose(
     return left && { from: left[0], end: left[1] };
   };
   const on = engine.onWord;
+  const { keeps } = engine;
   const parting: Parting = {
-    ...{ utterance, aparts, joiners, it, on, read, leftIn },
+    ...{ utterance, aparts, joiners, it, on, keeps, read, leftIn },
     readingOf: clearReading,
   };
   const all: Stretch = { from: 0, end: utterance.words.length };
@@ -253,14 +254,7 @@ function likeLater({ read }: Parting, command: Command, later: readonly Command[
 
 /** Whether rooms or zones are named, and no things of one sort. */
 function areOfPlaces(readings: readonly (Reading | undefined)[]): boolean {
-  return readings.every((reading) =>
-    reading?.fillings.some(
-      (filling) =>
-        filling.reading.read === "target" &&
-        filling.reading.target.target === "named" &&
-        filling.reading.target.holders.every(({ entity }) => isPlace(entity.type)),
-    ),
-  );
+  return readings.every((reading) => reading !== undefined && namesPlaces(reading.fillings));
 }
 
 function isOfEverything({ readingOf }: Parting, { understood }: Command): boolean {

@@ -1,4 +1,3 @@
-import type { Utterance } from "../../automaton/utterance.ts";
 import type { Reading } from "../understand/evaluate.ts";
 import { type Apart, apartChoices } from "./apart.ts";
 import { type Command, type Parting, whensOf } from "./parting.ts";
@@ -9,7 +8,7 @@ import { type Stretch, joined, pick } from "./stretch.ts";
  * it is, is that it is on.
  */
 export function asLasting(
-  { utterance, aparts, joiners, on, read, readingOf }: Parting,
+  { utterance, aparts, joiners, on, keeps, read, readingOf }: Parting,
   stretch: Stretch,
 ): Command | undefined {
   const whens = aparts.filter(({ when }) => when);
@@ -21,7 +20,11 @@ export function asLasting(
     const words = on.words.map(({ text }) => ({ text, start: end, end }));
     const understood = read(joined([named, { ...on, words }]));
     const reading = understood && readingOf(understood);
-    if (reading && isTurnedOn(reading, named)) return { understood, whens: whensOf(left) };
+    const lasts = left.some(({ when }) => when?.when === "for");
+    const counts = named.texts.map((text, at) => {
+      return named.small[at] !== true && !(lasts && keeps.has(text));
+    });
+    if (reading && isTurnedOn(reading, counts)) return { understood, whens: whensOf(left) };
   }
   return undefined;
 }
@@ -36,11 +39,11 @@ function isTelling({ when: reading }: Apart): boolean {
 const switches: ReadonlySet<string> = new Set(["power", "flow"]);
 
 /** Whether all words that count are a thing that is switched on. */
-function isTurnedOn({ fillings, meaning }: Reading, { small }: Utterance): boolean {
+function isTurnedOn({ fillings, meaning }: Reading, counts: readonly boolean[]): boolean {
   const [target, more] = fillings;
   if (target?.reading.read !== "target" || more || meaning.result !== "do") return false;
-  const isBeside = small.some((isSmall, at) => {
-    return !isSmall && (at < target.from || at >= target.end);
+  const isBeside = counts.some((isCounted, at) => {
+    return isCounted && (at < target.from || at >= target.end);
   });
   if (isBeside || meaning.effects.length === 0) return false;
   return meaning.effects.every(

@@ -45,6 +45,8 @@ export interface Parting {
   it: Utterance;
   /** What is said of a thing that is on. */
   on: Utterance;
+  /** Verbs that keep a thing as it is: "leave the fan for ten more minutes". */
+  keeps: ReadonlySet<string>;
   /**
    * Understands words; `it` is what a command before them was about, which what names nothing is about where
    * it `follows`, `aparts` what was said apart from them, and `alongside` the intent before them, which they are

@@ -3,6 +3,7 @@ import { buildNetwork } from "../../automaton/network.ts";
 import { createSets } from "../../automaton/sets.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { LanguagePack } from "../../language/pack.ts";
+import { splitWords } from "../../language/words.ts";
 import { parsePattern } from "../../pattern/parse.ts";
 import type { Pattern } from "../../pattern/tree.ts";
 import { recognisePhrases } from "../../slot-types/phrases.ts";
@@ -14,6 +15,10 @@ export interface Around {
   starts: (utterance: Utterance) => Set<number>;
   /** Places before the courtesies that close it; the end among them. */
   ends: (utterance: Utterance) => Set<number>;
+  /** The place before "or not" at the end, if it is there. */
+  orNot: (utterance: Utterance) => number | undefined;
+  /** Courtesies of two words or more within it: "mach das Tor hinter mir zu". */
+  courtesies: (utterance: Utterance) => { from: number; end: number }[];
   /** Words between commands: where they start and end. */
   joiners: (utterance: Utterance) => { from: number; end: number }[];
 }
@@ -23,6 +28,7 @@ export function createAround(ground: Ground, address: readonly Pattern[]): Aroun
   const { pack } = ground;
   const opening = pieces(pack.courtesies.opening, ground, address);
   const closing = pieces(pack.courtesies.closing, ground, address);
+  const endings = pack.orNot.map((said) => splitWords(said, pack).map(({ text }) => text));
   return {
     starts(utterance) {
       const starts = new Set([0]);
@@ -40,6 +46,20 @@ export function createAround(ground: Ground, address: readonly Pattern[]): Aroun
         if (closing(utterance, from).some((end) => isEnd(utterance, end, ends))) ends.add(from);
       }
       return ends;
+    },
+    orNot({ texts }) {
+      const said = endings.find(
+        (words) => texts.slice(-words.length).join(" ") === words.join(" "),
+      );
+      return said && said.length < texts.length ? texts.length - said.length : undefined;
+    },
+    courtesies(utterance) {
+      const found: { from: number; end: number }[] = [];
+      for (let from = 1; from < utterance.words.length - 2; from++) {
+        const end = Math.max(...closing(utterance, from), from);
+        if (end > from + 1 && end < utterance.words.length) found.push({ from, end });
+      }
+      return found;
     },
     joiners: createJoinerFinder(ground),
   };

@@ -1,8 +1,7 @@
 import type { Recognise } from "../../automaton/chart.ts";
-import { type Network, type Referred, type Rule, buildNetwork } from "../../automaton/network.ts";
+import { type Network, type Rule, buildNetwork } from "../../automaton/network.ts";
 import { type Sets, createSets } from "../../automaton/sets.ts";
 import { type Utterance, prepareUtterance } from "../../automaton/utterance.ts";
-import { type Plan, planIntent } from "../../commands/plan.ts";
 import type { NumberReader } from "../../language/numbers.ts";
 import type { LanguagePack } from "../../language/pack.ts";
 import { createForms } from "../../slot-types/forms.ts";
@@ -10,12 +9,7 @@ import type { Said } from "../../language/vocabulary.ts";
 import { packOf } from "../../language/packs.ts";
 import { splitWords } from "../../language/words.ts";
 import { type Lexicon, createLexicon, unheardOf } from "../../lexicon/lexicon.ts";
-import type { Device } from "../../model/home.ts";
-import { isKnown } from "../../model/known.ts";
-import type { SpokenPattern } from "../../model/spoken.ts";
-import type { Pattern } from "../../pattern/tree.ts";
-import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
-import { fragmentTree } from "../../phrasebook/references.ts";
+import type { Phrasebook } from "../../phrasebook/model.ts";
 import type { TargetExpression } from "../../slot-types/expression.ts";
 import { spokenApart } from "../../lexicon/enclitics.ts";
 import { respelled } from "../../lexicon/respelled.ts";
@@ -25,11 +19,14 @@ import { createGround } from "../../slot-types/ground.ts";
 import { later } from "../../source/later.ts";
 import { type Names, gatherNames } from "../../slot-types/names.ts";
 import type { Ground, Slot, SlotReading } from "../../slot-types/slot.ts";
+import { isNamedPlace } from "../../slot-types/narrowing.ts";
 import type { NarrowingFound } from "../../slot-types/target-words.ts";
 import { type Around, createAround } from "./around.ts";
 import { createGerunds } from "./gerunds.ts";
+import { createRequests } from "./requests.ts";
+import { type EngineRule, fragmentsIn, ruleFor, rulesOf } from "./rules.ts";
 import { shippedFor, shippedNetwork } from "./shipped-network.ts";
-import { type Symbols, createSymbols } from "./symbols.ts";
+import { createSymbols } from "./symbols.ts";
 import { type WhenFound, createWhenFinder } from "./whens.ts";
 
 /** Everything that is needed to understand one language in one home. */
@@ -60,11 +57,15 @@ export interface Engine extends Around {
   itWord: Utterance;
   /** What is said of a thing that is on, as a word. */
   onWord: Utterance;
+  /** Verbs that leave a thing as it is. */
+  keeps: ReadonlySet<string>;
   /** Words that add something to what was said of a thing: "with", "at". */
   besides: ReadonlySet<string>;
   /** Words that no remark beside a command has, and those that begin one. */
   hedges: ReadonlySet<string>;
-  clauses: ReadonlySet<string>;
+  isClause: (word: string) => boolean;
+  /** Whether a word begins a clause of those who speak. */
+  isSpeaker: (word: string) => boolean;
   /** Words of states: "on", "closed". */
   stateWords: ReadonlySet<string>;
   /** Which words of an utterance answer a question: "yes", "forget it". */
@@ -73,10 +74,14 @@ export interface Engine extends Around {
   hasWishes: boolean;
   /** What begins a reason: "because". */
   reasons: Recognise<true>;
+  /** What begins a command after the reason for it: "so". */
+  therefore: Recognise<true>;
   /** What comes before a part of a command that is said anew: "no, wait". */
   repairs: Recognise<true>;
   /** Words for one of something, which are articles as well. */
   ones: ReadonlySet<string>;
+  /** Whether the name of a room or zone begins at a word. */
+  placeNamed: (utterance: Utterance, from: number) => boolean;
   /** Whether a place without a name begins at a word: "outside". */
   openPlace: (utterance: Utterance, from: number) => boolean;
   /** What a remark may have in it although its words are hedges elsewhere. */
@@ -88,6 +93,8 @@ export interface Engine extends Around {
   numbers: NumberReader;
   /** Where the shortest words from a place on end that name something of the home. */
   naming: (utterance: Utterance, from: number) => number | undefined;
+  /** The same without names of which only what tells things apart is said: "the coffee is ready". */
+  mentions: (utterance: Utterance, from: number) => number | undefined;
   /** Where words from a place on say that something is, by where the speaker stands or what was spoken of. */
   pointsTo: (utterance: Utterance, from: number) => "here" | "there" | undefined;
   /** The longest name of one device that begins at a place. */
@@ -96,13 +103,6 @@ export interface Engine extends Around {
   narrowings: (utterance: Utterance) => NarrowingFound[];
   /** What says when, in the order said. */
   whens: (utterance: Utterance) => WhenFound[];
-}
-
-/** A pattern, with the intent that it says. */
-export interface EngineRule {
-  intent: Intent;
-  pattern: SpokenPattern;
-  plan: Plan;
 }
 
 const engines = new WeakMap<Phrasebook["intents"], Map<string, Engine>>();
@@ -131,7 +131,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
   const spoken = { home: book, language, pack };
   const refer = fragmentsIn(book, language);
   const ground = createGround(spoken, lexicon, refer);
-  const names = gatherNames(spoken, lexicon);
+  const names = gatherNames(spoken, lexicon, (word) => kept.words.find(word) !== unheardOf);
   const symbols = createSymbols(ground, names);
   const small = new Set([...pack.small, ...pack.fillers]);
 
@@ -150,10 +150,12 @@ function createEngine(book: Phrasebook, language: string): Engine {
   const sets = createSets(network);
   // A command begins with its verb.
   const isVerb = (word: number): boolean => sets.start.moves.has(word);
+  const verbs = { lexicon, isVerb };
+  const minded = createGerunds(ground, around);
+  const requested = createRequests(pack, verbs, around);
   const prepare = (text: string): Utterance => {
     const utterance = prepareUtterance(text, splitWords(text, pack), lexicon, small);
     if (!utterance.numbers.includes(unheardOf)) return utterance;
-    const verbs = { lexicon, isVerb };
     const words = spokenApart(respelled(utterance.words, pack, verbs), pack, verbs);
     return words === utterance.words ? utterance : prepareUtterance(text, words, lexicon, small);
   };
@@ -166,9 +168,24 @@ function createEngine(book: Phrasebook, language: string): Engine {
   const leaningWords = firstWords([...it, ...there, ...one, ...ones]);
   const hereWords = firstWords(here);
   const stays = new Set(pack.stays.verbs);
+  const clauses = new Set(pack.clauses);
+  const { words: speakers, endings = [] } = pack.speakers;
+  const isSpeaker = (word: string): boolean =>
+    speakers.includes(word) ||
+    endings.some((ending) => word.endsWith(ending) && word.length > ending.length + 1);
   const patterned = (said: Said): Recognise<true> =>
     createForms<object, true>([{ said, make: () => true }], {}, ground);
   const asIs = patterned(pack.stays.after);
+  const namedAt = (
+    utterance: Utterance,
+    from: number,
+    isMeant: (target: TargetExpression) => boolean,
+  ): number | undefined => {
+    const ends = symbols.targets
+      .read(utterance, from)
+      .flatMap(({ end, value }) => (value.read === "target" && isMeant(value.target) ? end : []));
+    return ends.length > 0 ? Math.min(...ends) : undefined;
+  };
   const whens = later(() => createLaterWhens(ground));
   const { yes, no, cancel } = pack.conversation;
   const answersFrom = patterned([...yes, ...no, ...cancel]);
@@ -183,13 +200,15 @@ function createEngine(book: Phrasebook, language: string): Engine {
     types: symbols.types,
     rules,
     prepare,
-    restate: createGerunds(ground, around),
+    restate: (utterance) => requested(minded(utterance)),
     ...around,
     itWord: wordOf(pack.targets.it),
     onWord: wordOf(pack.states.on),
+    keeps: stays,
     besides: new Set(pack.frames.besides),
     hedges: new Set(pack.hedges),
-    clauses: new Set(pack.clauses),
+    isClause: (word) => clauses.has(word) || isSpeaker(word),
+    isSpeaker,
     ones: new Set(pack.times.one),
     stateWords: firstWords(Object.values(pack.states).flat()),
     answers(utterance) {
@@ -217,20 +236,20 @@ function createEngine(book: Phrasebook, language: string): Engine {
       return named < end ? [named, end] : undefined;
     },
     reasons: recogniseAny(pack.reasons, ground),
+    therefore: recogniseAny(pack.therefore, ground),
     exceptions: recogniseAny(pack.targets.except, ground),
     numbers: ground.numbers,
-    naming(utterance, from) {
-      const ends = symbols.targets
-        .read(utterance, from)
-        .flatMap(({ end, value }) =>
-          value.read === "target" && isOfHome(value.target) ? end : [],
-        );
-      return ends.length > 0 ? Math.min(...ends) : undefined;
-    },
+    naming: (utterance, from) => namedAt(utterance, from, isOfHome),
+    mentions: (utterance, from) =>
+      namedAt(utterance, from, (target) => isOfHome(target) && !isBare(target)),
     openPlace: (utterance, from) =>
       symbols.targets
         .read(utterance, from)
         .some(({ value }) => value.read === "target" && isOpenPlace(value.target)),
+    placeNamed: (utterance, from) =>
+      symbols.targets
+        .read(utterance, from)
+        .some(({ value }) => value.read === "target" && isNamedPlace(value.target)),
     pointsTo(utterance, from) {
       const read = symbols.targets.read(utterance, from);
       const sorts = read.map(({ value }) => (value.read === "target" ? value.target.target : ""));
@@ -275,39 +294,14 @@ function isOfHome(expression: TargetExpression): boolean {
   return target !== "it" && target !== "here" && target !== "there" && !isOpenPlace(expression);
 }
 
+/** "The coffee is ready" is no coffee maker. */
+function isBare(expression: TargetExpression): boolean {
+  return expression.target === "named" && expression.holders.every(({ name }) => name.bare);
+}
+
 /** Whether it is a place without a name, and no thing: "outside". */
 function isOpenPlace(expression: TargetExpression): boolean {
   return expression.target === "everything" && typeof expression.place === "string";
-}
-
-/** The patterns of a language that something of this home can do. */
-function rulesOf(book: Phrasebook, language: string): EngineRule[] {
-  const abilities = abilitiesOf(book);
-  return [...book.intents.values()].flatMap((intent): EngineRule[] => {
-    const plan = planIntent(intent);
-    const isAble = canBeDone(plan, abilities);
-    return intent.patterns.flatMap((pattern): EngineRule[] => {
-      // What nothing that speech knows of can do is not understood at all.
-      const isIdle = pattern.origin === "vocabulary" && !isAble;
-      return pattern.language !== language || isIdle ? [] : [{ intent, pattern, plan }];
-    });
-  });
-}
-
-function ruleFor(
-  intent: Intent,
-  { tree }: SpokenPattern,
-  { refer, symbols }: { refer: Rule["refer"]; symbols: Symbols },
-): Rule {
-  return {
-    tree,
-    refer(name): Referred | undefined {
-      const slot = intent.slots.get(name);
-      if (!slot) return refer(name);
-      if (slot.fills === "words") return { refer: "text" };
-      return { refer: "slot", symbol: symbols.symbolOf(slot) };
-    },
-  };
 }
 
 /** All that a text as a whole can be recognised as, courtesies and small words apart. */
@@ -339,39 +333,4 @@ function createLaterWhens({ home, language, pack, refer }: Ground) {
   const ground = createGround({ home, language, pack }, own, refer);
   const find = createWhenFinder(ground);
   return (utterance: Utterance) => find({ ...utterance, numbers: utterance.texts.map(own.find) });
-}
-
-/** The properties and actions of all devices that speech knows of. */
-function abilitiesOf({ devices }: Phrasebook): ReadonlySet<string> {
-  const abilities = new Set<string>();
-  const seen = new Set<Device["properties"]>();
-  for (const device of devices.values()) {
-    if (!isKnown(device)) continue;
-    // Devices of a kind share its properties.
-    if (!seen.has(device.properties)) {
-      seen.add(device.properties);
-      for (const name of device.properties.keys()) abilities.add(name);
-    }
-    for (const action of device.actions) abilities.add(`${action}()`);
-  }
-  return abilities;
-}
-
-function canBeDone({ asked }: Plan, abilities: ReadonlySet<string>): boolean {
-  return [...asked.values()].every(
-    ({ properties, actions }) =>
-      properties.every((name) => abilities.has(name)) &&
-      actions.every((action) => abilities.has(`${action}()`)),
-  );
-}
-
-function fragmentsIn(book: Phrasebook, language: string): Rule["refer"] {
-  const trees = new Map<string, Pattern | undefined>();
-  for (const fragment of book.fragments.values()) {
-    trees.set(fragment.name, fragmentTree(fragment, language));
-  }
-  return (name) => {
-    const pattern = trees.get(name);
-    return pattern && { refer: "pattern", pattern, fragment: name };
-  };
 }

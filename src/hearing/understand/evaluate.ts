@@ -16,9 +16,10 @@ import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
 import { narrow, narrowed, placeOf } from "../../slot-types/narrowing.ts";
 import { type SlotReading, type TargetSlot, settleAsSaid } from "../../slot-types/slot.ts";
 import { given } from "../../source/given.ts";
-import type { Engine, EngineRule } from "./engine.ts";
-import { type Filling, fillingsOf, holdersOf, nameWords } from "./fillings.ts";
+import type { Engine } from "./engine.ts";
+import { type Filling, fillingsOf, holdersOf, leans, nameWords } from "./fillings.ts";
 import { type Meaning, type Refusal, meaningOf } from "./meaning.ts";
+import type { EngineRule } from "./rules.ts";
 
 /** A home that is spoken to, and who speaks. */
 export interface Situation {
@@ -185,8 +186,8 @@ function settleAll(
     if (resolved.result === "choices") return { ...resolved, slot: slot.name };
     if (resolved.result !== "devices") return resolved;
     targets.set(slot.name, resolved);
-    const leans = ["it", "there", "ones"].includes(reading.target.target);
-    slots[slot.name] = { devices: idsOf(resolved), words, ...(leans ? { leans } : {}) };
+    const isLeaning = leans(reading.target);
+    slots[slot.name] = { devices: idsOf(resolved), words, ...(isLeaning && { leans: true }) };
   }
   for (const name of plan.targets) {
     const slot = intent.slots.get(name);

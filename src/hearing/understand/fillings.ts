@@ -5,6 +5,7 @@ import type { Intent } from "../../phrasebook/model.ts";
 import type { Slot } from "../../slot-types/slot.ts";
 import type { Engine } from "./engine.ts";
 import type { Holder, TargetExpression } from "../../slot-types/expression.ts";
+import { isNamedPlace } from "../../slot-types/narrowing.ts";
 import { type SlotReading, valueRead } from "../../slot-types/slot.ts";
 
 /** A slot as filled by words of the utterance. */
@@ -72,4 +73,14 @@ export function holdersOf(expression: TargetExpression): readonly Holder[] {
     default:
       return [];
   }
+}
+
+/** Whether something is about rooms or zones by their names, and no things of one sort. */
+export function namesPlaces(fillings: readonly Filling[]): boolean {
+  return fillings.some(({ reading }) => reading.read === "target" && isNamedPlace(reading.target));
+}
+
+/** Whether what words name hangs on what was spoken of before. */
+export function leans({ target }: TargetExpression): boolean {
+  return target === "it" || target === "there" || target === "ones";
 }

@@ -1,5 +1,6 @@
 import { tellReason } from "../../model/reason.ts";
 import type { Reading } from "./evaluate.ts";
+import { namesPlaces } from "./fillings.ts";
 import type { Effect, Question } from "../../commands/outcome.ts";
 import type { Speaker } from "../../commands/targets.ts";
 
@@ -32,7 +33,32 @@ const rules: readonly RankRule[] = [
     score: ({ meaning }) =>
       meaning.result === "refuse" ? 0 : meaning.result === "missing" ? 1 : 2,
   },
+  { lost: "no temperature, where a place is made as warm as rooms are", score: comfortable },
 ];
+
+/** How warm rooms are made, by the unit. */
+const comfort: Readonly<Record<string, readonly [least: number, most: number]>> = {
+  celsius: [14, 28],
+  fahrenheit: [57, 83],
+};
+
+/** "The bathroom to twenty three": of a place, such a number without a unit is degrees and no share. */
+function comfortable({ meaning, pattern, fillings, targets }: Reading): number {
+  if (meaning.result !== "do" || pattern.origin !== "vocabulary") return 0;
+  if (meaning.effects.length === 0 || !namesPlaces(fillings)) return 0;
+  const devices = [...targets.values()].flatMap((target) => target.devices);
+  const isWarmth = meaning.effects.every(
+    (effect) =>
+      "set" in effect &&
+      Object.entries(effect.set).every(([name, value]) => {
+        const device = devices.find(({ id }) => id === effect.device);
+        const [least, most] = comfort[device?.properties.get(name)?.unit ?? ""] ?? [];
+        if (least === undefined || most === undefined || typeof value !== "number") return false;
+        return value >= least && value <= most;
+      }),
+  );
+  return isWarmth ? 1 : 0;
+}
 
 /** Only a target that lies wholly in the speaker's room is nearer than one that does not. */
 function inRoom({ meaning }: Reading, room: string | undefined): number {

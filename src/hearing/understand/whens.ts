@@ -2,13 +2,14 @@ import type { Recognise } from "../../automaton/chart.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import { splitWords } from "../../language/words.ts";
 import { longestDuration } from "../../time/duration.ts";
-import { spokenSunEvents } from "../../language/times.ts";
+import { durationUnits, spokenSunEvents } from "../../language/times.ts";
 import type { Location } from "../../model/home.ts";
 import type { LocalTime } from "../../time/local.ts";
 import { type SunPoint, printSun } from "../../time/sun.ts";
 import { type ClockReading, type PartOfDay, clockIn, partsOfDay } from "../../slot-types/time.ts";
 import type { DateReading } from "../../slot-types/date.ts";
 import { type Form, createForms } from "../../slot-types/forms.ts";
+import { recognisePhrases } from "../../slot-types/phrases.ts";
 import type { Ground } from "../../slot-types/slot.ts";
 import { given } from "../../source/given.ts";
 import { settlePoint } from "../../slot-types/moments.ts";
@@ -30,6 +31,8 @@ export interface WhenFound {
 
 interface WhenParts {
   duration: number;
+  /** One of a unit of a clock, in seconds: "hour" of "for the next hour". */
+  unit: number;
   time: ClockReading;
   date: Day;
 }
@@ -48,7 +51,10 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
   const { when: said } = ground.pack.times;
   const spans = (when: "in" | "for"): Form<WhenParts, WhenReading> => ({
     said: said[when],
-    make: ({ duration }) => (duration === undefined ? undefined : { when, seconds: duration }),
+    make({ duration, unit }) {
+      const seconds = duration ?? unit;
+      return seconds === undefined ? undefined : { when, seconds };
+    },
   });
   const points = (when: "at" | "until"): Form<WhenParts, WhenReading> => ({
     said: said[when],
@@ -63,7 +69,12 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
     },
   };
   const forms = [spans("in"), points("at"), spans("for"), points("until"), ...ofSun(ground)];
-  const parts = { duration: ground.durations(), time: ground.clocks(), date: dayReader(ground) };
+  const parts = {
+    duration: ground.durations(),
+    unit: unitReader(ground),
+    time: ground.clocks(),
+    date: dayReader(ground),
+  };
   const readPlain = createForms<WhenParts, WhenReading>(forms, parts, ground);
   const readOfDay = createForms<WhenParts, WhenReading>([ofDay], parts, ground);
   const ofDays = wordsOfDay(ground);
@@ -110,6 +121,14 @@ function pointOf(
   if (!time) return undefined;
   const clock = date?.part ? clockIn(date.part, time) : time;
   return { when, time: clock, ...given({ date: date?.date }) };
+}
+
+/** Reads the name of one second, minute or hour. */
+function unitReader(ground: Ground): Recognise<number> {
+  const names = (["second", "minute", "hour"] as const).flatMap((unit) =>
+    ground.pack.times.units[unit].slice(0, 1).map((said) => ({ said, value: durationUnits[unit] })),
+  );
+  return recognisePhrases(names, ground);
 }
 
 /** Reads a day, and a part of one. */
