@@ -96,7 +96,9 @@ const call = (of: object, name: string, ...given: readonly unknown[]): unknown =
 
 /** Whether a function works through all that can be said, and takes its time for it. */
 function isHeavy(name: string): boolean {
-  return /^(?:grammarOf|recogniserGrammar|findMishearings|drawSlips|studyHeard)$/u.test(name);
+  return /^(?:grammarOf|recogniserGrammar|findMishearings|createRisk|drawSlips|studyHeard)$/u.test(
+    name,
+  );
 }
 
 describe("every export takes anything", () => {
