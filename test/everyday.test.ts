@@ -22,6 +22,7 @@ const books = {
   "at-cottage": homeIn("at-cottage"),
   "at-flat": homeIn("at-flat"),
   "at-farm": homeIn("at-farm"),
+  "at-bakery": homeIn("at-bakery"),
 };
 
 interface Phrase {
@@ -98,6 +99,8 @@ describe.each([
     ["at-flat", "tsv"],
     ["at-farm", "tsv"],
     ["at-farm", "never.tsv"],
+    ["at-bakery", "tsv"],
+    ["at-bakery", "never.tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

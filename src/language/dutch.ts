@@ -37,7 +37,7 @@ const very = "zo | erg | heel | echt | behoorlijk";
 function sun(one: string, other: string, sentence: string): SunWords {
   const words = `(${one} | ${other})`;
   return {
-    at: [`bij ${one}`, `(bij | met | vanaf) ${words}`, sentence],
+    at: [`bij ${one}`, `(bij | met | vanaf | van) [de] ${words}`, sentence],
     until: [`tot ${one}`, `tot ${words}`],
     before: [`$duration voor ${one}`, `$duration voor ${words}`],
     after: [`$duration na ${one}`, `$duration na ${words}`],
@@ -162,6 +162,7 @@ export const dutch: LanguagePack = {
   elisions: [],
   links: ["", "s", "en"],
   alike: [
+    ["airco", "airconditioning"],
     ["lamp", "licht"],
     ["tv", "televisie"],
     ["woonkamer", "huiskamer"],
@@ -182,6 +183,28 @@ export const dutch: LanguagePack = {
   },
   sounds: dutchSounds,
   small: ["de", "het", "een", "mijn", "onze", "ons"],
+  imperatives: {
+    endings: [
+      ["en", ""],
+      ["n", ""],
+    ],
+    particles: [
+      "aan",
+      "uit",
+      "op",
+      "af",
+      "in",
+      "dicht",
+      "open",
+      "stil",
+      "door",
+      "los",
+      "terug",
+      "voor",
+      "na",
+    ],
+    isOpen: true,
+  },
   diminutives: [
     ["etjes", ""],
     ["etje", ""],
@@ -477,9 +500,9 @@ export const dutch: LanguagePack = {
     "(iemand | hij | ze | zij) heeft (het | hem | ze) [aan | open] (laten staan | gelaten | vergeten)",
     "(begint | gaat) [te] (regenen | sneeuwen | waaien | stormen | schemeren | hagelen)",
     "er (is | zijn | komt | staat)",
-    "(ik | we) (hoor | horen | versta | verstaan | zie | zien) (je | jullie | u | hem | haar | het | ze) (niet | bijna niet | niks)",
+    "(hoor | hoort | horen | versta | verstaat | verstaan | zie | ziet | zien) [ik | je | we | ze] [je | jullie | u | hem | haar | het | ze | me | er | hier] [bijna] (niet | niets | niks | amper | geen steek) [van]",
+    "niet te (harden | doen)",
     "ik (heb | had) (het | hem | ze) [aan | open] (laten staan | gelaten | vergeten)",
-    "(ik | we | je) (zie | zien | ziet | hoor | horen) [hier] (niets | niks | bijna niets | geen steek)",
     "(ik | we) kan [hier] niet (slapen | lezen | werken | zien | denken)",
     "(ik ben | we zijn | ik heb | we hebben)",
     "vergeten",
@@ -488,6 +511,7 @@ export const dutch: LanguagePack = {
     verbs: ["laat", "laten", "hou", "houd"],
     after: ["(met rust | zo | zoals (het | hij | ze) is)"],
   },
+  auxiliaries: "hebt heeft had hadden was waren al net bijna".split(" "),
   hedges: [
     ..."grapje geintje blijf zonsondergang zonsopgang schemering niet geen niemand nooit niets nergens zonder noch bijna liever".split(
       " ",
@@ -556,6 +580,7 @@ export const dutch: LanguagePack = {
         on: {
           states: ["aan", "(ingeschakeld | aangezet)", "$property aan"],
           commands: [
+            "$property aan (in | op | bij | van) $target",
             `(${turn}) $target [weer] aan`,
             "(schakel) $target [weer] in",
             "$target [weer] (aanzetten | aandoen | inschakelen | aanmaken | aan te zetten | in te schakelen | aan te doen)",
@@ -570,6 +595,7 @@ export const dutch: LanguagePack = {
         off: {
           states: ["(uit | af)", "(uitgeschakeld | uitgezet)", "$property uit"],
           commands: [
+            "$property uit (in | op | bij | van) $target",
             `(${turn}) $target [weer] (uit | af)`,
             "$target [weer] (uitzetten | uitdoen | uitschakelen | afzetten | uit te zetten | uit te schakelen | uit te doen)",
             `(${turn}) $property ${van} $target uit`,
@@ -699,7 +725,9 @@ export const dutch: LanguagePack = {
       reply: "{$target}: uit.",
     },
     "position-short": {
-      states: ["[op | voor] $level (dicht | omlaag | gesloten | naar beneden)"],
+      states: [
+        "[op | voor] $level (dicht | omlaag | gesloten | naar beneden | naar binnen | ingerold)",
+      ],
       patterns: [
         "(sluit | doe | laat | trek) $target [op | voor | tot] $level (dicht | omlaag | zakken | naar beneden)",
         "(sluit) $target [op | voor | tot] $level",
@@ -1009,6 +1037,9 @@ export const dutch: LanguagePack = {
       states: ["(van het slot | van slot | ontgrendeld)"],
       patterns: [
         "(haal | doe) $target van [het] slot",
+        "(open) $target",
+        "(doe | maak) $target open",
+        "$target open [doen | maken]",
         "$target van [het] slot (halen | doen)",
         "$target ontgrendelen",
         "ontgrendel $target",
@@ -1250,7 +1281,7 @@ export const dutch: LanguagePack = {
         "hoeveel $measure (is | zit) er [nog] (in | op | bij) $target",
         "(welke | wat voor) $measure (zit | is) er (in | op | bij) $target",
         "(is | staat) $measure (van | in | op | bij) $target [nog] (aan | uit)",
-        "(op | in | bij) (welke | welk | wat voor) $measure (staat | is | draait | loopt) $target",
+        "(op | in | bij) (welke | welk | wat voor) $measure (staat | is | draait | loopt | zit | ligt) $target",
         "(op | in) hoeveel $measure (staat | is) $target",
       ],
       reply: "",

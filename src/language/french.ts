@@ -177,6 +177,7 @@ export const french: LanguagePack = {
   },
   elisions: ["l", "d", "qu", "s", "c", "j", "m", "n", "t", "jusqu"],
   alike: [
+    ["clim", "climatisation", "climatiseur"],
     ["lampe", "lumière"],
     ["télé", "télévision", "téléviseur"],
     ["salon", "séjour"],
@@ -196,6 +197,13 @@ export const french: LanguagePack = {
   },
   sounds: frenchSounds,
   small: ["le", "la", "les", "l", "un", "une", "mon", "ma", "mes", "notre", "nos"],
+  imperatives: {
+    endings: [
+      ["er", "e", "ez"],
+      ["ir", "is", "issez"],
+      ["re", "s", "ez"],
+    ],
+  },
   requests: { endings: ["s", ""], before: ["tu", "me", "m", "nous"] },
   courtesies: {
     opening: [
@@ -479,11 +487,12 @@ export const french: LanguagePack = {
   ],
   excuses: [
     "(quelqu'un | on | elle | il) (l'a | les a) (laissé | laissée | laissés | laissées | oublié | oubliée) [allumé | allumée | ouvert | ouverte | en marche]",
+    "(est | sont | arrive | arrivent) là",
     "je veux (voir | dormir | lire | regarder)",
     "(je | on) (ne | n' | t' | vous | le | la | les) [t' | vous | le | la | les] (entends | entend | comprends | comprend | vois | voit) (pas | plus | rien | mal)",
     "(je | on) (l'ai | l'a | les ai | les a) (laissé | laissée | laissés | oublié | oubliée) [allumé | allumée | ouvert | ouverte | en marche]",
     "(on | il | elle | ils | elles | ça) s'",
-    "(je | on | nous) (n'y | n' | ne | y | n') (vois | voit | voyons | entends | entend) (rien | plus rien | pas | presque rien)",
+    "(n'y | n' | ne | y) [s' | m' | t' | nous | vous] (vois | voit | voient | voyons | entends | entend | entendent | comprends | comprend) (rien | plus rien | plus | pas | presque rien)",
     "(je | on) n'arrive (pas | plus) à (dormir | lire | voir | travailler | entendre)",
     "(j'ai | on a | nous avons) oublié",
   ],
@@ -496,6 +505,7 @@ export const french: LanguagePack = {
       "comme (ils | elles) sont",
     ],
   },
+  auxiliaries: "as ont avez avait était étaient déjà presque que quoi".split(" "),
   hedges: [
     ..."plaisante rigole blague coucher lever crépuscule aube ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(
       " ",
@@ -559,6 +569,7 @@ export const french: LanguagePack = {
           commands: [
             `${on} $target`,
             `${on} $property ${de} $target`,
+            "(mets | mettez | mettre | envoie | envoyez) $property [(dans | à | au | sur | de) $target]",
             `$target (${should}) s'allumer`,
           ],
         },
@@ -570,6 +581,7 @@ export const french: LanguagePack = {
           commands: [
             `${off} $target`,
             `${off} $property ${de} $target`,
+            "(enlève | enlevez | enlever | retire | arrête | arrêtez | arrêter) $property [(dans | à | au | sur | de) $target]",
             `$target (${should}) s'éteindre`,
           ],
         },
@@ -673,7 +685,7 @@ export const french: LanguagePack = {
     "position-short": {
       states: ["[à] $level (fermé | fermée | fermés)", "fermé [à] $level"],
       patterns: [
-        "(ferme | fermez | fermer | baisse | baisser | descends) $target [à] $level",
+        "(ferme | fermez | fermer | baisse | baisser | descends | rentre | rentrez) $target [à] $level",
         "(ferme | fermer) à $level $target",
       ],
       reply: "{$target} se ferme.",
@@ -1010,7 +1022,7 @@ export const french: LanguagePack = {
     unlock: {
       states: ["(déverrouillé | déverrouillée | déverrouillées)"],
       patterns: [
-        "(déverrouille | déverrouillez | déverrouiller) $target",
+        "(déverrouille | déverrouillez | déverrouiller | ouvre | ouvrez | ouvrir) $target",
         "(ouvre | ouvrir) [le verrou de] $target avec la clé",
       ],
       reply: "{$target} : déverrouillé.",
@@ -1235,6 +1247,8 @@ export const french: LanguagePack = {
     "ask-value": {
       patterns: [
         "(quel | quelle) est $measure",
+        "(quel | quelle) $measure (dans | à | au | sur) $target",
+        "$target (est | tourne | marche) (en | à | sur | dans) (quel | quelle) $measure",
         "(quel | quelle) $measure fait il",
         "c'est quoi $measure [de | du | des | d' | dans | à | au | sur] $target",
         "(quel | quelle) $measure (a | est | fait il) [de | du | des | d' | dans | à | au | sur] $target",
@@ -1276,6 +1290,7 @@ export const french: LanguagePack = {
         "(y a t il | il y a | est ce qu'il y a) du $state [dans | à | au | sur | en] $target",
         "$target (est | sont) [t] [il | elle] $state ou (fermé | fermée | ouvert | ouverte | allumé | allumée | éteint | éteinte)",
         "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) (laissé | oublié) $target $state",
+        "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) [bien] $state $target à clé",
         "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) [bien] $state $target",
       ],
       reply: "",

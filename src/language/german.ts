@@ -63,7 +63,7 @@ const very = "so | sehr | echt | ganz schön | ziemlich | richtig";
 /** What the sun does, as a time. */
 function sun(what: string, sentence: string): SunWords {
   return {
-    at: [`bei ${what}`, `(bei | zum | mit | ab) ${what}`, sentence],
+    at: [`bei ${what}`, `(bei | zum | mit | ab | von) [der | dem] ${what}`, sentence],
     until: [`bis ${what}`, `bis [zum] ${what}`],
     before: [`$duration vor ${what}`, `$duration vor [dem] ${what}`],
     after: [`$duration nach ${what}`, `$duration nach [dem] ${what}`],
@@ -204,7 +204,7 @@ export const german: LanguagePack = {
       dusk: {
         at: [
           "in der Dämmerung",
-          "bei [Einbruch der] (Dunkelheit | Dämmerung)",
+          "(bei | ab | mit | von) [Einbruch] [der] (Dunkelheit | Dämmerung)",
           "in der (Abenddämmerung | Dämmerung)",
           "(wenn | sobald) es dunkel wird",
         ],
@@ -238,6 +238,7 @@ export const german: LanguagePack = {
   endings: ["'s", "s", "n"],
   // "Mach bitte mal das Licht an": in German these stand within the phrase.
   alike: [
+    ["klimaanlage", "klima"],
     ["lampe", "leuchte", "licht"],
     ["fernseher", "tv", "fernsehgerät"],
     ["bad", "badezimmer"],
@@ -260,6 +261,28 @@ export const german: LanguagePack = {
   },
   sounds: germanSounds,
   small: ["der", "die", "das", "den", "dem", "des", "mein", "meine", "meinen", "unser", "unsere"],
+  imperatives: {
+    endings: [
+      ["eln", "le", "el"],
+      ["ern", "ere"],
+      ["en", "", "e"],
+      ["n", ""],
+    ],
+    particles: [
+      "an",
+      "aus",
+      "auf",
+      "ab",
+      "ein",
+      "los",
+      "zu",
+      "um",
+      "weiter",
+      "vor",
+      "nach",
+      "durch",
+    ],
+  },
   diminutives: [
     ["chen", "e"],
     ["chen", ""],
@@ -575,11 +598,8 @@ export const german: LanguagePack = {
     "(ich | wir) (schau | schaue | schauen | guck | gucke | gucken | ess | esse | essen | trinken | les | lese | lesen | hol | hole | brauch | brauche) (was | etwas)",
     "da (ist | sind | kommt | kommen | steht | liegt)",
     "(es | das) (fängt | beginnt)",
-    "(ich | wir | man) (versteh | verstehe | hör | höre | seh | sehe | kapier) (dich | euch | sie | ihn | es | das | mich) [ja | doch] [gar | sonst] (nicht | kaum | schlecht)",
-    "(ich | wir | man) (seh | sehe | sehen | sieht | hör | höre | hören | hört | finde | finden) (hier | ja | so) [gar] (nichts | nix | kaum)",
-    "(ich | wir | man) (seh | sehe | sehen | sieht | hör | höre | hören | hört | finde | finden) [gar] (nichts | nix | kaum)",
-    "(ich | wir | man) (kann | können) (hier | so) [gar] (nicht | nichts | kaum) (schlafen | lesen | sehen | hören | denken | arbeiten)",
-    "(ich | wir | man) (kann | können) [gar] (nicht | nichts | kaum) (schlafen | lesen | sehen | hören | denken | arbeiten)",
+    "(versteh | verstehe | versteht | verstehen | hör | höre | hört | hören | seh | sehe | sieht | sehen | kapier | finde | findet) [man | ich | wir] [dich | euch | sie | ihn | es | das | mich | uns] [hier | ja | doch | so | sonst] [gar | überhaupt] (nicht | nichts | nix | kaum | schlecht) [mehr]",
+    "(kann | können) [man | ich | wir] [hier | ja | so | sonst] [gar] (nicht | nichts | kaum) (schlafen | lesen | sehen | hören | denken | arbeiten)",
     "(ich | wir) (hab | habe | haben)",
     "vergessen",
   ],
@@ -593,6 +613,7 @@ export const german: LanguagePack = {
       "(aus dem Spiel | außen vor)",
     ],
   },
+  auxiliaries: "hat hast hatte hatten war waren wurde wurden schon bereits fast beinahe".split(" "),
   hedges: [
     ..."scherz witz spass sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keiner keines niemand nie niemals nichts nirgends ohne weder stopp statt anstatt lieber fast beinahe".split(
       " ",
@@ -674,6 +695,7 @@ export const german: LanguagePack = {
             ...apart(turn, "an", "anschalten | einschalten | anmachen", `$property ${of} $target`),
 
             ...apart(turn, "an", "anschalten | einschalten | anmachen", "$target $property"),
+            "$property (an | ein) (am | im | in | beim | bei | auf) $target",
           ],
         },
         off: {
@@ -691,6 +713,7 @@ export const german: LanguagePack = {
               `$property ${of} $target`,
             ),
             ...apart(turn, "aus | ab", "ausschalten | abschalten | ausmachen", "$target $property"),
+            "$property (aus | ab) (am | im | in | beim | bei | auf) $target",
           ],
         },
       },
@@ -1181,8 +1204,10 @@ export const german: LanguagePack = {
       reply: "{$target} abgeschlossen.",
     },
     unlock: {
-      states: ["(aufgeschlossen | entriegelt | aufgesperrt | unverschlossen)"],
+      states: ["(aufgeschlossen | entriegelt | aufgesperrt | unverschlossen)", "auf"],
       patterns: [
+        "(öffne | öffnen) $target",
+        "$target (öffnen | aufmachen)",
         "(schließ | schließe | sperr | sperre) $target [wieder] auf",
         "$target [wieder] (aufschließen | aufsperren | entriegeln)",
         "(entriegle | entriegele | entriegel) $target",
@@ -1414,7 +1439,7 @@ export const german: LanguagePack = {
     },
     find: {
       patterns: [
-        "wo (ist | sind | habe ich) $target",
+        "wo (ist | sind | habe ich | hab ich | haben wir) $target [gelassen | hingelegt | hingetan | verlegt]",
         "(finde | find | suche | such) $target",
         "ich (finde | suche) $target [nicht]",
         "lass $target (klingeln | piepen)",
@@ -1437,7 +1462,7 @@ export const german: LanguagePack = {
         "wie hoch ist $measure",
         "was (zeigt | misst) $target [an]",
         "(wie | was) (ist | sind) $measure $target",
-        "(auf | in | mit) (welche | welcher | welchem) $measure (ist | steht) $target [gestellt | eingestellt]",
+        "(auf | in | mit) (welche | welcher | welchem) $measure (ist | steht | läuft | fährt | befindet sich) $target [gestellt | eingestellt]",
         "welche $measure hat [es in] $target",
         "welche $measure (ist | herrscht) [von | vom | im | in | am | auf | bei] $target",
         "was (ist | sind) [bei | an | von | vom | im | in] $target $measure",
@@ -1448,6 +1473,8 @@ export const german: LanguagePack = {
         "wie viel $measure (ist | hat) [in | im | auf | am | bei] $target",
         "ist $measure [von | vom | der | des | im | in | am | auf | bei] $target [noch] (an | aus)",
         "ist $target $measure [noch] (an | aus)",
+        "ist [bei | beim | im | am | an | auf] $target $measure [noch] (an | aus)",
+        "ist $measure [noch] (an | aus) [(bei | beim | im | am | an | auf) $target]",
       ],
       reply: "",
     },

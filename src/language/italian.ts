@@ -24,9 +24,9 @@ const di =
   "[di | del | della | dello | dell' | dei | delle | degli | in | nel | nella | nell' | su | sul | sulla | a | al | alla | all' | per]";
 const a = "a | al | allo | alla | all' | su | sul | sullo | in";
 const put =
-  "cambia | cambiare | metti | metta | mettere | imposta | imposti | impostare | lascia | lasci | lasciare | tieni | tenere | fai | fare | rendi | rendere | rimetti | rimettere | porta | portare | vorrei | avere";
+  "cambia | cambiare | metti | metta | mettere | imposta | imposti | impostare | lascia | lasci | lasciare | tieni | tenere | fai | fare | rendi | rendere | rimetti | rimettere | porta | portare | passa | passi | passare | vorrei | avere";
 const adjust =
-  "metti | metta | mettere | imposta | imposti | impostare | porta | porti | portare | regola | regoli | regolare | cambia | cambi | cambiare | alza | alzi | alzare | abbassa | abbassi | abbassare | fissa | lascia";
+  "metti | metta | mettere | imposta | imposti | impostare | porta | porti | portare | regola | regoli | regolare | cambia | cambi | cambiare | passa | passi | passare | alza | alzi | alzare | abbassa | abbassi | abbassare | fissa | lascia";
 const raise = "alza | alzi | alzare | aumenta | aumenti | aumentare | incrementa";
 const lower =
   "abbassa | abbassi | abbassare | riduci | riduca | ridurre | diminuisci | diminuisca | diminuire";
@@ -187,6 +187,7 @@ export const italian: LanguagePack = {
     "mezz",
   ],
   alike: [
+    ["condizionatore", "climatizzatore", "aria condizionata"],
     ["lampada", "luce"],
     ["tv", "tele", "televisione", "televisore"],
     ["soggiorno", "salotto"],
@@ -207,6 +208,13 @@ export const italian: LanguagePack = {
   },
   sounds: italianSounds,
   small: ["il", "lo", "la", "i", "gli", "le", "l", "un", "uno", "una", "mio", "mia", "miei", "mie"],
+  imperatives: {
+    endings: [
+      ["are", "a", "i"],
+      ["ere", "i", "a"],
+      ["ire", "i", "isci"],
+    ],
+  },
   diminutives: [
     ["ini", "i"],
     ["ine", "e"],
@@ -333,7 +341,7 @@ export const italian: LanguagePack = {
     mode: {
       off: ["spento"],
       heat: ["riscaldamento", "caldo"],
-      cool: ["raffrescamento", "freddo"],
+      cool: ["raffrescamento", "freddo", "raffreddamento", "raffreddare"],
       auto: ["auto", "automatico", "automatica"],
     },
     preset: {
@@ -523,10 +531,8 @@ export const italian: LanguagePack = {
     "(qualcuno | lui | lei) (l'ha | li ha | le ha) (lasciato | lasciata | lasciati | lasciate | dimenticato) [acceso | accesa | aperto | aperta]",
     "voglio (vedere | guardare | dormire | leggere | uscire)",
     "(comincia | inizia | ricomincia | sta) [a | per] (piovere | nevicare | fare | farsi | grandinare | tirare)",
-    "non (ti | vi | lo | la | li | si | mi) (sento | sente | capisco | vedo | vede | senti)",
     "(l'ho | l'abbiamo | li ho | le ho) (lasciato | lasciata | lasciati | lasciate | dimenticato | dimenticata) [acceso | accesa | aperto | aperta]",
-    "non (ci | mi) (vedo | sento | si vede) [niente | nulla | più | bene]",
-    "non (vedo | vediamo | si vede | sento | sentiamo | si sente) (niente | nulla | bene | più niente)",
+    "non [si | mi | ti | ci | vi | lo | la | li] (sente | sentono | sento | sentiamo | senti | vede | vedono | vedo | vediamo | capisce | capisco) [niente | nulla | bene | più | più niente]",
     "non (riesco | riusciamo) a (dormire | leggere | vedere | lavorare | sentire)",
     "(ho | abbiamo | mi sono) dimenticato",
   ],
@@ -534,6 +540,7 @@ export const italian: LanguagePack = {
     verbs: ["lascia", "lasci", "lasciate", "lasciare", "lasciami"],
     after: ["(in pace | stare)", "(com è | così | come sono)"],
   },
+  auxiliaries: "ha hai hanno aveva già quasi".split(" "),
   hedges: [
     ..."scherzo scherzavo scherzando tramonto alba imbrunire non no mai nessuno niente nulla né senza neanche quasi".split(
       " ",
@@ -607,14 +614,24 @@ export const italian: LanguagePack = {
             "(acceso | accesa | accesi | accese | attivo | attiva)",
             "$property (acceso | accesa | attivo | attiva)",
           ],
-          commands: [`${on} $target`, `${on} $property ${di} $target`, `$target ${may} ${on}`],
+          commands: [
+            `${on} $target`,
+            `${on} $property ${di} $target`,
+            "(metti | metta | mettere | dai) $property [(in | nel | nella | a | al | alla | di | del) $target]",
+            `$target ${may} ${on}`,
+          ],
         },
         off: {
           states: [
             "(spento | spenta | spenti | spente | disattivato | disattivata)",
             "$property (spento | spenta | disattivato | disattivata)",
           ],
-          commands: [`${off} $target`, `${off} $property ${di} $target`, `$target ${may} ${off}`],
+          commands: [
+            `${off} $target`,
+            `${off} $property ${di} $target`,
+            "(togli | tolga | togliere | ferma | taglia) $property [(in | nel | nella | a | al | alla | di | del | dal | dalla) $target]",
+            `$target ${may} ${off}`,
+          ],
         },
       },
       level: {
@@ -717,7 +734,7 @@ export const italian: LanguagePack = {
         "(chiuso | chiusa) [a | al | alla | per] $level",
       ],
       patterns: [
-        "(chiudi | chiuda | chiudere | abbassa | abbassare) $target [a | al | alla | per | fino a] $level",
+        "(chiudi | chiuda | chiudere | abbassa | abbassare | ritira | riavvolgi) $target [a | al | alla | per | fino a] $level",
       ],
       reply: "{$target} si chiude.",
     },
@@ -935,7 +952,7 @@ export const italian: LanguagePack = {
       ],
       patterns: [
         "(chiudi | chiuda | chiudere | richiudi | abbassa | abbassi | abbassare | riabbassa) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in fondo]",
-        "(tira | tirare | manda | cala) giù $target",
+        "[(tira | tirare | manda | cala)] giù $target",
         "(tira | tirare) $target giù",
         "(tira | tiri | tirare) dentro $target",
         "(ritira | ritiri | ritirare | riavvolgi | arrotola | arrotolare) $target",
@@ -1024,7 +1041,7 @@ export const italian: LanguagePack = {
     unlock: {
       states: ["(sbloccato | sbloccata)"],
       patterns: [
-        "(sblocca | sblocchi | sbloccare) $target",
+        "(sblocca | sblocchi | sbloccare | apri | apra | aprire) $target",
         "(apri | aprire) con la chiave $target",
         "(apri | aprire | togli) (la serratura | il chiavistello | il catenaccio) (di | del | della | dello) $target",
       ],

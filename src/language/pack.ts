@@ -70,6 +70,8 @@ export interface LanguagePack {
   elisions: readonly string[];
   /** Patterns after which a verb has another form, and the usual one for each: "turn" for "turning". */
   gerunds?: { after: Said; verbs: Readonly<Record<string, string>> };
+  /** How an action that is called by an infinitive is ordered. */
+  imperatives?: Imperatives;
   /** Endings of what is called small, and what the word ends in otherwise, the longest first: "lampje" is a "lamp". */
   diminutives?: readonly (readonly [small: string, plain: string])[];
   /**
@@ -107,6 +109,11 @@ export interface LanguagePack {
    */
   hedges: Said;
   /**
+   * Those of them that say nothing by themselves: "has" reports of what is no business of the home where what
+   * follows is none of its words, as in "the delivery has arrived".
+   */
+  auxiliaries: Said;
+  /**
    * Patterns of what may be said in a remark all the same, since it takes nothing back: "I can't see a thing",
    * "I forgot".
    */
@@ -143,6 +150,16 @@ export interface LanguagePack {
   refusals: Refusals;
 }
 
+/** How an order is made of an infinitive. */
+export interface Imperatives {
+  /** What an infinitive ends in, the longest first, and what orders end in instead. */
+  endings: readonly (readonly [infinitive: string, ...orders: string[]])[];
+  /** What stands before a verb as one word, and after the thing in an order: "an" of "anhalten". */
+  particles?: Said;
+  /** Whether a vowel is written twice where its syllable is closed: "kneed" of "kneden". */
+  isOpen?: true;
+}
+
 /** What every pack has. */
 export const packKeys = [
   "language",
@@ -168,6 +185,7 @@ export const packKeys = [
   "fillers",
   "adjectives",
   "hedges",
+  "auxiliaries",
   "excuses",
   "stays",
   "repairs",

@@ -18,7 +18,7 @@ const by = "[un] $amount";
 
 const de = "[de | del | en | a | al | para]";
 const put =
-  "pon | ponga | poner | ponme | deja | deje | dejar | ajusta | ajuste | ajustar | mantén | mantener | haz | coloca | cambia | cambiar | vuelve a poner | tener | tenga";
+  "pon | ponga | poner | ponme | deja | deje | dejar | ajusta | ajuste | ajustar | mantén | mantener | haz | coloca | cambia | cambiar | pasa | pasar | vuelve a poner | tener | tenga";
 const adjust =
   "pon | ponga | poner | ajusta | ajuste | ajustar | fija | fije | fijar | deja | dejar | coloca | cambia | cambie | cambiar | regula | regular | lleva";
 const raise = "sube | suba | subir | aumenta | aumente | aumentar | incrementa | incrementar";
@@ -162,7 +162,11 @@ export const spanish: LanguagePack = {
         after: ["$duration después del alba"],
       },
       dusk: {
-        at: ["al anochecer", "(cuando | en cuanto) (anochezca | oscurezca | se haga de noche)"],
+        at: [
+          "al anochecer",
+          "(desde el | a partir del) anochecer",
+          "(cuando | en cuanto) (anochezca | oscurezca | se haga de noche)",
+        ],
         until: ["hasta el anochecer", "hasta que (anochezca | oscurezca)"],
         before: ["$duration antes del anochecer"],
         after: ["$duration después del anochecer"],
@@ -179,6 +183,7 @@ export const spanish: LanguagePack = {
   },
   elisions: [],
   alike: [
+    ["aire acondicionado", "aire"],
     ["lámpara", "luz"],
     ["tele", "televisión", "televisor"],
     ["salón", "sala", "sala de estar"],
@@ -199,6 +204,13 @@ export const spanish: LanguagePack = {
   },
   sounds: spanishSounds,
   small: ["el", "la", "los", "las", "un", "una", "mi", "mis", "nuestro", "nuestra"],
+  imperatives: {
+    endings: [
+      ["ar", "a", "e"],
+      ["er", "e", "a"],
+      ["ir", "e", "a"],
+    ],
+  },
   diminutives: [
     ["citos", ""],
     ["citas", ""],
@@ -500,10 +512,9 @@ export const spanish: LanguagePack = {
     "(alguien | ella | él) (lo | la | los | las) ha (dejado | olvidado)",
     "quiero (ver | mirar | dormir | leer | salir)",
     "(empieza | comienza | va | vuelve) a (llover | nevar | oscurecer | hacer | granizar | soplar)",
-    "no (te | os | le | la | lo | los | se | me) (oigo | oye | oyes | entiendo | veo | ve | ves)",
     "(lo | la | los | las) (he | hemos) (dejado | olvidado)",
     "(me lo | me la) he (dejado | olvidado)",
-    "no (veo | vemos | se ve | oigo | oímos | se oye) (nada | bien | ni torta | ni jota)",
+    "no [se | me | te | nos | lo | la | le] (oye | oyen | oigo | oímos | ve | ven | veo | vemos | entiende | entiendo | entienden) [nada | bien | ni torta | ni jota]",
     "no (puedo | podemos | consigo) (dormir | leer | ver | trabajar | oír | concentrarme)",
     "(me he | he | hemos | se me ha | se me han) (olvidado | dejado)",
   ],
@@ -511,6 +522,7 @@ export const spanish: LanguagePack = {
     verbs: ["deja", "deje", "dejad", "dejen", "dejar", "déjame"],
     after: ["(en paz | tranquilo | tranquila)", "como (está | están)", "así"],
   },
+  auxiliaries: "ha he has han hemos había por casi".split(" "),
   hedges: [
     ..."broma bromeo anochecer atardecer amanecer no nunca nadie nada ni ningún ninguna sin jamás tampoco casi".split(
       " ",
@@ -582,14 +594,24 @@ export const spanish: LanguagePack = {
             "(encendido | encendida | encendidos | encendidas | prendido | prendida | activado | activada)",
             "$property (encendido | encendida | activado | activada)",
           ],
-          commands: [`${on} $target`, `${on} $property ${de} $target`, `$target ${may} ${on}`],
+          commands: [
+            `${on} $target`,
+            `${on} $property ${de} $target`,
+            "(pon | ponga | poner | mete) $property [(en | a | al | de) $target]",
+            `$target ${may} ${on}`,
+          ],
         },
         off: {
           states: [
             "(apagado | apagada | apagados | apagadas | desactivado | desactivada)",
             "$property (apagado | apagada | desactivado | desactivada)",
           ],
-          commands: [`${off} $target`, `${off} $property ${de} $target`, `$target ${may} ${off}`],
+          commands: [
+            `${off} $target`,
+            `${off} $property ${de} $target`,
+            "(quita | quite | quitar | corta | para) $property [(en | a | al | de | del) $target]",
+            `$target ${may} ${off}`,
+          ],
         },
       },
       level: {
@@ -695,7 +717,9 @@ export const spanish: LanguagePack = {
     },
     "position-short": {
       states: ["[a | al] $level (cerrado | cerrada)", "(cerrado | cerrada) [a | al] $level"],
-      patterns: ["(cierra | cierre | cerrar | baja | bajar) $target [a | al | hasta] $level"],
+      patterns: [
+        "(cierra | cierre | cerrar | baja | bajar | recoge | recoger) $target [a | al | hasta] $level",
+      ],
       reply: "{$target} se cierra.",
     },
     "program-start": {
@@ -995,7 +1019,7 @@ export const spanish: LanguagePack = {
     unlock: {
       states: ["(desbloqueado | desbloqueada | sin llave)"],
       patterns: [
-        "(desbloquea | desbloquee | desbloquear) $target",
+        "(desbloquea | desbloquee | desbloquear | abre | abra | abrir) $target",
         "(abre | abrir) con llave $target",
         "(quita | quitar) (la llave | el cerrojo) (a | de) $target",
         "(quita | quite) la llave (a | de | del | al) $target",
@@ -1242,6 +1266,7 @@ export const spanish: LanguagePack = {
         "$measure (de | del | en) $target",
         "cuánta $measure hay",
         "está $measure (de | del | en) $target (encendido | encendida | apagado | apagada)",
+        "está (encendido | encendida | puesto | puesta | apagado | apagada | quitado | quitada) $measure [(de | del | en) $target]",
         "$measure (de | del | en) $target está (encendido | encendida | apagado | apagada)",
         "(en | a | de) qué $measure (está | va | funciona | gira | se mueve) [puesto | puesta] $target",
         "a (cuánto | cuánta | cuántos | cuántas) $measure (está | están | va) [puesto | puesta] $target",

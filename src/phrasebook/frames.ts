@@ -1,4 +1,5 @@
 import type { Frame, FrameForm, Frames } from "../language/frames.ts";
+import { ordersOf } from "../language/imperatives.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import type { Said, VocabularyEntry, WishId } from "../language/vocabulary.ts";
 import { ownOf } from "../source/own.ts";
@@ -29,17 +30,41 @@ export function patternsOf(
       if (isOfWord ? words.length === 0 : !framed?.isForemost) return [];
       return text.replaceAll(/\$(?:property|verb)\b/gu, group(words)).replaceAll("$value", value);
     });
+  // "Turn the steam off" is said like "turn the lamp off".
+  const alone = framed?.sort === "switched" && words.length > 0;
+  const ofItself = (texts: readonly string[]): string[] =>
+    texts.flatMap((text) =>
+      alone && text.includes("$target") && !text.includes("$property")
+        ? text.replace("$target", group(words))
+        : [],
+    );
   const all = [...states, ...fitting(form?.states)];
   const stated = all.length === 0 ? [] : around(pack.frames.state, "$state", group(all));
   const owned = ofProperties(pack, framed).map((text) =>
     text.replaceAll("$property", group(words)).replaceAll("$value", value),
   );
+  const plain = (form?.states ?? []).filter((text) => !text.includes("$property"));
+  const itself = [
+    ...ofItself(form?.commands ?? []),
+    ...(alone ? around(ofItself(pack.frames.state), "$state", group([...states, ...plain])) : []),
+  ];
   const isMore = framed?.sort === "level" && framed.form !== "to";
   const more = isMore && states.length > 0 ? around(pack.frames.more, "$state", group(states)) : [];
   // What an action is called is done as well.
-  const done = framed?.sort === "action" ? fitting(pack.frames.deed) : deedsIn(pack.frames, deeds);
+  const done =
+    framed?.sort === "action"
+      ? [...fitting(pack.frames.deed), ...ordersIn(pack, words)]
+      : deedsIn(pack.frames, deeds);
   // What is said of every property comes first: people know it from elsewhere.
-  return [...fitting(form?.commands), ...patterns, ...done, ...stated, ...owned, ...more];
+  return [
+    ...fitting(form?.commands),
+    ...patterns,
+    ...done,
+    ...stated,
+    ...owned,
+    ...itself,
+    ...more,
+  ];
 }
 
 /** The patterns that ask whether a property has a value. */
@@ -59,6 +84,11 @@ function ofProperties(pack: LanguagePack, framed: Framed | undefined): string[] 
   if (wordsFor(pack, framed).length === 0) return [];
   const states = formOf(pack, framed).states.filter((text) => !text.includes("$property"));
   return states.length === 0 ? [] : around(of, "$state", group(states));
+}
+
+/** Orders to do what an action is called. */
+function ordersIn({ imperatives }: LanguagePack, words: Said): string[] {
+  return imperatives ? words.flatMap((said) => ordersOf(said, imperatives)) : [];
 }
 
 function deedsIn({ deed }: Frames, deeds: readonly string[]): string[] {

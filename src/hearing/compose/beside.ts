@@ -1,6 +1,7 @@
 import { ruleOf, slotSymbol } from "../../automaton/network.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
+import { unheardOf } from "../../lexicon/lexicon.ts";
 import { isWish } from "../../language/vocabulary.ts";
 import type { Engine } from "../understand/engine.ts";
 import { leans } from "../understand/fillings.ts";
@@ -59,8 +60,7 @@ export function beside(
   const whereOf = ({ from, end }: Stretch, { commands }: Parted): "within" | "one" | "apart" => {
     const pointed = utterance.texts.slice(from, end).map((_, at) => {
       // "There's a fox about" points nowhere.
-      const isExcused = engine.excuses(utterance, from + at).length > 0;
-      return isExcused ? undefined : engine.pointsTo(utterance, from + at);
+      return remarks.isExcused(from + at) ? undefined : engine.pointsTo(utterance, from + at);
     });
     if (pointed.every((where) => where === undefined)) return "within";
     const devices = devicesDone(commands);
@@ -85,7 +85,9 @@ export function beside(
     const isAbout =
       about !== undefined && engine.speaksOfIt(pick(utterance, { from, end: to }, []));
     const isPlain = (remark: Stretch): boolean =>
-      (isAbout && remark.from === 0) || remarks.is(remark) || isReason(remark);
+      (isAbout && remark.from === 0) ||
+      (isGiven(remark) ? remarks.isGiven(remark) : remarks.is(remark)) ||
+      isReason(remark);
     const ours = around.filter((remark) => !isPlain(remark));
     if (!ours.every(remarks.isOurs)) return undefined;
     const found = told({ from, end: to }, isAbout ? [about.id] : undefined);
@@ -110,6 +112,9 @@ export function beside(
       named.every((id) => id === undefined || !done.has(id))
     );
   };
+  /** Whether a word before it says that it is a reason. */
+  const isGiven = ({ from }: Stretch): boolean =>
+    marks.some((mark) => mark.of === "reason" && mark.end === from);
   const marks = marksIn(engine, utterance);
   for (const { from, end, of } of marks) {
     // A word that begins a reason parts off what comes after it: "tengo que apagar la luz" is no remark.
@@ -162,10 +167,14 @@ function marksIn(engine: Engine, utterance: Utterance): Mark[] {
 /** What tells remarks. */
 interface Remarks {
   is: (stretch: Stretch) => boolean;
+  /** The same of what a word says to be a reason, which is no order however it begins: "que da el sol". */
+  isGiven: (stretch: Stretch) => boolean;
   /** The same where nothing parts it off, so that "I forgot the lights on" is none. */
   isUnmarked: (stretch: Stretch) => boolean;
   /** A clause of those who speak, which may name things but no places: "we're off out by the back door". */
   isOurs: (stretch: Stretch) => boolean;
+  /** Whether a word is part of what may be said in any remark. */
+  isExcused: (at: number) => boolean;
   /** Whether something of the home could begin like it. */
   begins: (stretch: Stretch) => boolean;
   /** The one device that a remark begins with and says something of, and whether as a clause. */
@@ -187,6 +196,12 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks | u
   const isExcused = texts.map(() => false);
   for (const at of isExcused.keys()) {
     for (const { end } of engine.excuses(utterance, at)) isExcused.fill(true, at, end);
+  }
+  // "The delivery has arrived" reports nothing of the home.
+  for (const [at, text] of texts.entries()) {
+    if (engine.auxiliaries.has(text) && isForeign(engine, utterance, at, pauses)) {
+      isExcused[at] = true;
+    }
   }
   const isArticle = (at: number): boolean => small[at] === true || engine.ones.has(texts[at] ?? "");
   const isHedged = texts.map((text, at) => answers[at] === true || engine.hedges.has(text));
@@ -232,7 +247,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks | u
     while (small[at] === true) at++;
     return at;
   };
-  const is = ({ from, end }: Stretch): boolean => {
+  const isGiven = ({ from, end }: Stretch): boolean => {
     if (end - from > longestRemark || !isPlain({ from, end })) return false;
     // "Off, on" and "off, sorry, on" say something else.
     const begun = Math.max(from, ...engine.repairs(utterance, from).map((mark) => mark.end));
@@ -241,7 +256,10 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks | u
     // "It's raining outside" is one, and "outside" alone says where.
     const words = texts.slice(from, end);
     const isOpen = words.some((_, at) => engine.openPlace(utterance, from + at));
-    if (isOpen && !words.some(engine.isClause)) return false;
+    return !isOpen || words.some(engine.isClause);
+  };
+  const is = ({ from, end }: Stretch): boolean => {
+    if (!isGiven({ from, end })) return false;
     // The first word that counts is none that a command begins with.
     const first = afterSmall(from);
     if (first >= end || begins[first] !== true || isExcused[first] === true) return true;
@@ -249,6 +267,8 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks | u
   };
   return {
     is,
+    isGiven,
+    isExcused: (at) => isExcused[at] === true,
     isUnmarked: ({ from, end }) => !isHedged.slice(from, end).includes(true) && is({ from, end }),
     isOurs({ from, end }) {
       const first = afterSmall(from);
@@ -278,6 +298,23 @@ function isQuestion({ network, rules }: Engine, state: number): boolean {
   return plan !== undefined && plan.tells.length > 0 && plan.orders.length === 0;
 }
 
+/** Most words after one that says nothing by itself that may tell what it is about. */
+const mostAbout = 4;
+
+/** Whether one of the next words, up to a pause, is none that the home has, and none that takes anything back. */
+function isForeign(
+  { hedges }: Engine,
+  { texts, numbers }: Utterance,
+  at: number,
+  pauses: ReadonlySet<number>,
+): boolean {
+  for (let next = at + 1; next <= Math.min(at + mostAbout, texts.length - 1); next++) {
+    if (pauses.has(next)) return false;
+    if (numbers[next] === unheardOf && !hedges.has(texts[next] ?? "")) return true;
+  }
+  return false;
+}
+
 /** Whether a remark cannot be one more thing of the home: it is a clause, or stands beside none. */
 function isClause(
   engine: Engine,
@@ -285,8 +322,11 @@ function isClause(
   remark: Stretch,
   { commands }: Parted,
 ): boolean {
-  const { texts, words } = utterance;
-  if (texts.slice(remark.from, remark.end).some(engine.isClause)) return true;
+  const { texts, words, small } = utterance;
+  const said = texts.slice(remark.from, remark.end);
+  if (said.some(engine.isClause)) return true;
+  // What more there is of the home is hardly told in so many words.
+  if (said.filter((_, at) => small[remark.from + at] !== true).length > 1) return true;
   for (let at = remark.from; at < remark.end; at++) {
     if (engine.excuses(utterance, at).length > 0) return true;
   }

@@ -63,6 +63,8 @@ export interface Engine extends Around {
   besides: ReadonlySet<string>;
   /** Words that no remark beside a command has, and those that begin one. */
   hedges: ReadonlySet<string>;
+  /** Those of them that are none before words that the home does not have. */
+  auxiliaries: ReadonlySet<string>;
   isClause: (word: string) => boolean;
   /** Whether a word begins a clause of those who speak. */
   isSpeaker: (word: string) => boolean;
@@ -207,6 +209,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     keeps: stays,
     besides: new Set(pack.frames.besides),
     hedges: new Set(pack.hedges),
+    auxiliaries: new Set(pack.auxiliaries),
     isClause: (word) => clauses.has(word) || isSpeaker(word),
     isSpeaker,
     ones: new Set(pack.times.one),
