@@ -23,6 +23,7 @@ const books = {
   "at-flat": homeIn("at-flat"),
   "at-farm": homeIn("at-farm"),
   "at-bakery": homeIn("at-bakery"),
+  "at-townhouse": homeIn("at-townhouse"),
 };
 
 interface Phrase {
@@ -101,6 +102,7 @@ describe.each([
     ["at-farm", "never.tsv"],
     ["at-bakery", "tsv"],
     ["at-bakery", "never.tsv"],
+    ["at-townhouse", "tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

@@ -224,6 +224,7 @@ export const dutch: LanguagePack = {
       "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een plezier en | (geef | geeft) (me | mij | ons)",
     ],
     closing: [
+      "schat | schatje | lieverd | liefje",
       "achter (me | mij | ons)",
       "(als | zodra) je (even | een momentje | tijd) (tijd hebt | hebt) | een momentje",
       "alsjeblieft | alstublieft | bedankt | dank je [wel] | voor (mij | me) | (wil | kun) je | nu | meteen | direct | zo snel mogelijk | als je kunt | als het kan | snel | vlug | gauw | graag | hebben | oké | ja | te hebben | weer",
@@ -512,6 +513,8 @@ export const dutch: LanguagePack = {
     after: ["(met rust | zo | zoals (het | hij | ze) is)"],
   },
   auxiliaries: "hebt heeft had hadden was waren al net bijna".split(" "),
+  waterers: ["sproeier", "bewatering", "beregening", "kraan", "klep"],
+  measured: ["$property gehalte", "$property waarde", "$propertyniveau", "$propertypeil"],
   hedges: [
     ..."grapje geintje blijf zonsondergang zonsopgang schemering niet geen niemand nooit niets nergens zonder noch bijna liever".split(
       " ",

@@ -265,6 +265,8 @@ export const english: LanguagePack = {
     after: ["alone", "be", "(as it is | as they are | as is)", "out [of it]"],
   },
   auxiliaries: "been had has have was were got nearly almost already last".split(" "),
+  waterers: ["sprinkler", "watering", "irrigation", "hose", "valve", "tap"],
+  measured: ["$property level", "$property reading"],
   hedges: [
     ..."kidding joking joke sunset sunrise dusk dawn nightfall not no never none nobody nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
       " ",
@@ -318,6 +320,7 @@ export const english: LanguagePack = {
       "(can | could | may | might) (I | we) (have | get) | let's [have | get] | let us [have | get] | time to | you (can | may | could) | (give | get) (me | us) | let (me | us) have | (I | we) could do with",
     ],
     closing: [
+      "love | darling | dear | honey | sweetheart | mate | buddy",
       "(after | behind) (me | us | you)",
       "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | (when | whenever | once | if) (you (have | get | find) | you've got) [a] (chance | minute | min | moment | mo | second | sec | while) | quickly | quick | pronto | asap | pretty please | again | cheers | will you | a sec | a second | a moment",
     ],
@@ -408,7 +411,7 @@ export const english: LanguagePack = {
     oscillate: ["oscillation"],
     target: ["target", "target temperature", "set temperature"],
     temperature: ["temperature"],
-    humidity: ["humidity", "humidity level", "relative humidity"],
+    humidity: ["humidity", "relative humidity"],
     mode: ["mode"],
     preset: ["preset"],
     position: ["position"],
@@ -423,7 +426,7 @@ export const english: LanguagePack = {
     moisture: ["moisture"],
     contact: ["contact"],
     motion: ["motion"],
-    battery: ["battery", "battery level", "charge"],
+    battery: ["battery", "charge"],
     level: ["level", "fill level"],
     volume: ["volume"],
     muted: ["mute"],
@@ -1122,6 +1125,7 @@ export const english: LanguagePack = {
         "(play | put on) [some] music (on | in) $target",
         "put [some] music on (on | in) $target",
         say("play | resume | unpause | continue | start", "$target"),
+        "(carry on | continue | go on) (with | playing) $target",
         say(
           "play | resume | continue | start",
           "[the] (music | playback | playing) (on | in | from) $target",
@@ -1191,6 +1195,7 @@ export const english: LanguagePack = {
     },
     quieter: {
       states: ["[$amount] (quieter | softer)", "(quieter | softer) by $amount"],
+      patterns: [say("quieten | quiet | hush", "[down] $target [down] [$amount]")],
       reply: "{$target} quieter.",
     },
     mute: {
@@ -1267,7 +1272,7 @@ export const english: LanguagePack = {
       patterns: [
         say("dock | park", "$target"),
         say(
-          "send | take | bring",
+          "send | take | bring | get",
           "$target (home | back [home] | [back] to [its] (dock | base | station))",
         ),
         "$target (dock | go home | go back | [go] back to [its | your] (dock | base | station))",
@@ -1336,6 +1341,7 @@ export const english: LanguagePack = {
         "what $measure (does | do) $target (have | show | read)",
         `how (much | high) is $measure [${of}] $target`,
         "$target $measure",
+        `$measure (${of}) $target`,
         `(what is | what are | what's) $measure like [${of}] $target`,
         "what $measure (is | are) (in | on | at) $target",
         "how much $measure (is | are) [there] [in | on | at | of] $target",

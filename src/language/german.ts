@@ -301,6 +301,7 @@ export const german: LanguagePack = {
       "(sorg | sorge) dafür | (achte | schau) darauf | stell sicher | (ich möchte | ich will) dass | wie wäre es [wenn du] | lass uns | (geh | geh bitte) und | (gib | gebt) (mir | uns)",
     ],
     closing: [
+      "Schatz | Schatzi | Liebling | Liebes",
       "hinter (mir | uns)",
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst)",
       "danke | dankeschön | für (mich | uns) | (kannst | könntest | würdest | magst) du | ja | (jetzt | nun) [gleich | sofort] | sofort | gleich | schnell | flott | zackig | mal eben | aber dalli | wenn du kannst | wenn es geht | (wenn du Zeit hast) | haben | sein | gern | gerne | wieder | machst | machen | könntest du",
@@ -543,6 +544,7 @@ export const german: LanguagePack = {
       "so (hell | hoch | weit | laut | schnell | stark) wie [es] [nur] (möglich | geht)",
       "volle Helligkeit",
       "volle Pulle",
+      "volle Kraft",
       "ganz hell",
       "(voller | vollster | höchster) (stufe | leistung | kraft)",
     ],
@@ -614,6 +616,14 @@ export const german: LanguagePack = {
     ],
   },
   auxiliaries: "hat hast hatte hatten war waren wurde wurden schon bereits fast beinahe".split(" "),
+  waterers: ["sprenger", "bewässerung", "beregnung", "regner", "schlauch", "ventil"],
+  measured: [
+    "$property Wert",
+    "$property Gehalt",
+    "$property Stand",
+    "$propertystand",
+    "$propertywert",
+  ],
   hedges: [
     ..."scherz witz spass sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keiner keines niemand nie niemals nichts nirgends ohne weder stopp statt anstatt lieber fast beinahe".split(
       " ",
@@ -1384,7 +1394,9 @@ export const german: LanguagePack = {
       reply: "{$target} gedrückt.",
     },
     start: {
-      deeds: ["laufen | starten | loslegen | anfangen | saugen | putzen | fegen"],
+      deeds: [
+        "laufen | starten | losfahren | fahren | loslegen | anfangen | saugen | putzen | fegen | wischen",
+      ],
       states: ["(am laufen | am saugen | gestartet)"],
       patterns: [
         "$target (starten | loslegen | laufen lassen | losschicken)",

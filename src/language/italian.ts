@@ -231,6 +231,7 @@ export const italian: LanguagePack = {
       "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | ((posso | potrei) avere | (possiamo | potremmo) [avere]) | dai | vai e | è ora di | (dammi | dacci)",
     ],
     closing: [
+      "tesoro | caro | cara | amore",
       "dietro di (me | noi)",
       "quando hai (un momento | un minuto | tempo) | un momento | un secondo",
       "per favore | per piacere | grazie | per me | (puoi | vuoi | potresti) | adesso | subito | presto | svelto | in fretta | veloce | al più presto | ora | appena puoi | se puoi | quando puoi | se non ti dispiace | di nuovo | va bene | non c'è nessuno [lì | qui | dentro] | dai",
@@ -312,7 +313,7 @@ export const italian: LanguagePack = {
     oscillate: ["oscillazione"],
     target: ["temperatura impostata", "impostazione"],
     temperature: ["temperatura"],
-    humidity: ["umidità", "tasso di umidità", "livello di umidità"],
+    humidity: ["umidità"],
     mode: ["modalità"],
     preset: ["preimpostazione"],
     position: ["posizione"],
@@ -351,7 +352,7 @@ export const italian: LanguagePack = {
     },
     armed: {
       off: ["disinserito", "spento"],
-      home: ["in casa", "presente"],
+      home: ["in casa", "a casa", "casa", "presente"],
       away: ["fuori casa", "assente"],
       night: ["notte"],
     },
@@ -541,6 +542,8 @@ export const italian: LanguagePack = {
     after: ["(in pace | stare)", "(com è | così | come sono)"],
   },
   auxiliaries: "ha hai hanno aveva già quasi".split(" "),
+  waterers: ["irrigazione", "irrigatore", "valvola"],
+  measured: ["livello di $property", "tasso di $property"],
   hedges: [
     ..."scherzo scherzavo scherzando tramonto alba imbrunire non no mai nessuno niente nulla né senza neanche quasi".split(
       " ",
@@ -570,8 +573,8 @@ export const italian: LanguagePack = {
     illuminance: ["(luminoso | buio | chiaro | luce)"],
     speed: ["veloce"],
     temperature: ["(caldo | calda | freddo | fredda | fresco)"],
-    humidity: ["(umido | umida | secco)"],
-    moisture: ["(umido | umida | secco | bagnato)"],
+    humidity: ["(umido | umida | umidi | umide | secco | secca)"],
+    moisture: ["(umido | umida | umidi | umide | secco | secca | secche | bagnato | bagnata)"],
     volume: ["(alto | alta | forte)"],
     position: ["(aperto | aperta)"],
     battery: ["(carico | carica)"],

@@ -70,6 +70,10 @@ export interface LanguagePack {
   elisions: readonly string[];
   /** Patterns after which a verb has another form, and the usual one for each: "turn" for "turning". */
   gerunds?: { after: Said; verbs: Readonly<Record<string, string>> };
+  /** What a valve is called after what it waters: "watering", "bewässerung" of "Kräuterbewässerung". */
+  waterers: Said;
+  /** How much of something there is, around the words for it: "level of $property". */
+  measured: Said;
   /** How an action that is called by an infinitive is ordered. */
   imperatives?: Imperatives;
   /** Endings of what is called small, and what the word ends in otherwise, the longest first: "lampje" is a "lamp". */
@@ -185,6 +189,8 @@ export const packKeys = [
   "fillers",
   "adjectives",
   "hedges",
+  "waterers",
+  "measured",
   "auxiliaries",
   "excuses",
   "stays",

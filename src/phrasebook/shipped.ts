@@ -219,7 +219,7 @@ export function shippedIntents(
     type: "colour-temperature",
     values: saidEach((pack) => pack.warmths),
   };
-  const measures = saidEach((pack) => pack.properties);
+  const measures = saidEach(measuresIn);
   const adjectives = saidEach((pack) => pack.adjectives);
 
   return {
@@ -353,4 +353,17 @@ export function shippedIntents(
     "ask-which-do": asked("which", true),
     "ask-any": asked("any"),
   };
+}
+
+/** The words for properties, and for how much of them there is: "moisture level". */
+function measuresIn({ properties, measured }: LanguagePack): Record<string, readonly string[]> {
+  return Object.fromEntries(
+    Object.entries(properties).map(([id, words]) => [
+      id,
+      [
+        ...words,
+        ...measured.flatMap((text) => words.map((word) => text.replace("$property", word))),
+      ],
+    ]),
+  );
 }

@@ -1,4 +1,5 @@
 import { splitWords } from "../language/words.ts";
+import type { LanguagePack } from "../language/pack.ts";
 import type { Holder } from "./expression.ts";
 import { betweenWords, isHeadFirst } from "./heads.ts";
 import { isPlace } from "./narrowing.ts";
@@ -16,12 +17,8 @@ export function alikeWords(
   const isLast = !isHeadFirst(pack);
   const wordsIn = (text: string): string[] => splitWords(text, pack).map((word) => word.text);
   const sets = alike.map((set) => set.map(wordsIn));
-  const between = betweenWords(pack);
-  const places = new Set(
-    holders.flatMap(({ entity, name }) => (isPlace(entity.type) ? name.words.join(" ") : [])),
-  );
-  const isRoom = (rest: readonly string[]): boolean =>
-    places.has(rest.filter((word) => !between.has(word)).join(" "));
+  const places = placesIn(holders);
+  const isRoom = (rest: readonly string[]): boolean => saysPlace(rest, places, pack);
   return (words) => {
     const [own, others] = isLast ? [words.at(-1) ?? "", words.slice(0, -1)] : ["", []];
     return sets.flatMap((set) =>
@@ -45,6 +42,23 @@ export function alikeWords(
       }),
     );
   };
+}
+
+/** What rooms and zones are called. */
+export function placesIn(holders: readonly Holder[]): ReadonlySet<string> {
+  return new Set(
+    holders.flatMap(({ entity, name }) => (isPlace(entity.type) ? name.words.join(" ") : [])),
+  );
+}
+
+/** Whether what is said beside the thing itself is a room or a zone: what is called so is all that is there. */
+export function saysPlace(
+  rest: readonly string[],
+  places: ReadonlySet<string>,
+  pack: LanguagePack,
+): boolean {
+  const between = betweenWords(pack);
+  return places.has(rest.filter((word) => !between.has(word)).join(" "));
 }
 
 /** What is left of a name without the words for the thing itself, if it has these. */

@@ -5,7 +5,7 @@ import { later } from "../source/later.ts";
 import type { Holder } from "./expression.ts";
 import { numbersOtherwise } from "./name-numbers.ts";
 import { isPlace } from "./narrowing.ts";
-import { alikeWords } from "./alike.ts";
+import { alikeWords, placesIn, saysPlace } from "./alike.ts";
 import { betweenWords, isHeadFirst, whichOf } from "./heads.ts";
 import { connectivesIn, nounsOf } from "./nouns.ts";
 import type { Spoken } from "./slot.ts";
@@ -29,34 +29,62 @@ export function looseNames(
   const { pack } = spoken;
   const numbers = numbersOtherwise(pack);
   const alike = alikeWords(spoken, holders);
-  const taken = new Set([...known, ...wordsOf(spoken)]);
-  const loose = gather(holders, taken, (_, words) => [
-    ...partsOf(withoutNumber(words, numbers), pack),
-    ...alike(words),
+  const places = placesIn(holders);
+  const ones = (words: readonly string[]): (readonly string[])[] =>
     // "The kitchen one" is any that is there.
-    ...(known.has(whichOf(words, pack).join(" ")) ? [] : onesOf(words, pack)),
-  ]);
-  const served = gather(holders, new Set([...taken, ...loose.keys()]), (entity, words) =>
-    isServing(entity, words, pack) ? [whichOf(words, pack)] : [],
-  );
-  const others = new Set([...taken, ...loose.keys(), ...served.keys()]);
-  const bare = gather(holders, others, (entity, words) =>
-    entity.type === "device"
-      ? bareOf(words, pack).filter((said) => said.length > 1 || !said.every(isOfPatterns))
-      : [],
-  );
-  const flat = ({ words, bearers }: Part, isBare: boolean) => {
-    if (!isEnough(bearers)) return [];
-    const isShared = bearers.size > 1;
-    return [...bearers.values()].map(({ entity, name }) => {
-      const holder = { entity, name: isBare ? { ...name, bare: true as const } : name };
-      return { words, holder, isShared };
-    });
-  };
-  return [
-    ...[...loose.values(), ...served.values()].flatMap((part) => flat(part, false)),
-    ...[...bare.values()].flatMap((part) => flat(part, true)),
+    known.has(whichOf(words, pack).join(" ")) ? [] : onesOf(words, pack);
+  const ways: readonly Way[] = [
+    {
+      formsOf: (_, words) => [
+        ...partsOf(withoutNumber(words, numbers), pack),
+        ...alike(words),
+        ...ones(words),
+      ],
+    },
+    {
+      formsOf(entity, words) {
+        const thing = servedBy(entity, words, pack);
+        return thing.length === 0 ? [] : [thing, ...inOtherNumber(thing, pack)];
+      },
+    },
+    {
+      // What several are called is said of all of them.
+      isOfOne: true,
+      formsOf: (entity, words) =>
+        isPlace(entity.type) || saysPlace(restIn(words, pack), places, pack)
+          ? []
+          : inOtherNumber(words, pack),
+    },
+    {
+      isBare: true,
+      formsOf: (entity, words) =>
+        entity.type === "device"
+          ? bareOf(words, pack).filter((said) => said.length > 1 || !said.every(isOfPatterns))
+          : [],
+    },
   ];
+  const taken = new Set([...known, ...wordsOf(spoken)]);
+  return ways.flatMap(({ formsOf, isOfOne, isBare }) => {
+    const found = gather(holders, taken, formsOf);
+    for (const text of found.keys()) taken.add(text);
+    return [...found.values()].flatMap(({ words, bearers }) => {
+      const isShared = bearers.size > 1;
+      if (!isEnough(bearers) || (isShared && isOfOne)) return [];
+      return [...bearers.values()].map(({ entity, name }) => {
+        const holder = { entity, name: isBare ? { ...name, bare: isBare } : name };
+        return { words, holder, isShared };
+      });
+    });
+  });
+}
+
+/** A way to say less or other words for a name; what an earlier way says is no other's. */
+interface Way {
+  formsOf: (entity: Nameable, words: readonly string[]) => Iterable<readonly string[]>;
+  /** Whether it is none where it would be of several. */
+  isOfOne?: true;
+  /** Whether only what tells a thing apart is said. */
+  isBare?: true;
 }
 
 /** What is known of words before any is said loosely. */
@@ -74,7 +102,7 @@ interface Part {
 function gather(
   holders: readonly Holder[],
   taken: ReadonlySet<string>,
-  formsOf: (entity: Nameable, words: readonly string[]) => Iterable<readonly string[]>,
+  formsOf: Way["formsOf"],
 ): Map<string, Part> {
   const parts = new Map<string, Part>();
   for (const { entity, name } of holders) {
@@ -90,16 +118,33 @@ function gather(
 }
 
 /**
- * Whether something is called by what it is for: "water the lawn" by its sprinkler, "how hot is the water" and
- * "underfloor off" by what the heater and the heating are called beside that.
+ * What something is for, if it is called by that: "water the lawn" by its sprinkler, "how wet is the compost" by
+ * its sensor, "how hot is the water" and "underfloor off" by what the heater and the heating are called beside that.
  */
-function isServing(entity: Nameable, words: readonly string[], pack: LanguagePack): boolean {
-  if (entity.type !== "device") return false;
-  if (entity.kind === "valve") return true;
-  if (entity.kind !== "heater" && entity.kind !== "thermostat") return false;
-  const head = words.at(isHeadFirst(pack) ? 0 : -1);
-  return pack.kinds[entity.kind]?.one.includes(head ?? "") === true;
+function servedBy(
+  entity: Nameable,
+  words: readonly string[],
+  pack: LanguagePack,
+): readonly string[] {
+  if (entity.type !== "device" || !serving.has(entity.kind)) return [];
+  const { kind } = entity;
+  const heads = [...(pack.kinds[kind]?.one ?? []), ...(kind === "valve" ? pack.waterers : [])];
+  const head = words.at(isHeadFirst(pack) ? 0 : -1) ?? "";
+  if (kind === "valve" || kind === "sensor" || heads.includes(head)) {
+    const which = whichOf(words, pack);
+    if (which.length > 0) return which;
+  }
+  // "Kräuterbewässerung" is for "Kräuter".
+  const [link] = heads.flatMap((end) =>
+    head.endsWith(end)
+      ? (pack.links ?? []).flatMap((each) => (head.endsWith(each + end) ? each + end : []))
+      : [],
+  );
+  const stem = link === undefined ? "" : head.slice(0, head.length - link.length);
+  return stem.length < shortest.before ? [] : [stem];
 }
+
+const serving: ReadonlySet<string> = new Set(["valve", "heater", "thermostat", "sensor"]);
 
 /** Shortest part of a word that is written as one. */
 const shortest = { before: 3, itself: 4 };
@@ -199,6 +244,31 @@ function bareOf(words: readonly string[], pack: LanguagePack): (readonly string[
       const forms = ending === "" ? [] : inflections.map((other) => which.with(-1, stem + other));
       return [which, ...forms];
     });
+}
+
+/** A name without the thing itself. */
+function restIn(words: readonly string[], pack: LanguagePack): readonly string[] {
+  return isHeadFirst(pack) ? words.slice(1) : words.slice(0, -1);
+}
+
+/** The same of several, or of one: "barn light" for "barn lights". */
+function* inOtherNumber(
+  words: readonly string[],
+  pack: LanguagePack,
+): Generator<readonly string[], void> {
+  const { endings = [] } = pack.plurals ?? {};
+  const at = isHeadFirst(pack) ? 0 : words.length - 1;
+  const word = words[at] ?? "";
+  for (const [one, many] of endings) {
+    for (const [from, to] of [
+      [one, many],
+      [many, one],
+    ] as const) {
+      const stem = word.slice(0, word.length - from.length);
+      if (from !== "" && word.endsWith(from) && stem.length > 2) yield words.with(at, stem + to);
+      if (from === "") yield words.with(at, word + to);
+    }
+  }
 }
 
 /** What is left of a name without the words that tell which one it is. */

@@ -4,7 +4,7 @@ import { splitWords } from "../../language/words.ts";
 import { longestDuration } from "../../time/duration.ts";
 import { durationUnits, spokenSunEvents } from "../../language/times.ts";
 import type { Location } from "../../model/home.ts";
-import type { LocalTime } from "../../time/local.ts";
+import { type LocalTime, parseLocal } from "../../time/local.ts";
 import { type SunPoint, printSun } from "../../time/sun.ts";
 import { type ClockReading, type PartOfDay, clockIn, partsOfDay } from "../../slot-types/time.ts";
 import type { DateReading } from "../../slot-types/date.ts";
@@ -172,8 +172,9 @@ export function settleWhens(
   { now, place }: { now: LocalTime | undefined; place: Location | undefined },
 ): WhenSettled {
   const when: When = {};
+  const start = readings.flatMap((reading) => startOf(reading, now))[0] ?? now;
   for (const reading of readings) {
-    const isStart = reading.when === "in" || reading.when === "at";
+    const isStart = isBeginning(reading);
     const taken = isStart ? (when.in ?? when.at) : (when.for ?? when.until);
     if (taken !== undefined) return { ok: false, reason: { reason: "times" } };
     if ("seconds" in reading) {
@@ -186,10 +187,22 @@ export function settleWhens(
       if (!place) return { ok: false, reason: { reason: "sun" } };
       when[reading.when] = printSun(reading.sun);
     } else {
-      const point = settlePoint(reading.time, reading.date, now);
+      const point = settlePoint(reading.time, reading.date, isStart ? now : start);
       if (!point.ok) return point;
       when[reading.when] = point.text;
     }
   }
   return { ok: true, when };
+}
+
+function isBeginning({ when }: WhenReading): boolean {
+  return when === "in" || when === "at";
+}
+
+/** The time at which something begins, if it is one of the clock: "from five till eleven" ends after that. */
+function startOf(reading: WhenReading, now: LocalTime | undefined): LocalTime[] {
+  if (!("time" in reading) || !isBeginning(reading)) return [];
+  const point = settlePoint(reading.time, reading.date, now);
+  const start = point.ok ? parseLocal(point.text) : undefined;
+  return start ? [start] : [];
 }
