@@ -89,6 +89,7 @@ export const dutch: LanguagePack = {
       week: ["week", "weken"],
     },
     one: ["een", "één"],
+    more: ["extra", "hele", "volle"],
     durations: {
       30: ["een halve minuut", "halve minuut"],
       900: ["een kwartier", "kwartier"],

@@ -98,6 +98,7 @@ export const english: LanguagePack = {
       week: ["week", "weeks"],
     },
     one: ["a", "an"],
+    more: ["more", "extra", "further", "whole", "full"],
     durations: {
       30: ["half a minute"],
       900: ["quarter of an hour", "a quarter of an hour", "quarter hour"],

@@ -136,6 +136,7 @@ export const german: LanguagePack = {
       week: ["Woche", "Wochen"],
     },
     one: ["eine", "einer", "einen", "einem", "ein"],
+    more: ["weitere", "mehr", "volle", "ganze"],
     durations: {
       30: ["eine halbe Minute", "einer halben Minute"],
       900: ["Viertelstunde", "eine Viertelstunde", "einer Viertelstunde"],

@@ -24,6 +24,8 @@ export interface TimeWords {
   units: Readonly<Record<DurationUnit, Said>>;
   /** Words for one before a unit: "a minute". */
   one: Said;
+  /** What may stand between a number and its unit: "ten more minutes". */
+  more?: Said;
   /** Durations with words of their own, in seconds. */
   durations: Readonly<Record<number, Said>>;
   /** Between the parts of a duration: "an hour and ten minutes". */

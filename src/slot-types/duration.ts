@@ -142,6 +142,7 @@ export function createDurationReader(
   }
   const one = new Set(times.one);
   const joiners = new Set(times.joiners);
+  const more = new Set(times.more);
 
   return ({ texts, numbers: words }, from) => {
     const quantities = (at: number): Part[] => {
@@ -149,8 +150,9 @@ export function createDurationReader(
       const counts = numbers(texts, at).map(({ end, value }) => ({ end, value }));
       if (one.has(texts[at] ?? "")) counts.push({ end: at + 1, value: 1 });
       for (const { end, value } of counts) {
-        // "Half an hour" has a small word between.
-        for (const start of one.has(texts[end] ?? "") && value < 1 ? [end, end + 1] : [end]) {
+        // "Half an hour" and "ten more minutes" have a word between.
+        const isPassed = (one.has(texts[end] ?? "") && value < 1) || more.has(texts[end] ?? "");
+        for (const start of isPassed ? [end, end + 1] : [end]) {
           units.match(words, start, (after, [unit = 1]) => {
             if (value >= 0) found.push({ end: after, seconds: value * unit, unit });
           });
