@@ -103,6 +103,8 @@ describe.each([
     ["at-bakery", "tsv"],
     ["at-bakery", "never.tsv"],
     ["at-townhouse", "tsv"],
+    ["at-townhouse", "busy.tsv"],
+    ["at-townhouse", "never.tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

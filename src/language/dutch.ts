@@ -218,6 +218,8 @@ export const dutch: LanguagePack = {
   requests: { endings: [""], after: ["je", "jij", "u"] },
   courtesies: {
     opening: [
+      "zou je zo (lief | vriendelijk | goed | aardig) (willen zijn | zijn) [om]",
+      "[o | oh | ah | o ja | oh ja] en",
       "(als | zodra | wanneer) je (kunt | kan | tijd hebt | even tijd hebt)",
       "(kan | wil | zou | kun) iemand [willen | kunnen]",
       "alsjeblieft | alstublieft | (kun | kunt | kan | wil | wilt | zou) (je | u | jij) [me] [willen | kunnen] | je (kunt | mag | kan)",
@@ -225,6 +227,7 @@ export const dutch: LanguagePack = {
       "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een plezier en | (geef | geeft) (me | mij | ons)",
     ],
     closing: [
+      "(voor | voordat) ik het vergeet | op dit moment | momenteel",
       "schat | schatje | lieverd | liefje",
       "achter (me | mij | ons)",
       "(als | zodra) je (even | een momentje | tijd) (tijd hebt | hebt) | een momentje",
@@ -558,7 +561,7 @@ export const dutch: LanguagePack = {
       "$target [weer | helemaal] $state",
       `(${put}) $target [weer | helemaal] $state`,
       `$target (${should}) [weer | helemaal] $state`,
-      `$target [weer | helemaal] $state (${ending})`,
+      `$target [weer | helemaal] $state [te] (${ending})`,
       `$target (${should}) [weer | helemaal] $state (${ending})`,
       "(kan | kunnen | zou | zouden) $target [weer | helemaal] $state (zijn | worden | kunnen)",
       `dat $target [weer | helemaal] $state (${ending})`,
@@ -1283,6 +1286,7 @@ export const dutch: LanguagePack = {
         "(zeg | vertel) me $measure [van | in | op | bij] $target",
         "$measure (van | in | op | bij) $target",
         "hoeveel $measure (is | zit) er [nog] (in | op | bij) $target",
+        "hoeveel $measure (heeft | hebben) $target [nog | over]",
         "(welke | wat voor) $measure (zit | is) er (in | op | bij) $target",
         "(is | staat) $measure (van | in | op | bij) $target [nog] (aan | uit)",
         "(op | in | bij) (welke | welk | wat voor) $measure (staat | is | draait | loopt | zit | ligt) $target",

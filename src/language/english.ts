@@ -193,6 +193,7 @@ export const english: LanguagePack = {
     ["fridge", "refrigerator"],
     ["cooker", "stove"],
     ["living room", "lounge", "sitting room"],
+    ["children's room", "kids' room", "kids room", "children's bedroom", "kids' bedroom"],
     ["hall", "hallway"],
     ["toilet", "loo"],
     ["study", "office"],
@@ -311,6 +312,7 @@ export const english: LanguagePack = {
   },
   courtesies: {
     opening: [
+      "[oh | ah | oh yes | ah yes | yes] and",
       "hang on | hold on | listen | look | quick | guys | everyone | somebody | someone",
       "would you mind | do you mind | how about | what about | (is it | would it be) possible to [have | get]",
       "(when | if | as soon as) you (can | get (a chance | a minute | a moment | a second))",
@@ -321,6 +323,7 @@ export const english: LanguagePack = {
       "(can | could | may | might) (I | we) (have | get) | let's [have | get] | let us [have | get] | time to | you (can | may | could) | (give | get) (me | us) | let (me | us) have | (I | we) could do with",
     ],
     closing: [
+      "(before I forget | while I (remember | think of it)) | (at the moment | currently | just now)",
       "love | darling | dear | honey | sweetheart | mate | buddy",
       "(after | behind) (me | us | you)",
       "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | (when | whenever | once | if) (you (have | get | find) | you've got) [a] (chance | minute | min | moment | mo | second | sec | while) | quickly | quick | pronto | asap | pretty please | again | cheers | will you | a sec | a second | a moment",
@@ -602,6 +605,7 @@ export const english: LanguagePack = {
       "(can | could | may) $target (be | go | come) $state",
       "(make [sure | certain] | see [to it] | ensure) [that] $target (is | are | stays | stay | gets | get | goes) $state",
       "$target to be $state",
+      "(make | have) it $state (on | with) $target",
     ],
     of: [
       `$property (${of}) $target (${should}) (be | go | stay | get) $state`,
@@ -805,7 +809,7 @@ export const english: LanguagePack = {
         "(shut | power | close) $target down",
         "(turn | put | switch) $target out",
         say(
-          "kill | lose | cut | shut down | power down | deactivate | disable | turn out | put out | extinguish",
+          "get rid of | kill | lose | cut | shut down | power down | deactivate | disable | turn out | put out | extinguish",
           "$target",
         ),
       ],
@@ -1121,7 +1125,8 @@ export const english: LanguagePack = {
     play: {
       deeds: ["play | resume"],
       patterns: [
-        "(resume | continue | carry on) [(music | playback | playing)]",
+        "(resume | continue) [(music | playback | playing)]",
+        "carry on (music | playback | playing)",
         "play [some] music",
         "(play | put on) [some] music (on | in) $target",
         "put [some] music on (on | in) $target",
@@ -1341,6 +1346,8 @@ export const english: LanguagePack = {
         "(what | which) $measure (is | are) $target [at | on | in | set to | showing]",
         "what $measure (does | do) $target (have | show | read)",
         `how (much | high) is $measure [${of}] $target`,
+        "how much $measure (has | have | does | do) $target (have | got) [left]",
+        "how much $measure is left (in | on | for) $target",
         "$target $measure",
         `$measure (${of}) $target`,
         `(what is | what are | what's) $measure like [${of}] $target`,
@@ -1396,6 +1403,7 @@ export const english: LanguagePack = {
         "(is | are) $target [still | currently | all] $state [right now | now]",
         "(did | have) (I | we | anyone) (turn | turned | switch | switched | leave | left | shut | put) $target $state",
         "(did | have) (I | we | anyone) $state [up] $target",
+        "(did | has | have | was | were) $target [get | got | been | be] (left | kept) $state",
         "(tell me | check | see) (if | whether | that) $target (is | are) [still] $state",
         "(did | have) (I | we | anyone | you) (leave | left) $target $state",
         "(has | have) $target $state",

@@ -207,6 +207,8 @@ export const french: LanguagePack = {
   requests: { endings: ["s", ""], before: ["tu", "me", "m", "nous"] },
   courtesies: {
     opening: [
+      "(tu serais | vous seriez) (gentil | gentille | aimable | sympa | un ange) de",
+      "[ah | oh | ah oui | tiens] et",
       "(quand | dès que | si) tu (peux | as (le temps | un moment | une minute)) | à l'occasion",
       "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] [peut être] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [peut être] [me]",
       "(quelqu'un | l'un de vous) (peut | pourrait) [il] [m' | nous] | (est ce que | est ce qu') quelqu'un (peut | pourrait)",
@@ -214,6 +216,7 @@ export const french: LanguagePack = {
       "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de | (donne | donnez) (moi | nous)",
     ],
     closing: [
+      "avant que j'oublie | avant d'oublier | en ce moment | actuellement",
       "chéri | chérie | mon chéri | ma chérie | mon amour | mon cœur | ma puce",
       "derrière (moi | nous)",
       "quand tu as (le temps | un moment | une minute) | à l'occasion | un instant | un moment",
@@ -494,7 +497,7 @@ export const french: LanguagePack = {
     "(je | on) (l'ai | l'a | les ai | les a) (laissé | laissée | laissés | oublié | oubliée) [allumé | allumée | ouvert | ouverte | en marche]",
     "(on | il | elle | ils | elles | ça) s'",
     "(n'y | n' | ne | y) [s' | m' | t' | nous | vous] (vois | voit | voient | voyons | entends | entend | entendent | comprends | comprend) (rien | plus rien | plus | pas | presque rien)",
-    "(je | on) n'arrive (pas | plus) à (dormir | lire | voir | travailler | entendre)",
+    "(n'arrive | n'arrivons) (pas | plus) à",
     "(j'ai | on a | nous avons) oublié",
   ],
   stays: {
@@ -1262,6 +1265,7 @@ export const french: LanguagePack = {
         "(donne | dis) moi [le | la] $measure [de | du | des | d' | dans | à | au] $target",
         "$measure (de | du | des | d' | dans | à | au) $target",
         "(quel | quelle) $measure (il y a | y a t il) (dans | à | au | sur) $target",
+        "combien de $measure (reste t il | il reste | a | ont) [encore] [à | au | dans] $target",
         "combien de $measure [il y a | y a t il] (dans | à | au | sur) $target",
         "[est ce que] $measure [de | du | des | d' | dans | à | au | sur] $target est [encore] (allumé | allumée | éteint | éteinte)",
         "(à | dans | sur | en) (quel | quelle) $measure (est | tourne | va | fonctionne | marche | se trouve) $target",

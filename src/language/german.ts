@@ -292,16 +292,18 @@ export const german: LanguagePack = {
   requests: { endings: ["st", "t"], after: ["du"] },
   courtesies: {
     opening: [
+      "[ach | ah | ach ja | oh | ja] und",
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst | einen Moment hast)",
       "(kann | könnte | würde | mag) (jemand | einer | irgendwer | irgendjemand)",
       "(kannst | könntest | würdest | magst | willst) du [bitte] | du (kannst | könntest | darfst)",
       "(kannst | könntest | würdest | magst | willst) du [so nett sein und] | (können | könnten | würden) Sie",
       "ich (möchte | will | hätte | brauche | bräuchte) [gern | gerne] [dass du] | wir (möchten | wollen | hätten | brauchen) [gern | gerne]",
       "(sei so gut | sei so lieb | sei so nett | tu mir den Gefallen) [und] | (kann | könnte) ich [gern | gerne] | (können | könnten) wir [gern | gerne]",
-      "(würde es dir etwas ausmachen | macht es dir etwas aus | wärst du so nett | wärst du so lieb | es wäre schön | es wäre nett) [wenn du]",
+      "(würde es dir etwas ausmachen | macht es dir etwas aus | wärst du so nett | wärst du so lieb | es wäre schön | es wäre nett) [wenn du | und]",
       "(sorg | sorge) dafür | (achte | schau) darauf | stell sicher | (ich möchte | ich will) dass | wie wäre es [wenn du] | lass uns | (geh | geh bitte) und | (gib | gebt) (mir | uns)",
     ],
     closing: [
+      "(bevor | ehe) ich (es | das) vergesse | im Moment | momentan | derzeit",
       "Schatz | Schatzi | Liebling | Liebes",
       "hinter (mir | uns)",
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst)",
@@ -1501,7 +1503,7 @@ export const german: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "(ist | sind | steht | stehen) $target [noch | gerade | alle | schon] $state [gerade]",
+        "(ist | sind | steht | stehen) $target [noch | gerade | alle | schon] $state [gerade | geblieben | gelassen worden]",
         "(habe | hab | haben) (ich | wir) $target [noch] $state",
         "(habe | hab) ich $target [noch] $state (gelassen | vergessen)",
         "(hat | haben) [jemand | wer | irgendwer] $target $state",

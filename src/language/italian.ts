@@ -225,12 +225,15 @@ export const italian: LanguagePack = {
   ],
   courtesies: {
     opening: [
+      "(saresti | sarebbe) così (gentile | carino | carina) da",
+      "[ah | oh | ah sì] e",
       "(quando | appena | se) (puoi | hai (un momento | un minuto | tempo))",
       "(può | potrebbe) qualcuno | qualcuno (può | potrebbe)",
       "per favore | per piacere | (puoi | potresti | può | potrebbe | vuoi | vorresti | riesci a) [per favore] | (vorrei | voglio | vogliamo | vorremmo | desidero | mi piacerebbe | ho bisogno di | mi serve) [avere]",
       "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | ((posso | potrei) avere | (possiamo | potremmo) [avere]) | dai | vai e | è ora di | (dammi | dacci)",
     ],
     closing: [
+      "prima che (mi dimentichi | me ne dimentichi) | in questo momento | al momento",
       "tesoro | caro | cara | amore",
       "dietro di (me | noi)",
       "quando hai (un momento | un minuto | tempo) | un momento | un secondo",
@@ -534,7 +537,7 @@ export const italian: LanguagePack = {
     "(comincia | inizia | ricomincia | sta) [a | per] (piovere | nevicare | fare | farsi | grandinare | tirare)",
     "(l'ho | l'abbiamo | li ho | le ho) (lasciato | lasciata | lasciati | lasciate | dimenticato | dimenticata) [acceso | accesa | aperto | aperta]",
     "non [si | mi | ti | ci | vi | lo | la | li] (sente | sentono | sento | sentiamo | senti | vede | vedono | vedo | vediamo | capisce | capisco) [niente | nulla | bene | più | più niente]",
-    "non (riesco | riusciamo) a (dormire | leggere | vedere | lavorare | sentire)",
+    "non (riesco | riusciamo | posso) [a]",
     "(ho | abbiamo | mi sono) dimenticato",
   ],
   stays: {
@@ -1269,6 +1272,7 @@ export const italian: LanguagePack = {
     },
     "ask-value": {
       patterns: [
+        "(quanto | quanta) $measure (ha | hanno | resta a | resta al | rimane al) [ancora] $target",
         "(qual è | quanto è) $measure",
         "che $measure c'è",
         "(dimmi | di) $measure [di | del | della | dell' | in | nel | nella] $target",

@@ -226,12 +226,15 @@ export const spanish: LanguagePack = {
   requests: { endings: ["s", "es"], before: ["me", "nos"] },
   courtesies: {
     opening: [
+      "(serías | sería | podrías ser) tan (amable | amables | gentil) de",
+      "[ah | oh | ah sí] y",
       "(cuando | en cuanto | si) (puedas | puedes | tengas (un momento | un minuto | tiempo))",
       "(puede | podría) alguien | alguien (puede | podría) | (que | a ver si) alguien",
       "por favor | (puedes | podrías | puede | podría | quieres | querrías) [por favor] | (quiero | quisiera | querría | queremos | me gustaría | necesito | desearía) [tener]",
       "(te | le) (importa | importaría) | serías tan amable de | haz el favor de | hazme el favor de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo tener | (podríamos | podemos) [tener]) | que | (dame | danos | ponme | ponnos)",
     ],
     closing: [
+      "antes de que se me olvide | ahora mismo | en este momento",
       "cariño | cielo | amor | guapo | guapa | corazón",
       "detrás de (mí | nosotros)",
       "cuando tengas (un momento | un minuto | tiempo) | un momento | un momentito | un segundo",
@@ -516,7 +519,7 @@ export const spanish: LanguagePack = {
     "(lo | la | los | las) (he | hemos) (dejado | olvidado)",
     "(me lo | me la) he (dejado | olvidado)",
     "no [se | me | te | nos | lo | la | le] (oye | oyen | oigo | oímos | ve | ven | veo | vemos | entiende | entiendo | entienden) [nada | bien | ni torta | ni jota]",
-    "no (puedo | podemos | consigo) (dormir | leer | ver | trabajar | oír | concentrarme)",
+    "no (puedo | podemos | consigo | conseguimos)",
     "(me he | he | hemos | se me ha | se me han) (olvidado | dejado)",
   ],
   stays: {
@@ -1015,7 +1018,7 @@ export const spanish: LanguagePack = {
         "(cierra | cierre | cerrar) [con llave] $target con llave",
         "(cierra | cierre | cerrar) con llave $target",
         "(bloquea | bloquee | bloquear | echa la llave a | echa el cerrojo a) $target",
-        "(echa | eche | pon) [la] llave (a | al | en | de | del) $target",
+        "(echa | eche | echar | pon | poner) [la] llave (a | al | en | de | del) $target",
       ],
       reply: "{$target}: cerrado con llave.",
     },
@@ -1268,6 +1271,7 @@ export const spanish: LanguagePack = {
         "qué $measure (hay en | tiene) $target",
         "$measure (de | del | en) $target",
         "cuánta $measure hay",
+        "(cuánto | cuánta) $measure (tiene | tienen | le queda | les queda) [todavía | aún] [a | al] $target",
         "está $measure (de | del | en) $target (encendido | encendida | apagado | apagada)",
         "está (encendido | encendida | puesto | puesta | apagado | apagada | quitado | quitada) $measure [(de | del | en) $target]",
         "$measure (de | del | en) $target está (encendido | encendida | apagado | apagada)",

@@ -16,15 +16,18 @@ export function createRequests(
   const { before = [], after = [] } = pack.requests;
   return (utterance) => {
     const { texts, small } = utterance;
-    for (const start of starts(utterance)) {
+    // "Wärst du" of "wärst du so lieb und" is no request itself.
+    for (const start of [...starts(utterance)].sort((a, b) => b - a)) {
       let at = start;
       while (small[at] === true && !before.includes(texts[at] ?? "")) at++;
       let verb = at;
       while (before.includes(texts[verb] ?? "")) verb++;
       const order = orderOf(texts[verb] ?? "", pack, verbs);
-      const isAsked = verb > at || after.includes(texts[verb + 1] ?? "");
-      if (order === undefined || !isAsked) continue;
-      const end = verb > at ? verb + 1 : verb + 2;
+      const isFollowed = after.includes(texts[verb + 1] ?? "");
+      // "Wärst du so lieb und sperrst die Tür ab" says who before.
+      const isBegun = start > 0 && order !== texts[verb];
+      if (order === undefined || (verb === at && !isFollowed && !isBegun)) continue;
+      const end = isFollowed ? verb + 2 : verb + 1;
       return without({ ...utterance, ...said(utterance, verb, order, verbs.lexicon.find) }, [
         ...range(at, verb),
         ...range(verb + 1, end),
