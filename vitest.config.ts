@@ -6,7 +6,7 @@ export default defineConfig({
     server: { deps: { inline: ["rrule"] } },
     include: ["src/**/*.test.ts", "test/**/*.test.ts", "packages/*/test/**/*.test.ts"],
     setupFiles: ["test/support/seed.ts"],
-    testTimeout: 60_000,
+    testTimeout: 120_000,
     hookTimeout: 120_000,
   },
 });

@@ -57,12 +57,18 @@ export function looseNames(
     },
     {
       isBare: true,
+      isOfOne: true,
       formsOf: (entity, words) =>
         entity.type === "device"
-          ? bareOf(words, pack).filter((said) => said.length > 1 || !said.every(isOfPatterns))
+          ? bareOf(words, pack).filter(
+              (said) =>
+                (said.length > 1 || !said.every(isOfPatterns)) && !isOfAnother(said, entity),
+            )
           : [],
     },
   ];
+  // Nobody says only "kiln" for the kiln light beside a kiln, be that ever so barred from voice.
+  const isOfAnother = otherNames(spoken);
   const taken = new Set([...known, ...wordsOf(spoken)]);
   return ways.flatMap(({ formsOf, isOfOne, isBare }) => {
     const found = gather(holders, taken, formsOf);
@@ -85,6 +91,25 @@ interface Way {
   isOfOne?: true;
   /** Whether only what tells a thing apart is said. */
   isBare?: true;
+}
+
+/** Tells whether words are part of the name of something else, whether or not speech may know of it. */
+function otherNames({ home }: Spoken): (words: readonly string[], of: Nameable) => boolean {
+  const all = later(() => {
+    const bearers = new Map<string, Set<Nameable>>();
+    for (const map of [home.devices, home.groups, home.rooms, home.zones]) {
+      for (const entity of map.values()) {
+        for (const word of entity.names.flatMap(({ words }) => words)) {
+          const those = bearers.get(word);
+          if (those) those.add(entity);
+          else bearers.set(word, new Set([entity]));
+        }
+      }
+    }
+    return bearers;
+  });
+  return (words, of) =>
+    words.every((word) => [...(all().get(word) ?? [])].some((entity) => entity !== of));
 }
 
 /** What is known of words before any is said loosely. */

@@ -97,3 +97,8 @@ export function isNamedPlace(expression: TargetExpression): boolean {
     expression.target === "named" && expression.holders.every(({ entity }) => isPlace(entity.type))
   );
 }
+
+/** Whether only what tells a thing apart is said: "the coffee", of which "is ready" is hardly said of a coffee maker. */
+export function isBare(expression: TargetExpression): boolean {
+  return expression.target === "named" && expression.holders.every(({ name }) => name.bare);
+}

@@ -1,3 +1,4 @@
+import { isBare } from "../../slot-types/narrowing.ts";
 import type { Chart } from "../../automaton/chart.ts";
 import {
   anyWord,
@@ -75,10 +76,16 @@ export function singleChanges(engine: Engine, understood: Understood): Change[] 
   return changes;
 }
 
+/** "The wheel lamb" is no "wheel" and a word too many. */
+function isSaidBare(reading: SlotReading): boolean {
+  return reading.read === "target" && isBare(reading.target);
+}
+
 /** Whether some of the words are what a slot takes already: then the others are too many. */
 function holdsMatch(chart: Chart<SlotReading>, type: number, from: number, end: number): boolean {
   for (let at = from; at < end; at++) {
-    if (chart.matches(type, at).some((match) => match.end <= end)) return true;
+    const matches = chart.matches(type, at).filter(({ value }) => !isSaidBare(value));
+    if (matches.some((match) => match.end <= end)) return true;
   }
   return false;
 }

@@ -41,7 +41,7 @@ export function tried(
   if (!reading) return undefined;
   return {
     alias({ entity, name }, text) {
-      const isNamed = said.some((_, at) => engine.naming(utterance, from + at) !== undefined);
+      const isNamed = said.some((_, at) => engine.mentions(utterance, from + at) !== undefined);
       const isMeant = [...reading.targets.values()].some(({ holders }) =>
         holders.some((holder) => holder.entity === entity),
       );

@@ -19,7 +19,7 @@ import { createGround } from "../../slot-types/ground.ts";
 import { later } from "../../source/later.ts";
 import { type Names, gatherNames } from "../../slot-types/names.ts";
 import type { Ground, Slot, SlotReading } from "../../slot-types/slot.ts";
-import { isNamedPlace } from "../../slot-types/narrowing.ts";
+import { isBare, isNamedPlace } from "../../slot-types/narrowing.ts";
 import type { NarrowingFound } from "../../slot-types/target-words.ts";
 import { type Around, createAround } from "./around.ts";
 import { createGerunds } from "./gerunds.ts";
@@ -295,11 +295,6 @@ function recogniseAny(said: Said, ground: Ground): Recognise<true> {
 function isOfHome(expression: TargetExpression): boolean {
   const { target } = expression;
   return target !== "it" && target !== "here" && target !== "there" && !isOpenPlace(expression);
-}
-
-/** "The coffee is ready" is no coffee maker. */
-function isBare(expression: TargetExpression): boolean {
-  return expression.target === "named" && expression.holders.every(({ name }) => name.bare);
 }
 
 /** Whether it is a place without a name, and no thing: "outside". */

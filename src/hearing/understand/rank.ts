@@ -33,8 +33,14 @@ const rules: readonly RankRule[] = [
     score: ({ meaning }) =>
       meaning.result === "refuse" ? 0 : meaning.result === "missing" ? 1 : 2,
   },
+  // A lock is opened where nothing else is: "open the back door".
+  { lost: "unlocked, where something is opened", score: ({ intent }) => isUnlocking(intent.id) },
   { lost: "no temperature, where a place is made as warm as rooms are", score: comfortable },
 ];
+
+function isUnlocking(intent: string): number {
+  return intent === "unlock" ? 0 : 1;
+}
 
 /** How warm rooms are made, by the unit. */
 const comfort: Readonly<Record<string, readonly [least: number, most: number]>> = {
