@@ -361,7 +361,7 @@ describe("on the demo", () => {
     const distinct = [...new Map(own.map((use) => [JSON.stringify(use.entity), use])).values()];
     const ids = distinct.filter(({ entity }) => entity.sort !== "property");
     const refused: unknown[] = [];
-    const wrong = sample(ids, 6).flatMap((use): unknown[] => {
+    const wrong = sample(ids, 10).flatMap((use): unknown[] => {
       const made = renameAt(workspace, placeOf(use), "quite-another");
       if (!made.ok) {
         // An intent that ships, or an id in a cell of a table, has no other: that is said, and nothing is done.

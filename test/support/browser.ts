@@ -39,7 +39,7 @@ async function showExample(name: string): Promise<Shown> {
   const browser = await launchBrowser();
   const mishaps: string[] = [];
   /** Longest that anything on a page takes on a busy machine, in milliseconds. */
-  const patience = 10_000;
+  const patience = 40_000;
   // A page's policy on scripts would hold for those of a test as well.
   const viewport = { width: 1280, height: 800 };
   const context = await browser.newContext({ viewport, bypassCSP: true });
