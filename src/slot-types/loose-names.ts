@@ -30,6 +30,11 @@ export function looseNames(
   const numbers = numbersOtherwise(pack);
   const alike = alikeWords(spoken, holders);
   const places = placesIn(holders);
+  // What is called "light" is that one thing, whatever else "lights" are.
+  const kindNouns = new Set(
+    Object.values(pack.kinds).flatMap(({ one, many }) => [...one, ...many]),
+  );
+  const isNoun = (words: readonly string[]): boolean => kindNouns.has(words.join(" "));
   const ones = (words: readonly string[]): (readonly string[])[] =>
     // "The kitchen one" is any that is there.
     known.has(whichOf(words, pack).join(" ")) ? [] : onesOf(words, pack);
@@ -51,7 +56,7 @@ export function looseNames(
       // What several are called is said of all of them.
       isOfOne: true,
       formsOf: (entity, words) =>
-        isPlace(entity.type) || saysPlace(restIn(words, pack), places, pack)
+        isPlace(entity.type) || saysPlace(restIn(words, pack), places, pack) || isNoun(words)
           ? []
           : inOtherNumber(words, pack),
     },
