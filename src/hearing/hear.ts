@@ -26,7 +26,7 @@ import { compose } from "./compose/compose.ts";
 import type { Command, Composition } from "./compose/parting.ts";
 import { inserted } from "./compose/inserted.ts";
 import { isClear, repaired } from "./compose/repaired.ts";
-import { pick } from "./compose/stretch.ts";
+import { pick } from "./understand/stretch.ts";
 import { type Concluding, conclude } from "./compose/conclude.ts";
 import { type HearContext, readContext } from "./context.ts";
 import { type Why, explain } from "./explain/why.ts";

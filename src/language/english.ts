@@ -642,9 +642,6 @@ export const english: LanguagePack = {
             say(flick, "on $target $property"),
             "put $property on $target",
             `$property on (${of}) $target`,
-            say(flick, "on $property"),
-            say(flick, "$property on"),
-            "$property on",
           ],
         },
         off: {
@@ -664,9 +661,6 @@ export const english: LanguagePack = {
             "(take | get) $property off [of] $target",
             `$property off (${of}) $target`,
             say("kill | cut | stop | lose", `$property [(${of}) $target]`),
-            say(flick, "off $property"),
-            say(flick, "$property off"),
-            "$property off",
           ],
         },
       },
@@ -1125,8 +1119,7 @@ export const english: LanguagePack = {
     play: {
       deeds: ["play | resume"],
       patterns: [
-        "(resume | continue) [(music | playback | playing)]",
-        "carry on (music | playback | playing)",
+        "(resume | continue | carry on) [(music | playback | playing)]",
         "play [some] music",
         "(play | put on) [some] music (on | in) $target",
         "put [some] music on (on | in) $target",

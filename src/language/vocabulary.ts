@@ -101,6 +101,13 @@ export function isWish(intent: string): boolean {
   return wishes.has(intent);
 }
 
+const yielding: ReadonlySet<string> = new Set<VocabularyId>(["unlock"]);
+
+/** Whether an intent is also said in words of others, which go first: a lock is opened where nothing else is. */
+export function isYielding(intent: string): boolean {
+  return yielding.has(intent);
+}
+
 /** Words for states that a device can be asked about. */
 export const stateWords = [
   "on",

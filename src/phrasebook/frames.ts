@@ -30,24 +30,11 @@ export function patternsOf(
       if (isOfWord ? words.length === 0 : !framed?.isForemost) return [];
       return text.replaceAll(/\$(?:property|verb)\b/gu, group(words)).replaceAll("$value", value);
     });
-  // "Turn the steam off" is said like "turn the lamp off".
-  const alone = framed?.sort === "switched" && words.length > 0;
-  const ofItself = (texts: readonly string[]): string[] =>
-    texts.flatMap((text) =>
-      alone && text.includes("$target") && !text.includes("$property")
-        ? text.replace("$target", group(words))
-        : [],
-    );
   const all = [...states, ...fitting(form?.states)];
   const stated = all.length === 0 ? [] : around(pack.frames.state, "$state", group(all));
   const owned = ofProperties(pack, framed).map((text) =>
     text.replaceAll("$property", group(words)).replaceAll("$value", value),
   );
-  const plain = (form?.states ?? []).filter((text) => !text.includes("$property"));
-  const itself = [
-    ...ofItself(form?.commands ?? []),
-    ...(alone ? around(ofItself(pack.frames.state), "$state", group([...states, ...plain])) : []),
-  ];
   const isMore = framed?.sort === "level" && framed.form !== "to";
   const more = isMore && states.length > 0 ? around(pack.frames.more, "$state", group(states)) : [];
   // What an action is called is done as well.
@@ -62,7 +49,7 @@ export function patternsOf(
     ...done,
     ...stated,
     ...owned,
-    ...itself,
+    ...switchedAlone(pack, framed, states),
     ...more,
   ];
 }
@@ -82,8 +69,30 @@ function ofProperties(pack: LanguagePack, framed: Framed | undefined): string[] 
   const { of = [] } = pack.frames;
   if (!framed || framed.form === "up" || framed.form === "down") return [];
   if (wordsFor(pack, framed).length === 0) return [];
-  const states = formOf(pack, framed).states.filter((text) => !text.includes("$property"));
+  const states = formOf(pack, framed).states.filter(isUnnamed);
   return states.length === 0 ? [] : around(of, "$state", group(states));
+}
+
+/** "Turn the steam off", which is said like "turn the lamp off": what goes on and off is in the place of the thing. */
+function switchedAlone(
+  pack: LanguagePack,
+  framed: Framed | undefined,
+  states: readonly string[],
+): string[] {
+  const words = wordsFor(pack, framed);
+  if (framed?.sort !== "switched" || words.length === 0) return [];
+  const form = formOf(pack, framed);
+  const inPlace = (texts: readonly string[]): string[] =>
+    texts
+      .filter((text) => isUnnamed(text) && text.includes("$target"))
+      .map((text) => text.replace("$target", group(words)));
+  const said = group([...states, ...form.states.filter(isUnnamed)]);
+  return [...inPlace(form.commands), ...around(inPlace(pack.frames.state), "$state", said)];
+}
+
+/** Whether a pattern is said without the words of the property. */
+function isUnnamed(text: string): boolean {
+  return !text.includes("$property");
 }
 
 /** Orders to do what an action is called. */

@@ -5,14 +5,22 @@ export function isHeadFirst({ plurals }: LanguagePack): boolean {
   return plurals?.head === "first";
 }
 
+/** By language: a home may have a hundred thousand names. */
+const between = new WeakMap<LanguagePack, ReadonlySet<string>>();
+
 /** Words between a thing and what tells which one it is. */
-export function betweenWords({ small, targets, elisions }: LanguagePack): ReadonlySet<string> {
-  return new Set([...small, ...targets.inPlace, ...elisions]);
+export function betweenWords(pack: LanguagePack): ReadonlySet<string> {
+  let words = between.get(pack);
+  if (!words) {
+    words = new Set([...pack.small, ...pack.targets.inPlace, ...pack.elisions]);
+    between.set(pack, words);
+  }
+  return words;
 }
 
 /** The words of a name that tell which one it is, without those for the thing itself. */
 export function whichOf(words: readonly string[], pack: LanguagePack): readonly string[] {
   if (!isHeadFirst(pack)) return words.slice(0, -1);
-  const between = betweenWords(pack);
-  return words.slice(1).filter((word) => !between.has(word));
+  const others = betweenWords(pack);
+  return words.slice(1).filter((word) => !others.has(word));
 }

@@ -6,8 +6,11 @@ import type { Holder } from "./expression.ts";
 import { numbersOtherwise } from "./name-numbers.ts";
 import { isPlace } from "./narrowing.ts";
 import { alikeWords, placesIn, saysPlace } from "./alike.ts";
-import { betweenWords, isHeadFirst, whichOf } from "./heads.ts";
+import { whichOf } from "./heads.ts";
+import { bareOf, onesOf, partsOf, withoutNumber } from "./name-parts.ts";
+import { inOtherNumber } from "./name-counts.ts";
 import { connectivesIn, nounsOf } from "./nouns.ts";
+import { servedBy } from "./served.ts";
 import type { Spoken } from "./slot.ts";
 
 /** Things that may share what remains of their names before nobody can mean one of them by it. */
@@ -56,7 +59,7 @@ export function looseNames(
       // What several are called is said of all of them.
       isOfOne: true,
       formsOf: (entity, words) =>
-        isPlace(entity.type) || saysPlace(restIn(words, pack), places, pack) || isNoun(words)
+        isPlace(entity.type) || saysPlace(whichOf(words, pack), places, pack) || isNoun(words)
           ? []
           : inOtherNumber(words, pack),
     },
@@ -147,35 +150,6 @@ function gather(
   return parts;
 }
 
-/**
- * What something is for, if it is called by that: "water the lawn" by its sprinkler, "how wet is the compost" by
- * its sensor, "how hot is the water" and "underfloor off" by what the heater and the heating are called beside that.
- */
-function servedBy(
-  entity: Nameable,
-  words: readonly string[],
-  pack: LanguagePack,
-): readonly string[] {
-  if (entity.type !== "device" || !serving.has(entity.kind)) return [];
-  const { kind } = entity;
-  const heads = [...(pack.kinds[kind]?.one ?? []), ...(kind === "valve" ? pack.waterers : [])];
-  const head = words.at(isHeadFirst(pack) ? 0 : -1) ?? "";
-  if (kind === "valve" || kind === "sensor" || heads.includes(head)) {
-    const which = whichOf(words, pack);
-    if (which.length > 0) return which;
-  }
-  // "Kräuterbewässerung" is for "Kräuter".
-  const [link] = heads.flatMap((end) =>
-    head.endsWith(end)
-      ? (pack.links ?? []).flatMap((each) => (head.endsWith(each + end) ? each + end : []))
-      : [],
-  );
-  const stem = link === undefined ? "" : head.slice(0, head.length - link.length);
-  return stem.length < shortest.before ? [] : [stem];
-}
-
-const serving: ReadonlySet<string> = new Set(["valve", "heater", "thermostat", "sensor"]);
-
 /** Shortest part of a word that is written as one. */
 const shortest = { before: 3, itself: 4 };
 
@@ -231,109 +205,4 @@ function wordsOf(spoken: Spoken): string[] {
 
 function wordsIn(text: string, pack: LanguagePack): string[] {
   return splitWords(text, pack).map((word) => word.text);
-}
-
-/** "The bedside one", "the left one", "la de techo", "celle de gauche". */
-function onesOf(words: readonly string[], pack: LanguagePack): (readonly string[])[] {
-  const { small, targets } = pack;
-  const ones = targets.one.filter((one) => !small.includes(one));
-  if (!isHeadFirst(pack)) {
-    return tellingOf(words, pack).flatMap((which) => ones.map((one) => [...which, one]));
-  }
-  const rest = words.slice(1);
-  const said = betweenWords(pack).has(rest[0] ?? "") ? [rest] : [];
-  const which = whichOf(words, pack);
-  // "La de la derecha" is of "lámpara de noche derecha".
-  if (which.length > 1 || said.length === 0) {
-    for (const place of targets.inPlace) {
-      said.push([place, ...which.slice(-1)]);
-      for (const article of small) said.push([place, article, ...which.slice(-1)]);
-    }
-  }
-  return ones.length === 0
-    ? said
-    : said.flatMap((each) => [each, ...ones.map((one) => [one, ...each])]);
-}
-
-/** What tells which one it is: all of it, and its first and its last word. */
-function tellingOf(words: readonly string[], pack: LanguagePack): (readonly string[])[] {
-  const which = whichOf(words, pack);
-  if (which.length < 2) return which.length === 0 ? [] : [which];
-  return [which, which.slice(0, 1), which.slice(-1)];
-}
-
-/** The same where nothing else is said: "the skylight" for "skylight blind", "die rechte". */
-function bareOf(words: readonly string[], pack: LanguagePack): (readonly string[])[] {
-  const { inflections = [] } = pack;
-  return tellingOf(words, pack)
-    .filter(isNameLike)
-    .flatMap((which) => {
-      const last = which.at(-1) ?? "";
-      const ending = inflections.find((each) => last.endsWith(each)) ?? "";
-      const stem = last.slice(0, last.length - ending.length);
-      const forms = ending === "" ? [] : inflections.map((other) => which.with(-1, stem + other));
-      return [which, ...forms];
-    });
-}
-
-/** A name without the thing itself. */
-function restIn(words: readonly string[], pack: LanguagePack): readonly string[] {
-  return isHeadFirst(pack) ? words.slice(1) : words.slice(0, -1);
-}
-
-/** The same of several, or of one: "barn light" for "barn lights". */
-function* inOtherNumber(
-  words: readonly string[],
-  pack: LanguagePack,
-): Generator<readonly string[], void> {
-  const { endings = [] } = pack.plurals ?? {};
-  const at = isHeadFirst(pack) ? 0 : words.length - 1;
-  const word = words[at] ?? "";
-  for (const [one, many] of endings) {
-    for (const [from, to] of [
-      [one, many],
-      [many, one],
-    ] as const) {
-      const stem = word.slice(0, word.length - from.length);
-      if (from !== "" && word.endsWith(from) && stem.length > 2) yield words.with(at, stem + to);
-      if (from === "") yield words.with(at, word + to);
-    }
-  }
-}
-
-/** What is left of a name without the words that tell which one it is. */
-function* partsOf(own: readonly string[], pack: LanguagePack): Generator<readonly string[], void> {
-  const isLast = !isHeadFirst(pack);
-  const between = betweenWords(pack);
-  const [first = "", last = ""] = [own[0], own.at(-1)];
-  // "The right lamp" for "right bedside lamp", "lampe de chevet" and "lampe gauche" for "lampe de chevet gauche".
-  if (own.length > 2) {
-    yield [first, last];
-    if (!isLast && !between.has(own.at(-2) ?? "")) yield own.slice(0, -1);
-  }
-  const joint = own.findIndex((word, at) => at > 0 && between.has(word));
-  // "The lamp by the door" is no door.
-  if (joint > 0 && isLast) return;
-  const thing = joint > 0 ? own.slice(0, joint) : own;
-  for (let length = 1; length <= thing.length; length++) {
-    const part = isLast ? thing.slice(thing.length - length) : thing.slice(0, length);
-    if (isNameLike(part)) yield part;
-  }
-  // Two nouns side by side, or an adjective before its noun: "la tondeuse" for "robot tondeuse".
-  if (isLast || joint > 0) return;
-  for (let from = 1; from < thing.length; from++) {
-    if (isNameLike(thing.slice(from))) yield thing.slice(from);
-  }
-}
-
-function isNameLike(words: readonly string[]): boolean {
-  return words.some((word) => /\p{L}{3}/u.test(word));
-}
-
-function withoutNumber(
-  words: readonly string[],
-  numbers: ReadonlyMap<string, string>,
-): readonly string[] {
-  const last = words.at(-1) ?? "";
-  return numbers.has(last) ? words.slice(0, -1) : words;
 }

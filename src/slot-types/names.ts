@@ -5,6 +5,7 @@ import { type Trie, createTrie } from "../lexicon/trie.ts";
 import type { Home, Nameable } from "../model/home.ts";
 import { spokenNames } from "../model/names.ts";
 import type { Holder } from "./expression.ts";
+import { pluralOf } from "./name-counts.ts";
 import { numbersOtherwise } from "./name-numbers.ts";
 import { nameEndings, looseNames } from "./loose-names.ts";
 import type { Spoken } from "./slot.ts";
@@ -129,16 +130,6 @@ function sharedNames(home: Home): { known: ReadonlySet<string>; shared: Readonly
     }
   }
   return { shared, known: new Set(seen.keys()) };
-}
-
-/** A name as it is said of several: "ceiling lights", "lámparas de techo". */
-function pluralOf(words: readonly string[], { plurals }: LanguagePack): string[] | undefined {
-  if (!plurals) return undefined;
-  const at = plurals.head === "first" ? 0 : words.length - 1;
-  const word = words[at] ?? "";
-  const [ending, instead] = plurals.endings.find(([each]) => word.endsWith(each)) ?? [];
-  if (ending === undefined || instead === undefined) return undefined;
-  return words.with(at, word.slice(0, word.length - ending.length) + instead);
 }
 
 /**

@@ -3,7 +3,7 @@ import type { Narrowing } from "../../slot-types/narrowing.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { WhenReading } from "../understand/whens.ts";
 import { type Joiner, namesAny } from "./joiners.ts";
-import type { Stretch } from "./stretch.ts";
+import type { Stretch } from "../understand/stretch.ts";
 
 /** Words that stand apart from a command: when, what of a thing is meant, or a courtesy. */
 export interface Apart extends Stretch {

@@ -10,7 +10,7 @@ import { devicesDone } from "./about.ts";
 import { isCounted } from "./apart.ts";
 import type { Composition } from "./parting.ts";
 import { namesAny, pausesIn } from "./joiners.ts";
-import { type Stretch, pick } from "./stretch.ts";
+import { type Stretch, pick } from "../understand/stretch.ts";
 
 type Parted = Omit<Composition, "nearest" | "steps">;
 
@@ -97,7 +97,9 @@ export function beside(
     const places = around.map((remark) => (isReason(remark) ? "within" : whereOf(remark, found)));
     if (places.includes("apart")) return undefined;
     const isClear = around.every((remark) =>
-      isAbout && remark.from === 0 ? about.isClause : isClause(engine, utterance, remark, found),
+      isAbout && remark.from === 0
+        ? about.isClause
+        : isGiven(remark) || remarks.isClause(remark) || !isNextTo(utterance, remark, found),
     );
     if (isClear && !places.includes("one")) return found;
     return book.offers ? { ...found, isOffer: true } : undefined;
@@ -173,6 +175,8 @@ interface Remarks {
   isUnmarked: (stretch: Stretch) => boolean;
   /** A clause of those who speak, which may name things but no places: "we're off out by the back door". */
   isOurs: (stretch: Stretch) => boolean;
+  /** Whether a remark is no one more thing of the home, which is hardly told in so many words. */
+  isClause: (stretch: Stretch) => boolean;
   /** Whether a word is part of what may be said in any remark. */
   isExcused: (at: number) => boolean;
   /** Whether something of the home could begin like it. */
@@ -268,6 +272,14 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks | u
   return {
     is,
     isGiven,
+    isClause(stretch) {
+      const all = indexes(stretch);
+      const counted = all.filter((at) => small[at] !== true);
+      return (
+        counted.length > 1 ||
+        all.some((at) => isExcused[at] === true || engine.isClause(texts[at] ?? ""))
+      );
+    },
     isExcused: (at) => isExcused[at] === true,
     isUnmarked: ({ from, end }) => !isHedged.slice(from, end).includes(true) && is({ from, end }),
     isOurs({ from, end }) {
@@ -315,30 +327,14 @@ function isForeign(
   return false;
 }
 
-/** Whether a remark cannot be one more thing of the home: it is a clause, or stands beside none. */
-function isClause(
-  engine: Engine,
-  utterance: Utterance,
-  remark: Stretch,
-  { commands }: Parted,
-): boolean {
-  const { texts, words, small } = utterance;
-  const said = texts.slice(remark.from, remark.end);
-  if (said.some(engine.isClause)) return true;
-  // What more there is of the home is hardly told in so many words.
-  if (said.filter((_, at) => small[remark.from + at] !== true).length > 1) return true;
-  for (let at = remark.from; at < remark.end; at++) {
-    if (engine.excuses(utterance, at).length > 0) return true;
-  }
-  for (let from = 0; from < remark.from; from++) {
-    if (engine.reasons(utterance, from).some(({ end }) => end === remark.from)) return true;
-  }
+/** Whether a remark stands beside a thing that is named, so that it could be one more. */
+function isNextTo({ words }: Utterance, remark: Stretch, { commands }: Parted): boolean {
   const [before, after] = [words[remark.from - 1]?.start, words[remark.end]?.start];
-  return commands.every(({ understood }) =>
-    (clearReading(understood)?.fillings ?? []).every(({ reading, from, end }) => {
-      if (reading.read !== "target") return true;
+  return commands.some(({ understood }) =>
+    (clearReading(understood)?.fillings ?? []).some(({ reading, from, end }) => {
+      if (reading.read !== "target") return false;
       const said = understood.utterance.words;
-      return said[end - 1]?.start !== before && said[from]?.start !== after;
+      return said[end - 1]?.start === before || said[from]?.start === after;
     }),
   );
 }

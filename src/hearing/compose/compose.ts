@@ -22,7 +22,7 @@ import { asLasting } from "./lasting.ts";
 import { asAlso, asBefore, asLater, asMore } from "./leaning.ts";
 import { type Command, type Composition, type Parting, whensOf } from "./parting.ts";
 import { type Joiner, joinersIn, namesAny } from "./joiners.ts";
-import { type Stretch, pick } from "./stretch.ts";
+import { type Stretch, pick } from "../understand/stretch.ts";
 
 /** Most pieces of an utterance that are understood. */
 const mostPieces = 120;

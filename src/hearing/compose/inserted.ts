@@ -4,7 +4,7 @@ import { createRemarks } from "./beside.ts";
 import { pausesIn } from "./joiners.ts";
 import type { Composition } from "./parting.ts";
 import { isToDo } from "./repaired.ts";
-import { pick } from "./stretch.ts";
+import { pick } from "../understand/stretch.ts";
 
 /** Most words that stand between two pauses within a command. */
 const longest = 4;

@@ -1,6 +1,6 @@
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Engine } from "../understand/engine.ts";
-import type { Stretch } from "./stretch.ts";
+import type { Stretch } from "../understand/stretch.ts";
 
 /** Where an utterance may be parted: at words between commands, at a pause, or where more is added. */
 export interface Joiner extends Stretch {

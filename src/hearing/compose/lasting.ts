@@ -1,7 +1,7 @@
 import type { Reading } from "../understand/evaluate.ts";
 import { type Apart, apartChoices } from "./apart.ts";
 import { type Command, type Parting, whensOf } from "./parting.ts";
-import { type Stretch, joined, pick } from "./stretch.ts";
+import { type Stretch, joined, pick } from "../understand/stretch.ts";
 
 /**
  * "Landing light for five minutes", "porch light at sunset": a thing and how long it lasts, or when in the day

@@ -2,7 +2,7 @@ import { devicesAbout } from "./about.ts";
 import type { Reading } from "../understand/evaluate.ts";
 import { apartChoices } from "./apart.ts";
 import { type Command, type Parting, whensOf } from "./parting.ts";
-import { type Stretch, joined, nameless, pick } from "./stretch.ts";
+import { type Stretch, joined, nameless, pick } from "../understand/stretch.ts";
 
 /** "… and the wheel lamp": what was said before, of something else, or not of it: "… but leave the lamp". */
 export function asBefore(

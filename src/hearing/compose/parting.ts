@@ -4,7 +4,7 @@ import type { Understood } from "../understand/understand.ts";
 import type { WhenReading } from "../understand/whens.ts";
 import type { Apart } from "./apart.ts";
 import type { Joiner } from "./joiners.ts";
-import type { Stretch } from "./stretch.ts";
+import type { Stretch } from "../understand/stretch.ts";
 
 /** One command of an utterance, and the words of it that say when. */
 export interface Command {

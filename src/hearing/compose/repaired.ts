@@ -3,7 +3,7 @@ import type { Engine } from "../understand/engine.ts";
 import { type Understood, clearReading } from "../understand/understand.ts";
 import { devicesDone } from "./about.ts";
 import type { Composition } from "./parting.ts";
-import { joined, pick } from "./stretch.ts";
+import { joined, pick } from "../understand/stretch.ts";
 
 /** Most words of an utterance in which something is said anew. */
 const longest = 30;

@@ -1,4 +1,3 @@
-import { isBare } from "../../slot-types/narrowing.ts";
 import type { Chart } from "../../automaton/chart.ts";
 import {
   anyWord,
@@ -9,6 +8,7 @@ import {
   symbolOf,
 } from "../../automaton/network.ts";
 import type { Holder } from "../../slot-types/expression.ts";
+import { isBare } from "../../slot-types/narrowing.ts";
 import type { SlotReading } from "../../slot-types/slot.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { Understood } from "../understand/understand.ts";
@@ -76,11 +76,6 @@ export function singleChanges(engine: Engine, understood: Understood): Change[] 
   return changes;
 }
 
-/** "The wheel lamb" is no "wheel" and a word too many. */
-function isSaidBare(reading: SlotReading): boolean {
-  return reading.read === "target" && isBare(reading.target);
-}
-
 /** Whether some of the words are what a slot takes already: then the others are too many. */
 function holdsMatch(chart: Chart<SlotReading>, type: number, from: number, end: number): boolean {
   for (let at = from; at < end; at++) {
@@ -88,6 +83,11 @@ function holdsMatch(chart: Chart<SlotReading>, type: number, from: number, end: 
     if (matches.some((match) => match.end <= end)) return true;
   }
   return false;
+}
+
+/** "The wheel lamb" is no "wheel" and a word too many. */
+function isSaidBare(reading: SlotReading): boolean {
+  return reading.read === "target" && isBare(reading.target);
 }
 
 function slotChanges(

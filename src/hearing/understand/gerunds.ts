@@ -1,6 +1,7 @@
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Ground } from "../../slot-types/slot.ts";
 import { type Around, pieces } from "./around.ts";
+import { reworded } from "./stretch.ts";
 
 /**
  * Reads what somebody is asked whether they mind doing as what they are asked to do: "would you mind
@@ -25,7 +26,8 @@ export function createGerunds(
       while (small[at] === true) at++;
       return at;
     });
-    const plain = texts.map((text, at) => (begin.includes(at) ? (verbs.get(text) ?? text) : text));
-    return { ...utterance, texts: plain, numbers: plain.map(ground.lexicon.find) };
+    const plain = (text: string, at: number): string =>
+      begin.includes(at) ? (verbs.get(text) ?? text) : text;
+    return reworded(utterance, plain, ground.lexicon.find);
   };
 }

@@ -1,3 +1,6 @@
+import type { Devices } from "../../commands/resolved.ts";
+import { isYielding } from "../../language/vocabulary.ts";
+import type { Device } from "../../model/home.ts";
 import { tellReason } from "../../model/reason.ts";
 import type { Reading } from "./evaluate.ts";
 import { namesPlaces } from "./fillings.ts";
@@ -33,14 +36,12 @@ const rules: readonly RankRule[] = [
     score: ({ meaning }) =>
       meaning.result === "refuse" ? 0 : meaning.result === "missing" ? 1 : 2,
   },
-  // A lock is opened where nothing else is: "open the back door".
-  { lost: "unlocked, where something is opened", score: ({ intent }) => isUnlocking(intent.id) },
+  {
+    lost: "in words of another, which can be meant",
+    score: ({ intent }) => (isYielding(intent.id) ? 0 : 1),
+  },
   { lost: "no temperature, where a place is made as warm as rooms are", score: comfortable },
 ];
-
-function isUnlocking(intent: string): number {
-  return intent === "unlock" ? 0 : 1;
-}
 
 /** How warm rooms are made, by the unit. */
 const comfort: Readonly<Record<string, readonly [least: number, most: number]>> = {
@@ -52,7 +53,7 @@ const comfort: Readonly<Record<string, readonly [least: number, most: number]>> 
 function comfortable({ meaning, pattern, fillings, targets }: Reading): number {
   if (meaning.result !== "do" || pattern.origin !== "vocabulary") return 0;
   if (meaning.effects.length === 0 || !namesPlaces(fillings)) return 0;
-  const devices = [...targets.values()].flatMap((target) => target.devices);
+  const devices = devicesIn(targets);
   const isWarmth = meaning.effects.every(
     (effect) =>
       "set" in effect &&
@@ -66,17 +67,21 @@ function comfortable({ meaning, pattern, fillings, targets }: Reading): number {
   return isWarmth ? 1 : 0;
 }
 
+function devicesIn(targets: ReadonlyMap<string, Devices>): Device[] {
+  return [...targets.values()].flatMap((target) => target.devices);
+}
+
 /** Only a target that lies wholly in the speaker's room is nearer than one that does not. */
 function inRoom({ meaning }: Reading, room: string | undefined): number {
   if (room === undefined || !("targets" in meaning) || meaning.targets.size === 0) return 0;
-  const devices = [...meaning.targets.values()].flatMap((target) => target.devices);
+  const devices = devicesIn(meaning.targets);
   return devices.every((device) => device.room === room) ? 1 : 0;
 }
 
 /** "How bright is it outside" asks what measures it, where something does. */
 function measured({ meaning, targets }: Reading): number {
   if (meaning.result !== "tell") return 0;
-  const devices = [...targets.values()].flatMap((target) => target.devices);
+  const devices = devicesIn(targets);
   return meaning.questions.every(
     (question) =>
       question.form === "value" &&
@@ -181,7 +186,7 @@ function effectKey(effect: Effect): string {
  */
 function questionKey(question: Question, { targets }: Pick<Reading, "targets">): string {
   if (question.form === "value") return JSON.stringify(question);
-  const devices = [...targets.values()].flatMap((target) => target.devices);
+  const devices = devicesIn(targets);
   const asked = question.devices.map((id) => {
     const device = devices.find((each) => each.id === id);
     return [id, question.tests.find(({ property }) => device?.properties.has(property))];

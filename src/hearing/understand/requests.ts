@@ -2,6 +2,7 @@ import type { Utterance } from "../../automaton/utterance.ts";
 import { type Verbs, orderOf } from "../../lexicon/verb-forms.ts";
 import type { LanguagePack } from "../../language/pack.ts";
 import type { Around } from "./around.ts";
+import { pick, reworded } from "./stretch.ts";
 
 /**
  * Reads what somebody is asked whether they do as an order to do it: "machst du das Licht an", "tu allumes la
@@ -28,38 +29,16 @@ export function createRequests(
       const isBegun = start > 0 && order !== texts[verb];
       if (order === undefined || (verb === at && !isFollowed && !isBegun)) continue;
       const end = isFollowed ? verb + 2 : verb + 1;
-      return without({ ...utterance, ...said(utterance, verb, order, verbs.lexicon.find) }, [
-        ...range(at, verb),
-        ...range(verb + 1, end),
+      const spoken = reworded(
+        utterance,
+        (text, place) => (place === verb ? order : text),
+        verbs.lexicon.find,
+      );
+      return pick(spoken, { from: 0, end: texts.length }, [
+        { from: at, end: verb },
+        { from: verb + 1, end },
       ]);
     }
     return utterance;
-  };
-}
-
-/** The same with another word at a place. */
-function said(
-  { texts }: Utterance,
-  place: number,
-  text: string,
-  numberOf: (word: string) => number,
-): Pick<Utterance, "texts" | "numbers"> {
-  const all = texts.map((each, at) => (at === place ? text : each));
-  return { texts: all, numbers: all.map(numberOf) };
-}
-
-function range(from: number, end: number): number[] {
-  return Array.from({ length: end - from }, (_, index) => from + index);
-}
-
-function without(utterance: Utterance, places: readonly number[]): Utterance {
-  const isLeft = (_: unknown, at: number): boolean => !places.includes(at);
-  const { text, words, texts, numbers, small } = utterance;
-  return {
-    text,
-    words: words.filter(isLeft),
-    texts: texts.filter(isLeft),
-    numbers: numbers.filter(isLeft),
-    small: small.filter(isLeft),
   };
 }

@@ -7,6 +7,7 @@ import type { Pattern } from "../../pattern/tree.ts";
 import type { Intent, Phrasebook } from "../../phrasebook/model.ts";
 import { fragmentTree } from "../../phrasebook/references.ts";
 import type { Symbols } from "./symbols.ts";
+
 /** A pattern, with the intent that it says. */
 export interface EngineRule {
   intent: Intent;

@@ -23,6 +23,16 @@ export function pick(
   };
 }
 
+/** The same with other words in place of some. */
+export function reworded(
+  utterance: Utterance,
+  wordAt: (text: string, at: number) => string,
+  numberOf: (word: string) => number,
+): Utterance {
+  const texts = utterance.texts.map(wordAt);
+  return { ...utterance, texts, numbers: texts.map(numberOf) };
+}
+
 export function joined(parts: readonly Utterance[]): Utterance {
   return {
     text: parts[0]?.text ?? "",
