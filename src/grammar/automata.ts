@@ -207,8 +207,20 @@ function automatonOf(
 
 /** The same automaton with states put together from which the same may follow (after E. F. Moore, 1956). */
 export function fewestStates(states: readonly AutomatonState[]): RuleAutomaton {
-  const endsOf = ({ ends }: AutomatonState): string => JSON.stringify(ends);
-  let classes = states.map(endsOf);
+  const symbols = new Map<string, number>();
+  const numberOf = (symbol: string): number => {
+    const number = symbols.get(symbol) ?? symbols.size;
+    symbols.set(symbol, number);
+    return number;
+  };
+  const endings = states.map(({ ends }) => JSON.stringify(ends));
+  // No two arcs of a state say the same.
+  const leading = states.map(({ arcs }) =>
+    arcs
+      .map((arc) => ({ symbol: numberOf(symbolOf(arc)), to: arc.to }))
+      .sort((one, other) => one.symbol - other.symbol),
+  );
+  let classes: readonly string[] = endings;
   let count = 0;
   let numbered: number[] = [];
   for (;;) {
@@ -221,10 +233,10 @@ export function fewestStates(states: readonly AutomatonState[]): RuleAutomaton {
     });
     if (known.size === count) break;
     count = known.size;
-    classes = states.map((state) => {
-      const { arcs } = state;
-      const leading = arcs.map((arc) => `${symbolOf(arc)}>${numbered[arc.to] ?? -1}`).sort();
-      return `${endsOf(state)}|${leading.join("|")}`;
+    classes = leading.map((arcs, index) => {
+      let key = endings[index] ?? "";
+      for (const { symbol, to } of arcs) key += ` ${symbol} ${numbered[to] ?? -1}`;
+      return key;
     });
   }
   const merged: AutomatonState[] = [];

@@ -5,7 +5,7 @@ import type { Grammar, GrammarRule } from "../pattern/grammar.ts";
 import type { Pattern } from "../pattern/tree.ts";
 import { type RuleAutomaton, patternAutomaton, symbolOf } from "./automata.ts";
 import { factored } from "./factored.ts";
-import { framesOf } from "./frames.ts";
+import { type Frames, framesOf } from "./frames.ts";
 import type { Book } from "../book/book.ts";
 import { given } from "../source/given.ts";
 import type { LanguagePack } from "../language/pack.ts";
@@ -22,7 +22,7 @@ import {
 import { simplified } from "./simplified.ts";
 
 /** Words that a recogniser has to hold at most, where nobody says otherwise. */
-export const usualSize = 24_000;
+export const usualSize = 28_000;
 
 export interface CompactOptions {
   /** Words that it may have when every rule is written out. */
@@ -46,6 +46,7 @@ export function compactGrammar(
   const pack = packOf(book, small.language);
   const make = createFraming(small, pack);
   let best = make(1);
+  if (sizeOf(best) > size) return best;
   // The number of frames that fits is looked for by halves.
   for (let [low, high] = [2, mostFrames]; low <= high;) {
     const most = (low + high) >> 1;
@@ -133,8 +134,8 @@ function createFraming(small: Grammar, pack: LanguagePack): (frames: number) => 
   const sizes = createSizes(rules);
   const when = rules.get(whenRule);
   if (when) {
-    const write = createFramed(when.pattern, small, sizes);
-    rules.set(whenRule, { ...when, pattern: write([], 1) });
+    const write = createFramed({ tree: when.pattern, named: [] }, small, sizes);
+    rules.set(whenRule, { ...when, pattern: write(1) });
   }
   const command = rules.get(commandRule);
   if (!command) return () => withoutUnused({ ...small, rules });
@@ -148,9 +149,9 @@ function createFraming(small: Grammar, pack: LanguagePack): (frames: number) => 
   );
   rules.set(valuesRule, { pattern: choice(values.map(reference)), isPublic: false });
   const tree = widened(choice(plain), new Set(values));
-  const write = createFramed(tree, { ...small, rules }, sizes);
+  const write = createFramed({ tree, named: [thingRule] }, { ...small, rules }, sizes);
   return (frames) => {
-    const pattern = withArticles(choice([write([thingRule], frames), ...looping]), pack, true);
+    const pattern = withArticles(choice([write(frames), ...looping]), pack, true);
     return withoutUnused({
       ...small,
       rules: new Map(rules).set(commandRule, { ...command, pattern }),
@@ -173,15 +174,14 @@ const heavy = 40;
  * and then every other rule that is long, each in one.
  */
 function createFramed(
-  tree: Pattern,
+  { tree, named }: { tree: Pattern; named: readonly string[] },
   grammar: Grammar,
   sizes: (pattern: Pattern) => number,
-): (named: readonly string[], most: number) => Pattern {
+): (most: number) => Pattern {
   const isInline = (name: string): boolean => /^(?:part|in)-/u.test(name);
   const whole = patternAutomaton(tree, grammar, (name) => !isInline(name));
   const sizeOfRule = (name: string): number => sizes(reference(name));
-  const inFrames = (automaton: RuleAutomaton, rule: string, most: number): Pattern | undefined => {
-    const { framed, bare } = framesOf(automaton, rule, most);
+  const inFrames = ({ framed, bare }: Frames, rule: string): Pattern | undefined => {
     const options = framed.map(({ before, after }) =>
       sequence(notNothing(write(before)), reference(rule), notNothing(write(after))),
     );
@@ -189,18 +189,29 @@ function createFramed(
     if (rest?.type === "nothing") return optional(choice(options));
     return choice([...options, rest]);
   };
-  const write = (automaton: RuleAutomaton): Pattern | undefined => {
+  const write = once((automaton) => {
     const [longest] = rulesIn(automaton)
       .filter((rule) => sizeOfRule(rule) > heavy)
       .sort((a, b) => sizeOfRule(b) - sizeOfRule(a));
-    if (longest !== undefined) return inFrames(automaton, longest, 1);
+    if (longest !== undefined) return inFrames(framesOf(automaton, longest)(1), longest);
     const said = new Set(automaton.states.flatMap(({ arcs }) => arcs.map(symbolOf)));
     return simplified(automaton, Math.max(leastWords, said.size * 2), sizes);
-  };
+  });
   const there = rulesIn(whole);
-  return (named, most) => {
-    const first = named.find((rule) => there.includes(rule));
-    return (first === undefined ? write(whole) : inFrames(whole, first, most)) ?? tree;
+  const first = named.find((rule) => there.includes(rule));
+  if (first === undefined) return () => write(whole) ?? tree;
+  const frames = framesOf(whole, first);
+  return (most) => inFrames(frames(most), first) ?? tree;
+}
+
+/** What writes each automaton once, since frames are tried in several numbers. */
+function once(
+  write: (automaton: RuleAutomaton) => Pattern | undefined,
+): (automaton: RuleAutomaton) => Pattern | undefined {
+  const written = new Map<RuleAutomaton, Pattern | undefined>();
+  return (automaton) => {
+    if (!written.has(automaton)) written.set(automaton, write(automaton));
+    return written.get(automaton);
   };
 }
 

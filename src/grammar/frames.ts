@@ -20,13 +20,13 @@ export interface Frames {
 
 /**
  * Takes commands apart at the first thing that they name. Since what names things is long, each frame costs
- * much, and frames are put together until there are few enough: those first of which this adds the fewest
- * commands that nobody says.
+ * much, and frames are put together until there are as few as asked for: those first of which this adds the
+ * fewest commands that nobody says.
  *
  * @param thing The rule that names things.
- * @param most Frames that may be left.
+ * @returns The frames, of which there are so many at most.
  */
-export function framesOf(commands: RuleAutomaton, thing: string, most: number): Frames {
+export function framesOf(commands: RuleAutomaton, thing: string): (most: number) => Frames {
   const { states } = commands;
   const isThing = (arc: Arc): boolean => arc.say === "rule" && arc.rule === thing;
   const groups = new Map<number, Set<number>>();
@@ -41,21 +41,26 @@ export function framesOf(commands: RuleAutomaton, thing: string, most: number): 
     ends,
     arcs: arcs.filter((arc) => !isThing(arc)),
   }));
-  const ways = countWays(others);
-  const without = createDifferences(states);
-  let frames = [...groups].map(([after, before]): Group => {
+  const all = [...groups].map(([after, before]): Group => {
     return { before: [...before], after: [after] };
   });
-  while (frames.length > most) frames = joinNearest(frames, ways, without);
-  return {
-    bare: trimmed(others),
-    framed: frames.map(({ before, after }) => ({
-      before: trimmed(
-        others.map(({ arcs }, state) => ({ arcs, ends: before.includes(state) ? [""] : [] })),
-      ),
+  const fewer = createJoining(all, countWays(others), createDifferences(states));
+  const bare = trimmed(others);
+  // However many frames there are, most of them are the same ones.
+  const framed = new Map<Group, Framed>();
+  const asFramed = (group: Group): Framed => {
+    const there = framed.get(group);
+    if (there) return there;
+    const { before, after } = group;
+    const ends = (state: number): string[] => (before.includes(state) ? [""] : []);
+    const made = {
+      before: trimmed(others.map(({ arcs }, state) => ({ arcs, ends: ends(state) }))),
       after: joined(states, after),
-    })),
+    };
+    framed.set(group, made);
+    return made;
   };
+  return (most) => ({ bare, framed: fewer(most).map(asFramed) });
 }
 
 interface Group {
@@ -111,30 +116,49 @@ export function createDifferences(states: readonly AutomatonState[]): Difference
   return differ;
 }
 
-/** The same frames with two of them as one, of which this adds the fewest commands. */
-function joinNearest(
-  frames: readonly Group[],
+/** Makes what puts frames together until there are so many at most, two of which this adds the fewest commands first. */
+function createJoining(
+  all: readonly Group[],
   ways: (state: number) => number,
   without: Differences,
-): Group[] {
-  const sum = (values: readonly number[]): number => values.reduce((all, one) => all + one, 0);
+): (most: number) => readonly Group[] {
+  const sum = (values: readonly number[]): number => values.reduce((total, one) => total + one, 0);
   const waysTo = (group: Group): number => sum(group.before.map(ways));
   const missing = (one: Group, other: Group): number =>
     sum(one.after.map((state) => Math.min(...other.after.map((each) => without(state, each)))));
-  let best: { cost: number; one: Group; other: Group } | undefined;
-  frames.forEach((one, index) => {
-    for (const other of frames.slice(index + 1)) {
-      const cost = waysTo(one) * missing(other, one) + waysTo(other) * missing(one, other);
-      if (!best || cost < best.cost) best = { cost, one, other };
-    }
-  });
-  if (!best) return [...frames];
-  const { one, other } = best;
-  const both: Group = {
-    before: [...one.before, ...other.before],
-    after: [...one.after, ...other.after],
+  const costs = new Map<Group, Map<Group, number>>();
+  const costOf = (one: Group, other: Group): number => {
+    const known = costs.get(one) ?? new Map<Group, number>();
+    costs.set(one, known);
+    const cost =
+      known.get(other) ?? waysTo(one) * missing(other, one) + waysTo(other) * missing(one, other);
+    known.set(other, cost);
+    return cost;
   };
-  return [...frames.filter((each) => each !== one && each !== other), both];
+  const joinNearest = (frames: readonly Group[]): readonly Group[] => {
+    let best: { cost: number; one: Group; other: Group } | undefined;
+    frames.forEach((one, index) => {
+      for (const other of frames.slice(index + 1)) {
+        const cost = costOf(one, other);
+        if (!best || cost < best.cost) best = { cost, one, other };
+      }
+    });
+    if (!best) return frames;
+    const { one, other } = best;
+    const both: Group = {
+      before: [...one.before, ...other.before],
+      after: [...one.after, ...other.after],
+    };
+    return [...frames.filter((each) => each !== one && each !== other), both];
+  };
+  const steps = [all];
+  return (most) => {
+    for (;;) {
+      const there = steps.find(({ length }) => length <= most);
+      if (there) return there;
+      steps.push(joinNearest(steps.at(-1) ?? []));
+    }
+  };
 }
 
 /** An automaton without what leads to no end. */

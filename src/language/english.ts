@@ -1194,7 +1194,7 @@ export const english: LanguagePack = {
     },
     quieter: {
       states: ["[$amount] (quieter | softer)", "(quieter | softer) by $amount"],
-      patterns: [say("quieten | quiet | hush", "[down] $target [down] [$amount]")],
+      patterns: [say("quieten | quiet | hush down", "[down] $target [down] [$amount]")],
       reply: "{$target} quieter.",
     },
     mute: {

@@ -117,6 +117,9 @@ const ofSome = [
   "inflections",
   "actions",
   "gerunds",
+  "diminutives",
+  "imperatives",
+  "requests",
 ];
 
 test("every language pack has the same keys", () => {

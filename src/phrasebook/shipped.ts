@@ -358,12 +358,9 @@ export function shippedIntents(
 /** The words for properties, and for how much of them there is: "moisture level". */
 function measuresIn({ properties, measured }: LanguagePack): Record<string, readonly string[]> {
   return Object.fromEntries(
-    Object.entries(properties).map(([id, words]) => [
-      id,
-      [
-        ...words,
-        ...measured.flatMap((text) => words.map((word) => text.replace("$property", word))),
-      ],
-    ]),
+    Object.entries(properties).map(([id, words]) => {
+      const any = `(${words.join("|")})`;
+      return [id, [...words, ...measured.map((text) => text.replace("$property", any))]];
+    }),
   );
 }

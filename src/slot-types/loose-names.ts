@@ -1,4 +1,4 @@
-import type { Name, Nameable } from "../model/home.ts";
+import type { Nameable } from "../model/home.ts";
 import { splitWords } from "../language/words.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { later } from "../source/later.ts";
@@ -82,9 +82,10 @@ export function looseNames(
     const found = gather(holders, taken, formsOf);
     for (const text of found.keys()) taken.add(text);
     return [...found.values()].flatMap(({ words, bearers }) => {
-      const isShared = bearers.size > 1;
+      const isShared = bearers.length > 1;
       if (!isEnough(bearers) || (isShared && isOfOne)) return [];
-      return [...bearers.values()].map(({ entity, name }) => {
+      return bearers.map((bearer) => {
+        const { entity, name } = partOf(bearer);
         const holder = { entity, name: isBare ? { ...name, bare: isBare } : name };
         return { words, holder, isShared };
       });
@@ -103,22 +104,27 @@ interface Way {
 
 /** Tells whether words are part of the name of something else, whether or not speech may know of it. */
 function otherNames({ home }: Spoken): (words: readonly string[], of: Nameable) => boolean {
-  const all = later(() => {
-    const bearers = new Map<string, Set<Nameable>>();
+  const bearers = later(() => {
+    const found = new Map<string, Nameable | typeof several>();
     for (const map of [home.devices, home.groups, home.rooms, home.zones]) {
       for (const entity of map.values()) {
         for (const word of entity.names.flatMap(({ words }) => words)) {
-          const those = bearers.get(word);
-          if (those) those.add(entity);
-          else bearers.set(word, new Set([entity]));
+          const bearer = found.get(word);
+          if (bearer !== entity) found.set(word, bearer ? several : entity);
         }
       }
     }
-    return bearers;
+    return found;
   });
   return (words, of) =>
-    words.every((word) => [...(all().get(word) ?? [])].some((entity) => entity !== of));
+    words.every((word) => {
+      const bearer = bearers().get(word);
+      return bearer !== undefined && bearer !== of;
+    });
 }
+
+/** Whatever has a word in its name, where it is more than one thing. */
+const several = Symbol("several");
 
 /** What is known of words before any is said loosely. */
 interface WordsKnown {
@@ -126,10 +132,10 @@ interface WordsKnown {
   isOfPatterns: (word: string) => boolean;
 }
 
-/** Words for a name, and what is meant by them. */
+/** Words for a name, and what is meant by them: of too many, only as many as show that it is too many. */
 interface Part {
   words: readonly string[];
-  bearers: Map<Nameable, Holder>;
+  bearers: Holder[];
 }
 
 function gather(
@@ -138,13 +144,17 @@ function gather(
   formsOf: Way["formsOf"],
 ): Map<string, Part> {
   const parts = new Map<string, Part>();
-  for (const { entity, name } of holders) {
+  for (const holder of holders) {
+    const { entity, name } = holder;
+    const whole = name.words.join(" ");
     for (const words of formsOf(entity, name.words)) {
       const text = words.join(" ");
-      if (text === "" || taken.has(text) || text === name.words.join(" ")) continue;
-      let part = parts.get(text);
-      if (!part) parts.set(text, (part = { words, bearers: new Map<Nameable, Holder>() }));
-      part.bearers.set(entity, partOf(entity, name));
+      if (text === "" || taken.has(text) || text === whole) continue;
+      const part = parts.get(text);
+      if (!part) parts.set(text, { words, bearers: [holder] });
+      // The names of one thing follow each other.
+      else if (part.bearers.at(-1)?.entity === entity) part.bearers.splice(-1, 1, holder);
+      else if (part.bearers.length <= mostSharing) part.bearers.push(holder);
     }
   }
   return parts;
@@ -170,7 +180,7 @@ export function nameEndings(
     const found = gather(holders, taken, (_, words) => endingsOf(words.at(-1) ?? ""));
     return new Map(
       [...found].flatMap(([text, { bearers }]) =>
-        isEnough(bearers) ? [[text, [...bearers.values()]] as const] : [],
+        isEnough(bearers) ? [[text, bearers.map(partOf)] as const] : [],
       ),
     );
   });
@@ -186,12 +196,12 @@ function endingsOf(word: string): string[][] {
 }
 
 /** Whether one of those that share a part may be meant by it; of several places none is, since all would be. */
-function isEnough(bearers: ReadonlyMap<Nameable, Holder>): boolean {
-  if (bearers.size > mostSharing) return false;
-  return bearers.size === 1 || [...bearers.keys()].every(({ type }) => !isPlace(type));
+function isEnough(bearers: readonly Holder[]): boolean {
+  if (bearers.length > mostSharing) return false;
+  return bearers.length === 1 || bearers.every(({ entity }) => !isPlace(entity.type));
 }
 
-function partOf(entity: Nameable, name: Name): Holder {
+function partOf({ entity, name }: Holder): Holder {
   return { entity, name: { ...name, alias: true, loose: true } };
 }
 
