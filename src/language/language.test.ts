@@ -120,6 +120,7 @@ const ofSome = [
   "diminutives",
   "imperatives",
   "requests",
+  "more",
 ];
 
 test("every language pack has the same keys", () => {
