@@ -6,6 +6,8 @@ export default defineConfig({
     server: { deps: { inline: ["rrule"] } },
     include: ["src/**/*.test.ts", "test/**/*.test.ts", "packages/*/test/**/*.test.ts"],
     setupFiles: ["test/support/seed.ts"],
+    // On two cores it would be one, while much of the time is spent waiting for commands and pages.
+    maxWorkers: 2,
     testTimeout: 120_000,
     hookTimeout: 120_000,
   },

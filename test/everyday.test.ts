@@ -24,6 +24,7 @@ const books = {
   "at-farm": homeIn("at-farm"),
   "at-bakery": homeIn("at-bakery"),
   "at-townhouse": homeIn("at-townhouse"),
+  "at-annexe": homeIn("at-annexe"),
 };
 
 interface Phrase {
@@ -105,6 +106,8 @@ describe.each([
     ["at-townhouse", "tsv"],
     ["at-townhouse", "busy.tsv"],
     ["at-townhouse", "never.tsv"],
+    ["at-annexe", "tsv"],
+    ["at-annexe", "never.tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

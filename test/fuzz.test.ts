@@ -24,7 +24,7 @@ function numbersFrom(seed: number): (below: number) => number {
 const speaker = { room: undefined, context: { language: "en", state: () => ({}) } };
 
 /** How many utterances are tried: a few here, many where `npm run fuzz` asks for them. */
-const turns = Number(process.env["UTTERANCES"] ?? 20_000);
+const turns = Number(process.env["UTTERANCES"] ?? 8000);
 
 const vocabulary = (
   "turn switch on off the a kiln vent lamp wheel rack light two and then in ten minutes at half " +

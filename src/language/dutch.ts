@@ -204,8 +204,10 @@ export const dutch: LanguagePack = {
       "voor",
       "na",
     ],
+    separable: "zetten leggen stellen maken draaien schuiven klappen trekken".split(" "),
     isOpen: true,
   },
+  agreement: ["e", ""],
   diminutives: [
     ["etjes", ""],
     ["etje", ""],
@@ -540,7 +542,7 @@ export const dutch: LanguagePack = {
   speakers: { words: ["ik", "we", "wij"] },
   orNot: ["of niet", "of hoe zit dat"],
   therefore: ["dus", "daarom"],
-  reasons: ["omdat", "want", "zodat", "aangezien", "voor"],
+  reasons: ["omdat", "want", "zodat", "aangezien", "voor", "terwijl", "zolang", "voordat"],
   adjectives: {
     co2: ["(muf | benauwd)"],
     brightness: ["(fel | helder | licht)"],
@@ -618,7 +620,7 @@ export const dutch: LanguagePack = {
             "[op | met] [een] $property [op | van | naar] $value",
           ],
           commands: [
-            ...order(adjust, adjusting, "$property (op | naar) $value"),
+            ...order(adjust, adjusting, "$property [omhoog | omlaag | terug] (op | naar) $value"),
             "$property [op | naar] $value",
             "$value (op | voor) $target",
             "(stel) $target in op $value",
@@ -691,6 +693,7 @@ export const dutch: LanguagePack = {
           states: [
             "[op | naar | in | met] [de] $value [stand | modus]",
             "[op | in] $property $value",
+            "[op | in] $value $property",
             "$property [op | naar] $value",
           ],
           commands: [
@@ -716,7 +719,10 @@ export const dutch: LanguagePack = {
       text: {
         to: {
           states: ["$property op $value", "$property $value"],
-          commands: [...order(adjust, adjusting, `$property ${van} $target (op | naar) $value`)],
+          commands: [
+            ...order(adjust, adjusting, `$property ${van} $target (op | naar) $value`),
+            ...order("schrijf | toon", "schrijven | tonen", "$value op $target"),
+          ],
         },
       },
       action: {
@@ -1265,7 +1271,11 @@ export const dutch: LanguagePack = {
         "$target (vinden | zoeken)",
         "(laat) $target (piepen | rinkelen | afgaan)",
         "(zoek | vind) $target",
-        "ik ben $target kwijt",
+        "ik ben $target [weer] kwijt",
+        "(ik | we) (kan | kunnen) $target (niet | nergens) [meer] vinden",
+        "(ik | we) (vind | vinden) $target (niet | nergens) [meer]",
+        "ik weet niet [meer] waar $target (is | zijn | ligt | liggen)",
+        "heeft iemand $target gezien",
       ],
       reply: "{$target} piept.",
     },

@@ -204,6 +204,7 @@ export const french: LanguagePack = {
       ["re", "s", "ez"],
     ],
   },
+  agreement: ["es", "s", "e", ""],
   requests: { endings: ["s", ""], before: ["tu", "me", "m", "nous"] },
   courtesies: {
     opening: [
@@ -217,7 +218,7 @@ export const french: LanguagePack = {
     ],
     closing: [
       "avant que j'oublie | avant d'oublier | en ce moment | actuellement",
-      "chéri | chérie | mon chéri | ma chérie | mon amour | mon cœur | ma puce",
+      "mon grand | ma grande | mon petit | ma petite | chéri | chérie | mon chéri | ma chérie | mon amour | mon cœur | ma puce",
       "derrière (moi | nous)",
       "quand tu as (le temps | un moment | une minute) | à l'occasion | un instant | un moment",
       "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite | vite fait | allez | (il n'y a | y a) personne [ici | dedans]",
@@ -493,7 +494,7 @@ export const french: LanguagePack = {
     "(quelqu'un | on | elle | il) (l'a | les a) (laissé | laissée | laissés | laissées | oublié | oubliée) [allumé | allumée | ouvert | ouverte | en marche]",
     "(est | sont | arrive | arrivent) là",
     "je veux (voir | dormir | lire | regarder)",
-    "(je | on) (ne | n' | t' | vous | le | la | les) [t' | vous | le | la | les] (entends | entend | comprends | comprend | vois | voit) (pas | plus | rien | mal)",
+    "(je | j' | on) [ne | n' | t' | vous | le | la | les] [t' | vous | le | la | les] (entends | entend | comprends | comprend | vois | voit) (pas | plus | rien | mal)",
     "(je | on) (l'ai | l'a | les ai | les a) (laissé | laissée | laissés | oublié | oubliée) [allumé | allumée | ouvert | ouverte | en marche]",
     "(on | il | elle | ils | elles | ça) s'",
     "(n'y | n' | ne | y) [s' | m' | t' | nous | vous] (vois | voit | voient | voyons | entends | entend | entendent | comprends | comprend) (rien | plus rien | plus | pas | presque rien)",
@@ -531,7 +532,20 @@ export const french: LanguagePack = {
   speakers: { words: ["je", "j", "on", "nous"] },
   orNot: ["ou pas", "ou non"],
   therefore: ["donc", "alors", "du coup"],
-  reasons: ["parce que", "parce qu'", "car", "puisque", "vu que", "pour"],
+  reasons: [
+    "parce que",
+    "parce qu'",
+    "car",
+    "puisque",
+    "vu que",
+    "pour",
+    "pendant que",
+    "pendant qu'",
+    "avant de",
+    "avant d'",
+    "avant que",
+    "avant qu'",
+  ],
   adjectives: {
     co2: ["(étouffant | confiné)"],
     brightness: ["(clair | claire | lumineux | lumineuse | forte)"],
@@ -645,6 +659,7 @@ export const french: LanguagePack = {
           states: [
             "[en | sur | à | au] [mode] $value",
             "[en | sur | à | au] $property $value",
+            "[en | sur | à] $value $property",
             "$property [en | sur | à] $value",
           ],
           commands: [
@@ -669,7 +684,10 @@ export const french: LanguagePack = {
       text: {
         to: {
           states: ["$property à $value", "$property $value"],
-          commands: [`(${adjust}) $property ${de} $target (à | sur) $value`],
+          commands: [
+            `(${adjust}) $property ${de} $target (à | sur) $value`,
+            "(écris | écrivez | écrire | affiche | affichez | afficher | note | notez) $value (sur | à | dans) $target",
+          ],
         },
       },
       action: {
@@ -1189,6 +1207,7 @@ export const french: LanguagePack = {
       states: ["(en marche | démarré | lancé)"],
       patterns: [
         "(mets | mettez | mettre | remets | remettre) $target en (marche | route)",
+        "(passe | passez | passer) [(un | le) coup (de | d')] $target",
         "(démarre | démarrez | démarrer | lance | lancez | lancer | envoie | fais partir | fais sortir | sors) $target",
         `${start} $target`,
         "(envoie | envoyez | envoyer | mets | lance) $target (nettoyer | aspirer | faire le ménage | au travail)",
@@ -1239,7 +1258,11 @@ export const french: LanguagePack = {
         "où (est | sont | ai je mis) $target",
         "(trouve | trouvez | cherche | cherchez) $target",
         "(fais sonner | faites sonner) $target",
-        "j'ai perdu $target",
+        "(j'ai | on a) (perdu | égaré) $target",
+        "(je | on) [ne | n'] (trouve | retrouve) (pas | plus) $target",
+        "je [ne] sais (pas | plus) où (est | sont) $target",
+        "où est (passé | passée) $target",
+        "(quelqu'un a | vous avez | tu as) vu $target",
       ],
       reply: "{$target} sonne.",
     },

@@ -283,7 +283,9 @@ export const german: LanguagePack = {
       "nach",
       "durch",
     ],
+    separable: "stellen legen setzen machen drehen fahren klappen ziehen schieben".split(" "),
   },
+  agreement: ["en", "er", "es", "em", "e", ""],
   diminutives: [
     ["chen", "e"],
     ["chen", ""],
@@ -304,7 +306,7 @@ export const german: LanguagePack = {
     ],
     closing: [
       "(bevor | ehe) ich (es | das) vergesse | im Moment | momentan | derzeit",
-      "Schatz | Schatzi | Liebling | Liebes",
+      "Junge | mein Junge | Schatz | Schatzi | Liebling | Liebes",
       "hinter (mir | uns)",
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst)",
       "danke | dankeschön | für (mich | uns) | (kannst | könntest | würdest | magst) du | ja | (jetzt | nun) [gleich | sofort] | sofort | gleich | schnell | flott | zackig | mal eben | aber dalli | wenn du kannst | wenn es geht | (wenn du Zeit hast) | haben | sein | gern | gerne | wieder | machst | machen | könntest du",
@@ -646,7 +648,7 @@ export const german: LanguagePack = {
   speakers: { words: ["ich", "wir"] },
   orNot: ["oder nicht", "oder was"],
   therefore: ["also", "deshalb", "daher", "darum"],
-  reasons: ["weil", "denn", "da", "damit", "für"],
+  reasons: ["weil", "denn", "da", "damit", "für", "während", "solange", "bevor", "ehe"],
   adjectives: {
     co2: ["stickig"],
     brightness: ["hell"],
@@ -740,7 +742,11 @@ export const german: LanguagePack = {
             "[auf | bei | mit] $property [auf | von | bei] $value",
           ],
           commands: [
-            ...order(adjust, adjusting, "$property [hoch | runter] auf $value"),
+            ...order(
+              adjust,
+              adjusting,
+              `$property [hoch | runter] auf $value [${upward} | ${downward}]`,
+            ),
             "$property [auf] $value",
             "$value (auf | bei | für) $target",
             ...order(adjust, adjusting, `$target [${upward} | ${downward}] (auf | bis) $value`),
@@ -748,7 +754,7 @@ export const german: LanguagePack = {
             ...order(
               `${adjust} | erhöh | erhöhe | senk | senke`,
               `${adjusting} | erhöhen | senken`,
-              `$property ${of} $target [${upward} | ${downward}] auf $value`,
+              `$property ${of} $target [${upward} | ${downward}] auf $value [${upward} | ${downward}]`,
             ),
             ...order(
               `${adjust} | erhöh | erhöhe | senk | senke`,
@@ -874,7 +880,16 @@ export const german: LanguagePack = {
       text: {
         to: {
           states: ["$property auf $value", "$property $value"],
-          commands: [...order(adjust, adjusting, `$property ${of} $target auf $value`)],
+          commands: [
+            ...order(adjust, adjusting, `$property ${of} $target auf $value`),
+            ...order(
+              "schreib | schreibe | zeig | zeige",
+              "schreiben | zeigen | anzeigen",
+              "$value (auf | an | in) $target",
+            ),
+            "(zeig | zeige) $value auf $target an",
+            "$target soll $value (anzeigen | zeigen | sagen)",
+          ],
         },
       },
       action: {
@@ -1456,7 +1471,10 @@ export const german: LanguagePack = {
       patterns: [
         "wo (ist | sind | habe ich | hab ich | haben wir) $target [gelassen | hingelegt | hingetan | verlegt]",
         "(finde | find | suche | such) $target",
-        "ich (finde | suche) $target [nicht]",
+        "(ich | wir) (find | finde | finden | such | suche | suchen) $target [einfach] [nicht] [mehr]",
+        "(ich | wir) (kann | können) $target [einfach] (nicht | nirgends) finden",
+        "ich (weiß | weiss) nicht wo $target (ist | sind)",
+        "hat [irgend] jemand $target gesehen",
         "lass $target (klingeln | piepen)",
         "(hilf mir | hilf) $target [zu] (finden | suchen)",
       ],

@@ -4,9 +4,10 @@ import type { Imperatives } from "./pack.ts";
  * An action that is called by an infinitive as an order, with the place of the thing: "amasa $target" of
  * "amasar", "halte $target an" of "anhalten". Nothing for words that are no infinitives.
  */
-export function ordersOf(said: string, { endings, particles = [], isOpen }: Imperatives): string[] {
+export function ordersOf(said: string, imperatives: Imperatives): string[] {
+  const { endings, object = "", isOpen } = imperatives;
   const [verb = "", ...rest] = said.split(" ");
-  const particle = particles.find((each) => verb.startsWith(each) && verb.length > each.length + 3);
+  const particle = particleOf(verb, imperatives);
   const whole = particle === undefined ? verb : verb.slice(particle.length);
   const ending = endings.find(([infinitive]) => whole.endsWith(infinitive));
   if (!ending) return [];
@@ -15,15 +16,36 @@ export function ordersOf(said: string, { endings, particles = [], isOpen }: Impe
   const spoken = isOpen === true ? closed(stem) : stem;
   return orders.map((order) =>
     particle === undefined
-      ? [spoken + order, ...rest, "$target"].join(" ")
+      ? [spoken + order, ...rest, `${object} $target`].join(" ")
       : [spoken + order, "$target", ...rest, particle].join(" "),
   );
 }
 
-/** The stem of a Dutch verb where its syllable is closed: "kneed" of "kneden", "zet" of "zetten", "geef" of "geven". */
-function closed(stem: string): string {
+/** What stands before a verb as one word with it: "an" of "anhalten", and "flach" of "flachstellen" as of any verb. */
+function particleOf(
+  infinitive: string,
+  { particles = [], separable = [] }: Imperatives,
+): string | undefined {
+  const known = particles.find(
+    (each) => infinitive.startsWith(each) && infinitive.length > each.length + 3,
+  );
+  if (known !== undefined) return known;
+  const verb = separable.find((each) => infinitive.endsWith(each));
+  const before = verb === undefined ? "" : infinitive.slice(0, infinitive.length - verb.length);
+  return before.length > 2 ? before : undefined;
+}
+
+/** The stem of a Dutch word where its syllable is closed: "kneed" of "kneden", "zet" of "zetten", "kat" of "katten". */
+export function closed(stem: string): string {
   const single = stem.replace(/([^aeiou])\1$/u, "$1");
   const long =
     single === stem ? stem.replace(/(^|[^aeiou])([aeou])([^aeiouwxj])$/u, "$1$2$2$3") : single;
   return long.replace(/v$/u, "f").replace(/z$/u, "s");
+}
+
+/** The same where another syllable follows: "grot" of "groot", "snell" of "snel". */
+export function opened(stem: string): string {
+  const long = stem.replace(/([aeou])\1([^aeiou])$/u, "$1$2");
+  if (long !== stem) return long.replace(/f$/u, "v").replace(/s$/u, "z");
+  return stem.replace(/(^|[^aeiou])([aeiou])([^aeiouwxj])$/u, "$1$2$3$3");
 }

@@ -215,6 +215,7 @@ export const italian: LanguagePack = {
       ["ire", "i", "isci"],
     ],
   },
+  agreement: ["o", "a", "i", "e"],
   diminutives: [
     ["ini", "i"],
     ["ine", "e"],
@@ -569,7 +570,18 @@ export const italian: LanguagePack = {
   },
   orNot: ["o no", "o meno"],
   therefore: ["quindi", "perciò", "allora"],
-  reasons: ["perché", "poiché", "siccome", "visto che", "dato che", "che", "per"],
+  reasons: [
+    "perché",
+    "poiché",
+    "siccome",
+    "visto che",
+    "dato che",
+    "che",
+    "per",
+    "mentre",
+    "prima di",
+    "prima che",
+  ],
   adjectives: {
     co2: ["(viziata | pesante)"],
     brightness: ["(luminoso | luminosa | luminose | forte)"],
@@ -694,6 +706,7 @@ export const italian: LanguagePack = {
           states: [
             `[${a}] [modalità | modo] $value`,
             `[${a}] $property $value`,
+            `[${a}] $value $property`,
             `$property [${a}] $value`,
           ],
           commands: [
@@ -719,7 +732,10 @@ export const italian: LanguagePack = {
       text: {
         to: {
           states: [`$property (${a}) $value`, "$property $value"],
-          commands: [`(${adjust}) $property ${di} $target (${a}) $value`],
+          commands: [
+            `(${adjust}) $property ${di} $target (${a}) $value`,
+            `(scrivi | scriva | scrivere | mostra | mostrare | segna | segnare) $value (su | sul | sullo | sulla | sull' | nel | nello | nella | nell') $target`,
+          ],
         },
       },
       action: {
@@ -1212,6 +1228,7 @@ export const italian: LanguagePack = {
         "(avvia | avvii | avviare | fai partire | inizia | manda | fai andare | fai funzionare | fai uscire) $target",
         "(metti | mettere) $target a (pulire | spazzare | lavare)",
         "(manda | fai uscire) $target a pulire",
+        "(passa | passi | passare) $target",
         `${start} $target`,
         `${set} in (moto | funzione) $target`,
         "$target (parti | parta | avvio)",
@@ -1256,7 +1273,9 @@ export const italian: LanguagePack = {
         "dove (sono | è | ho messo | ho lasciato) $target",
         "(trova | trovare | cerca | cercare) $target",
         "(fai | fare) (suonare | squillare) $target",
-        "non trovo $target",
+        "non (trovo | troviamo | vedo) [più] $target [da nessuna parte]",
+        "non so [più] dove (sono | è | ho messo) $target",
+        "qualcuno ha visto $target",
         "(dov' è | dove è | dove sono | dove ho messo) $target",
         "(trova | cerca | localizza) $target",
         "ho perso $target",

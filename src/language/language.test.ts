@@ -117,6 +117,7 @@ const ofSome = [
   "inflections",
   "actions",
   "gerunds",
+  "agreement",
   "diminutives",
   "imperatives",
   "requests",

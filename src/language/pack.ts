@@ -97,6 +97,11 @@ export interface LanguagePack {
    * ending that it has. Left out where names stay as they are.
    */
   plurals?: { head: "first" | "last"; endings: readonly (readonly [one: string, many: string])[] };
+  /**
+   * Endings of words that agree with what they are said of, of which any may be another, the longest first:
+   * "große Portion" where the value is called "groß".
+   */
+  agreement?: Said;
   /** Words for the same thing, of which a name may have any: "lamp" and "light". */
   alike?: readonly Said[];
   /** Endings of names that are passed over: `'s` of "the lamp's". */
@@ -160,6 +165,10 @@ export interface Imperatives {
   endings: readonly (readonly [infinitive: string, ...orders: string[]])[];
   /** What stands before a verb as one word, and after the thing in an order: "an" of "anhalten". */
   particles?: Said;
+  /** Verbs that any word may stand before in the same way: "stellen" of "flachstellen". */
+  separable?: Said;
+  /** What may stand before the thing that something is done to: "a" in Spanish. */
+  object?: string;
   /** Whether a vowel is written twice where its syllable is closed: "kneed" of "kneden". */
   isOpen?: true;
 }

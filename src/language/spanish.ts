@@ -210,7 +210,9 @@ export const spanish: LanguagePack = {
       ["er", "e", "a"],
       ["ir", "e", "a"],
     ],
+    object: "[a | al]",
   },
+  agreement: ["os", "as", "o", "a"],
   diminutives: [
     ["citos", ""],
     ["citas", ""],
@@ -235,7 +237,7 @@ export const spanish: LanguagePack = {
     ],
     closing: [
       "antes de que se me olvide | ahora mismo | en este momento",
-      "cariño | cielo | amor | guapo | guapa | corazón",
+      "hijo | hija | cariño | cielo | amor | guapo | guapa | corazón",
       "detrás de (mí | nosotros)",
       "cuando tengas (un momento | un minuto | tiempo) | un momento | un momentito | un segundo",
       "más o menos | por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | deprisa | corre | pronto | cuanto antes | vale | otra vez | de nuevo | no hay nadie [ahí | allí | aquí] | porfa | porfi | anda | venga | va",
@@ -262,7 +264,7 @@ export const spanish: LanguagePack = {
     one: ["el", "la"],
     ones: ["los", "las"],
     this: ["este", "esta", "estos", "estas", "ese", "esa", "esos", "esas"],
-    inPlace: ["en", "de", "del", "a", "al", "desde"],
+    inPlace: ["en", "de", "del", "a", "al", "desde", "por"],
     and: ["y", "e", "&", "junto con"],
     except: ["excepto", "salvo", "menos", "pero no", "a excepción de"],
   },
@@ -553,7 +555,7 @@ export const spanish: LanguagePack = {
   },
   orNot: ["o no", "o qué"],
   therefore: ["así que", "entonces", "conque"],
-  reasons: ["porque", "ya que", "que", "pues", "para"],
+  reasons: ["porque", "ya que", "que", "pues", "para", "mientras", "antes de", "antes de que"],
   adjectives: {
     co2: ["(cargado | viciado)"],
     brightness: ["(brillante | brillantes | fuerte)"],
@@ -680,6 +682,7 @@ export const spanish: LanguagePack = {
           states: [
             "[en | a] [modo] $value",
             "[en | a] $property $value",
+            "[en | a] $value $property",
             "$property [en | a] $value",
           ],
           commands: [
@@ -704,7 +707,10 @@ export const spanish: LanguagePack = {
       text: {
         to: {
           states: ["$property a $value", "$property $value"],
-          commands: [`(${adjust}) $property ${de} $target (en | a) $value`],
+          commands: [
+            `(${adjust}) $property ${de} $target (en | a) $value`,
+            "(escribe | escriba | escribir | muestra | mostrar | apunta | apuntar) $value (en | sobre) $target",
+          ],
         },
       },
       action: {
@@ -1196,6 +1202,7 @@ export const spanish: LanguagePack = {
         "(pon | poner) $target a (limpiar | funcionar | barrer)",
         "(manda | mandar | envía | enviar) $target a (limpiar | aspirar | barrer | fregar | trabajar | pasear)",
         "(saca | sacar) [a] $target",
+        "(pasa | pase | pasar) $target",
         `${start} $target`,
         `${set} $target (en marcha | a funcionar)`,
         "$target (empieza | en marcha)",
@@ -1246,7 +1253,9 @@ export const spanish: LanguagePack = {
         "dónde (están | está | he dejado | dejé | puse) $target",
         "(encuentra | encontrar | busca | buscar) $target",
         "(haz | hacer) (sonar | pitar) $target",
-        "no encuentro $target",
+        "no (encuentro | encontramos | veo | aparecen | aparece) $target [por ningún lado]",
+        "no sé dónde (está | están | he puesto | puse) $target",
+        "alguien ha visto $target",
         "(busca | busque | encuentra | localiza) $target",
         "he perdido $target",
       ],

@@ -11,8 +11,8 @@ export type Framed = Frame & {
   value?: string;
   /** Whether it is what a device has foremost, so that its word may be left out. */
   isForemost: boolean;
-  /** What may be said after its value. */
-  units?: readonly string[];
+  /** The unit of its value, which may be said after it. */
+  unit?: string;
 };
 
 /** The patterns of an intent in a language: what is peculiar to it, and every frame of its sort. */
@@ -23,7 +23,8 @@ export function patternsOf(
 ): string[] {
   const form = framed && formOf(pack, framed);
   const words = wordsFor(pack, framed);
-  const value = `$${framed?.value ?? "value"}${framed?.units ? ` [${framed.units.join(" | ")}]` : ""}`;
+  const units = unitWords(pack, framed?.unit);
+  const value = `$${framed?.value ?? "value"}${units.length > 0 ? ` [${units.join(" | ")}]` : ""}`;
   const fitting = (all: readonly string[] = []): string[] =>
     all.flatMap((text) => {
       const isOfWord = text.includes("$property") || text.includes("$verb");
@@ -52,6 +53,12 @@ export function patternsOf(
     ...switchedAlone(pack, framed, states),
     ...more,
   ];
+}
+
+/** What is said for a unit: a tilt is in degrees as a temperature is, and most others say what they are called. */
+function unitWords({ units }: LanguagePack, unit: string | undefined): readonly string[] {
+  if (unit === undefined || !/^[\p{L} ]+$/u.test(unit)) return [];
+  return /\bdeg(?:rees?)?$/u.test(unit) ? units.degrees : [unit, `${unit}s`];
 }
 
 /** The patterns that ask whether a property has a value. */

@@ -123,7 +123,7 @@ function forProperty(
     id: `${id}-to`,
     slots: { target, value: slot },
     do: set("$value"),
-    framed: { sort, form: "to", ...base, value: "value", ...given({ units: unitsOf(schema) }) },
+    framed: { sort, form: "to", ...base, value: "value", ...given({ unit: unitOf(schema) }) },
     reply: (pack) => `${word(pack)} {$value}${unitAfter(pack, schema)}`,
     states: none,
   });
@@ -207,11 +207,9 @@ function unitAfter({ units }: LanguagePack, { unit }: DataSchema): string {
   return temperatureUnits.some((each) => each === unit) ? ` ${units.degrees[0] ?? ""}` : "";
 }
 
-/** Words for a unit that no pack has. */
-function unitsOf(schema: DataSchema): string[] | undefined {
-  const { unit } = schema;
-  if (unit === undefined || quantityOf(schema).type !== "number") return undefined;
-  return /^[\p{L} ]+$/u.test(unit) ? [unit, `${unit}s`] : undefined;
+/** A unit that its slot has no words for. */
+function unitOf(schema: DataSchema): string | undefined {
+  return quantityOf(schema).type === "number" ? schema.unit : undefined;
 }
 
 /** How much "more" is where nobody says: a tenth of the range, or a step. */

@@ -12,6 +12,7 @@ import { inOtherNumber } from "./name-counts.ts";
 import { connectivesIn, nounsOf } from "./nouns.ts";
 import { servedBy } from "./served.ts";
 import type { Spoken } from "./slot.ts";
+import { stemsOf } from "./stems.ts";
 
 /** Things that may share what remains of their names before nobody can mean one of them by it. */
 const mostSharing = 4;
@@ -41,6 +42,10 @@ export function looseNames(
   const ones = (words: readonly string[]): (readonly string[])[] =>
     // "The kitchen one" is any that is there.
     known.has(whichOf(words, pack).join(" ")) ? [] : onesOf(words, pack);
+  const kindWords = wordsByKind(spoken);
+  // "The mirror" for "Spiegellampe".
+  const compoundOf = (kind: string, words: readonly string[]): (readonly string[])[] =>
+    words.length > 1 ? [] : stemsOf(words[0] ?? "", kindWords(kind), pack).map((stem) => [stem]);
   const ways: readonly Way[] = [
     {
       formsOf: (_, words) => [
@@ -51,7 +56,10 @@ export function looseNames(
     },
     {
       formsOf(entity, words) {
-        const thing = servedBy(entity, words, pack);
+        const thing = servedBy(entity, words, {
+          pack,
+          kindWords: kindWords(entity.type === "device" ? entity.kind : ""),
+        });
         return thing.length === 0 ? [] : [thing, ...inOtherNumber(thing, pack)];
       },
     },
@@ -68,7 +76,7 @@ export function looseNames(
       isOfOne: true,
       formsOf: (entity, words) =>
         entity.type === "device"
-          ? bareOf(words, pack).filter(
+          ? [...bareOf(words, pack), ...compoundOf(entity.kind, words)].filter(
               (said) =>
                 (said.length > 1 || !said.every(isOfPatterns)) && !isOfAnother(said, entity),
             )
@@ -103,12 +111,14 @@ interface Way {
 }
 
 /** Tells whether words are part of the name of something else, whether or not speech may know of it. */
-function otherNames({ home }: Spoken): (words: readonly string[], of: Nameable) => boolean {
+function otherNames({ home, pack }: Spoken): (words: readonly string[], of: Nameable) => boolean {
+  // "Decke" is the end of "Heizdecke".
+  const partsIn = (word: string): string[] => [word, ...(pack.links ? endingsOf(word).flat() : [])];
   const bearers = later(() => {
     const found = new Map<string, Nameable | typeof several>();
     for (const map of [home.devices, home.groups, home.rooms, home.zones]) {
       for (const entity of map.values()) {
-        for (const word of entity.names.flatMap(({ words }) => words)) {
+        for (const word of entity.names.flatMap(({ words }) => words.flatMap(partsIn))) {
           const bearer = found.get(word);
           if (bearer !== entity) found.set(word, bearer ? several : entity);
         }
@@ -203,6 +213,19 @@ function isEnough(bearers: readonly Holder[]): boolean {
 
 function partOf({ entity, name }: Holder): Holder {
   return { entity, name: { ...name, alias: true, loose: true } };
+}
+
+/** What devices of each kind are called in one word. */
+function wordsByKind(spoken: Spoken): (kind: string) => readonly string[] {
+  const words = new Map<string, string[]>();
+  for (const { said, noun } of nounsOf(spoken)) {
+    const [word, more] = wordsIn(said, spoken.pack);
+    if (word === undefined || more !== undefined) continue;
+    const those = words.get(noun.kind);
+    if (those) those.push(word);
+    else words.set(noun.kind, [word]);
+  }
+  return (kind) => words.get(kind) ?? [];
 }
 
 /** Words that say what a thing is or where it stands. */

@@ -219,7 +219,9 @@ export function createTargetReader(
           case "this": {
             const next = afterSmall(end);
             const found = things(next, sort === "this" ? undefined : sort);
-            return found.map((thing) => longerBy(thing, next - from));
+            // "That radio there" is pointed to twice.
+            const pointed = sort !== "this" ? [] : found.flatMap(pointedTo);
+            return [...found, ...pointed].map((thing) => longerBy(thing, next - from));
           }
           case "everything": {
             const within = placesAfter(end).map((at): Found => {
@@ -244,6 +246,10 @@ export function createTargetReader(
       }
       return found;
     };
+    const pointedTo = (thing: Found): Found[] =>
+      [...connective("there", thing.end), ...connective("here", thing.end)].map((end) => {
+        return { ...thing, end };
+      });
     /** Whether a place is not only a name after an article: "la cocina" is the kitchen. */
     const isMarked = (from: number, end: number, place: PlaceExpression): boolean => {
       if (typeof place === "string") return true;

@@ -1,6 +1,7 @@
 import * as z from "zod/mini";
 import type { Cursor } from "../document/cursor.ts";
 import { reference, valueSchema } from "../document/shapes.ts";
+import { agreeing } from "../language/agreement.ts";
 import { isKnown } from "../model/known.ts";
 import { nothingToSay, phrase } from "../pattern/build.ts";
 import { given } from "../source/given.ts";
@@ -41,7 +42,9 @@ export const value = {
       ...given({ default: cursor.value.default }),
       recognise(ground) {
         const phrases = [...listed(property, ground)].flatMap(([each, said]) =>
-          said.map((text) => ({ said: text, value: valueRead(each) })),
+          said
+            .flatMap((text) => agreeing(text, ground.pack))
+            .map((text) => ({ said: text, value: valueRead(each) })),
         );
         return recognisePhrases(phrases, ground);
       },

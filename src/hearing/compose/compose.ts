@@ -8,6 +8,7 @@ import type { Reading } from "../understand/evaluate.ts";
 import { namesPlaces } from "../understand/fillings.ts";
 import { planIntent } from "../../commands/plan.ts";
 import { given } from "../../source/given.ts";
+import { quotedIn } from "./quoted.ts";
 import type { Speaker } from "../../commands/targets.ts";
 import {
   type Understood,
@@ -22,6 +23,7 @@ import { asLasting } from "./lasting.ts";
 import { asAlso, asBefore, asLater, asMore } from "./leaning.ts";
 import { type Command, type Composition, type Parting, whensOf } from "./parting.ts";
 import { type Joiner, joinersIn, namesAny } from "./joiners.ts";
+import { asTopic } from "./topic.ts";
 import { type Stretch, pick } from "../understand/stretch.ts";
 
 /** Most pieces of an utterance that are understood. */
@@ -52,8 +54,9 @@ export function compose(
     steps: stepsOf(whole),
   };
   if (clearReading(whole)?.path.freeWords === 0) return alone;
-  const aparts = apartIn(engine, utterance);
-  const joiners = joinersIn(engine, utterance);
+  const isQuoted = quotedIn(utterance);
+  const aparts = apartIn(engine, utterance).filter((each) => !isQuoted(each));
+  const joiners = joinersIn(engine, utterance).filter((each) => !isQuoted(each));
   if (aparts.length === 0 && joiners.length === 0 && !namesAny(engine, utterance)) return alone;
 
   const known = new Map<string, Understood>();
@@ -87,9 +90,9 @@ export function compose(
     return left && { from: left[0], end: left[1] };
   };
   const on = engine.onWord;
-  const { keeps } = engine;
+  const { keeps, speaksOfIt } = engine;
   const parting: Parting = {
-    ...{ utterance, aparts, joiners, it, on, keeps, read, leftIn },
+    ...{ utterance, aparts, joiners, it, speaksOfIt, on, keeps, read, leftIn },
     readingOf: clearReading,
   };
   const all: Stretch = { from: 0, end: utterance.words.length };
@@ -149,7 +152,9 @@ function part(parting: Parting, all: Stretch): Omit<Composition, "nearest" | "st
     const composition = settled(first.commands, first.at);
     return second ? { ...composition, other: second.commands } : composition;
   }
-  return single;
+  if (single) return single;
+  const topic = asTopic(parting, all);
+  return topic && settled([topic], []);
 }
 
 /**
@@ -204,7 +209,8 @@ function asOne(parting: Parting, stretch: Stretch, before?: Command): Command | 
     // Nothing is better than all of the words by the phrasebook's own pattern.
     if (chosen === command && isOwn(reading) && reading.path.freeWords === 0) break;
   }
-  return chosen ?? asLasting(parting, stretch);
+  // "The lamp half an hour" is no "lamp to one half" while it may be on for so long.
+  return chosen && !chosen.isDoubtful ? chosen : (asLasting(parting, stretch) ?? chosen);
 }
 
 /** Whether nothing is named in a command that is about something. */

@@ -43,6 +43,8 @@ export interface Parting {
   joiners: readonly Joiner[];
   /** What is said for "it", as a word. */
   it: Utterance;
+  /** Whether words speak of what was named before. */
+  speaksOfIt: (words: Utterance) => boolean;
   /** What is said of a thing that is on. */
   on: Utterance;
   /** Verbs that keep a thing as it is: "leave the fan for ten more minutes". */

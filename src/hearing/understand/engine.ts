@@ -244,7 +244,11 @@ function createEngine(book: Phrasebook, language: string): Engine {
     numbers: ground.numbers,
     naming: (utterance, from) => namedAt(utterance, from, isOfHome),
     mentions: (utterance, from) =>
-      namedAt(utterance, from, (target) => isOfHome(target) && !isBare(target)),
+      namedAt(
+        utterance,
+        from,
+        (target) => isOfHome(target) && !isBare(target) && !isForeign(target, language),
+      ),
     openPlace: (utterance, from) =>
       symbols.targets
         .read(utterance, from)
@@ -288,6 +292,17 @@ function recogniseAny(said: Said, ground: Ground): Recognise<true> {
   return recognisePhrases(
     said.map((each) => ({ said: each, value: true })),
     ground,
+  );
+}
+
+/** Whether it is only named as in another language of the home: "bad" is a room in one, and a bath in another. */
+function isForeign(expression: TargetExpression, language: string): boolean {
+  return (
+    expression.target === "named" &&
+    expression.holders.every(
+      ({ entity, name }) =>
+        name.language !== language && entity.names.some((each) => each.language === language),
+    )
   );
 }
 
