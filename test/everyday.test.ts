@@ -25,6 +25,7 @@ const books = {
   "at-bakery": homeIn("at-bakery"),
   "at-townhouse": homeIn("at-townhouse"),
   "at-annexe": homeIn("at-annexe"),
+  "at-studio": homeIn("at-studio"),
 };
 
 interface Phrase {
@@ -108,6 +109,8 @@ describe.each([
     ["at-townhouse", "never.tsv"],
     ["at-annexe", "tsv"],
     ["at-annexe", "never.tsv"],
+    ["at-studio", "tsv"],
+    ["at-studio", "never.tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

@@ -143,6 +143,7 @@ export const dutch: LanguagePack = {
         "[nog] $duration",
       ],
       until: ["tot $time [$date]", "tot $date [om] $time"],
+      span: ["[$date] van $time tot $end [$date]", "[$date] tussen $time en $end [$date]"],
     },
     sun: {
       reply: "{$when}: {$reply}",
@@ -230,7 +231,7 @@ export const dutch: LanguagePack = {
     ],
     closing: [
       "(voor | voordat) ik het vergeet | op dit moment | momenteel",
-      "schat | schatje | lieverd | liefje",
+      "schat | schatje | lieverd | liefje | jongens | mensen | allemaal",
       "achter (me | mij | ons)",
       "(als | zodra) je (even | een momentje | tijd) (tijd hebt | hebt) | een momentje",
       "alsjeblieft | alstublieft | bedankt | dank je [wel] | voor (mij | me) | (wil | kun) je | nu | meteen | direct | zo snel mogelijk | als je kunt | als het kan | snel | vlug | gauw | graag | hebben | oké | ja | te hebben | weer",
@@ -504,6 +505,8 @@ export const dutch: LanguagePack = {
   ],
   repairs: ["[of] nee [wacht | sorry]", "ik bedoel", "(sorry | beter gezegd | correctie)"],
   excuses: [
+    "er (is | zit | zijn) [toch] niemand [meer] [daar | hier | binnen]",
+    "niemand (meer | daar | hier | thuis) [binnen]",
     "(iemand | hij | ze | zij) heeft (het | hem | ze) [aan | open] (laten staan | gelaten | vergeten)",
     "(begint | gaat) [te] (regenen | sneeuwen | waaien | stormen | schemeren | hagelen)",
     "er (is | zijn | komt | staat)",
@@ -621,7 +624,7 @@ export const dutch: LanguagePack = {
           ],
           commands: [
             ...order(adjust, adjusting, "$property [omhoog | omlaag | terug] (op | naar) $value"),
-            "$property [op | naar] $value",
+            "$property [omhoog | omlaag] [op | naar] $value",
             "$value (op | voor) $target",
             "(stel) $target in op $value",
             "(stel) $property [van | in | op] $target in op $value",
@@ -1112,6 +1115,7 @@ export const dutch: LanguagePack = {
         "$target (afspelen | spelen | laten spelen | hervatten)",
         "(speel | start | hervat) [de] (muziek | weergave) [in | op | van] $target [af]",
         "(hervat | start) $target",
+        "(ga | speel) (verder | door) met $target",
         "speel $target [af | verder]",
         "$target (spelen | verder | afspelen)",
       ],

@@ -148,6 +148,10 @@ export const english: LanguagePack = {
         "over (the | this) (next | coming) $duration",
       ],
       until: ["(until | till) $time [$date]", "(until | till) $date [at] $time"],
+      span: [
+        "[$date] from $time (to | till | until) $end [$date]",
+        "[$date] between $time and $end [$date]",
+      ],
     },
     sun: {
       reply: "{$when}: {$reply}",
@@ -254,6 +258,8 @@ export const english: LanguagePack = {
     "(scratch that | correction)",
   ],
   excuses: [
+    "(there's | there is | there isn't | there is not) (nobody | no one | anybody | anyone) [left | else] [in] [there | here]",
+    "(nobody's | no one's | nobody is | no one is) (left | here | there | in | home | about) [there | here]",
     "(there is | there's | there are)",
     "(I | we | you | somebody | someone | they) [must have] (left | forgot) (it | them) [on | off | open | running | unlocked]",
     "(I've | we've) (left | forgotten) (it | them) [on | off | open | running | unlocked]",
@@ -691,7 +697,7 @@ export const english: LanguagePack = {
             say(adjust, "$property (to | at) $value (on | in | for | of) $target"),
             "$property (to | at) $value (on | in | for) $target",
             "(give me | give us | let me have) $value (on | in | for) $target",
-            "$property [to | at] $value",
+            "$property [up | down] [to | at] $value",
           ],
         },
         up: {
@@ -931,6 +937,7 @@ export const english: LanguagePack = {
     open: {
       deeds: ["open [up]"],
       patterns: [
+        "up with $target",
         say(
           "open | raise | lift | roll up | pull up | draw back | extend | roll out | wind out | put out | let out",
           "[up] $target [fully | completely | all the way | right up | wide]",
@@ -949,6 +956,7 @@ export const english: LanguagePack = {
     close: {
       deeds: ["close | shut"],
       patterns: [
+        "down with $target",
         say(
           "close | shut | lower | drop | roll down | pull down | let down | draw | retract | roll in | wind in | pull in | bring in | take in",
           "[up] $target [fully | completely | all the way]",

@@ -143,6 +143,10 @@ export const french: LanguagePack = {
         "durant $duration",
       ],
       until: ["(jusqu'à | jusque) $time [$date]", "jusqu'à $date [à] $time"],
+      span: [
+        "[$date] de ($time | $hour) (à | jusqu'à) $end [$date]",
+        "[$date] entre ($time | $hour) et $end [$date]",
+      ],
     },
     sun: {
       reply: "{$when} : {$reply}",
@@ -218,9 +222,9 @@ export const french: LanguagePack = {
     ],
     closing: [
       "avant que j'oublie | avant d'oublier | en ce moment | actuellement",
-      "mon grand | ma grande | mon petit | ma petite | chéri | chérie | mon chéri | ma chérie | mon amour | mon cœur | ma puce",
+      "tout le monde | les amis | mon grand | ma grande | mon petit | ma petite | chéri | chérie | mon chéri | ma chérie | mon amour | mon cœur | ma puce",
       "derrière (moi | nous)",
-      "quand tu as (le temps | un moment | une minute) | à l'occasion | un instant | un moment",
+      "quand tu as (le temps | un moment | une minute) | à l'occasion | un instant | un moment | une seconde | une minute",
       "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite | vite fait | allez | (il n'y a | y a) personne [ici | dedans]",
     ],
   },
@@ -491,6 +495,8 @@ export const french: LanguagePack = {
     "(je veux dire | je voulais dire)",
   ],
   excuses: [
+    "[il] [n'] y a (plus | pas) personne",
+    "(plus | pas) personne [ici | dedans]",
     "(quelqu'un | on | elle | il) (l'a | les a) (laissé | laissée | laissés | laissées | oublié | oubliée) [allumé | allumée | ouvert | ouverte | en marche]",
     "(est | sont | arrive | arrivent) là",
     "je veux (voir | dormir | lire | regarder)",
@@ -657,7 +663,7 @@ export const french: LanguagePack = {
       choice: {
         to: {
           states: [
-            "[en | sur | à | au] [mode] $value",
+            "[en | sur | à | au | avec] [mode] $value",
             "[en | sur | à | au] $property $value",
             "[en | sur | à] $value $property",
             "$property [en | sur | à] $value",
@@ -1106,6 +1112,7 @@ export const french: LanguagePack = {
       states: ["en pause"],
       patterns: [
         "(mets | mettre | mettez) (sur | en) pause",
+        "pause $target",
         "pause",
         "(mets | mettre) [la musique] en pause",
         "(mets | mettez | mettre) en pause $target",

@@ -18,9 +18,9 @@ const bringing =
   "machen | schalten | stellen | drehen | setzen | fahren | haben | lassen | bringen | kriegen | bekommen | halten | färben";
 const ending = `${bringing} | sein | werden | bleiben | gehen | ist | sind | bleibt | wird`;
 const adjust =
-  "stell | stelle | setz | setze | dreh | drehe | mach | mache | bring | bringe | regel | regle | fahr | fahre | änder | ändere | schalt | schalte | dimm | dimme";
+  "stell | stelle | setz | setze | dreh | drehe | mach | mache | bring | bringe | regel | regle | fahr | fahre | änder | ändere | wechsel | wechsle | schalt | schalte | dimm | dimme";
 const adjusting =
-  "stellen | setzen | drehen | machen | bringen | regeln | fahren | ändern | schalten | dimmen";
+  "stellen | setzen | drehen | machen | bringen | regeln | fahren | ändern | wechseln | schalten | dimmen";
 const of = "[von | vom | für | im | in | am | an | bei | beim]";
 const upward = "höher | hoch | rauf | herauf | hinauf";
 const downward = "niedriger | runter | herunter | hinunter | tiefer";
@@ -187,6 +187,7 @@ export const german: LanguagePack = {
         "[weitere] $duration",
       ],
       until: ["bis [um] $time [$date]", "bis $date [um] $time"],
+      span: ["[$date] von $time bis $end [$date]", "[$date] zwischen $time und $end [$date]"],
     },
     sun: {
       reply: "{$when}: {$reply}",
@@ -600,6 +601,9 @@ export const german: LanguagePack = {
     "(quatsch | entschuldigung | Korrektur)",
   ],
   excuses: [
+    "(da | hier) ist [ja | doch] (keiner | niemand) [mehr] [da | hier | drin]",
+    "(ist | sind) [ja | doch] (keiner | niemand) [mehr] (da | hier | drin | drinnen)",
+    "(keiner | niemand) [mehr] (da | hier | drin | drinnen)",
     "(das | die | den | es) (hat | habt | haben) (jemand | wer | irgendwer | er | sie | ihr) (angelassen | offen gelassen | vergessen)",
     "(jemand | wer | er | sie) hat (das | die | den | es) (angelassen | offen gelassen | vergessen)",
     "(ich | wir) (schau | schaue | schauen | guck | gucke | gucken | ess | esse | essen | trinken | les | lese | lesen | hol | hole | brauch | brauche) (was | etwas)",
@@ -747,7 +751,7 @@ export const german: LanguagePack = {
               adjusting,
               `$property [hoch | runter] auf $value [${upward} | ${downward}]`,
             ),
-            "$property [auf] $value",
+            `$property [${upward} | ${downward}] [auf] $value [${upward} | ${downward}]`,
             "$value (auf | bei | für) $target",
             ...order(adjust, adjusting, `$target [${upward} | ${downward}] (auf | bis) $value`),
             ...order(adjust, adjusting, `$target auf $value (${upward} | ${downward})`),
@@ -1335,7 +1339,7 @@ export const german: LanguagePack = {
         "(spiel | spiele | geh | gehe) [zum | das | den] (nächsten | nächste) (Lied | Titel | Stück) [auf | am | im | in | beim] $target",
         "(überspring | überspringe) [das | den | dieses | diesen] (Lied | Titel | Stück) [auf | am | im | in | beim] $target",
         "[das | den] (nächste | nächsten) (Lied | Titel | Stück) [auf | am | im | in | beim] $target (spielen | abspielen)",
-        "$target (weiter | nächster Titel | nächstes Lied | überspringen)",
+        "$target (nächster Titel | nächstes Lied | überspringen)",
       ],
       reply: "Nächster Titel auf {$target}.",
     },

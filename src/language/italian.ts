@@ -129,6 +129,10 @@ export const italian: LanguagePack = {
         "fino (alle | all' | a) $time [[di] $date]",
         "fino [a] $date (alle | a | all') $time",
       ],
+      span: [
+        "[$date] (dalle | dall' | da) $time (alle | all' | a | fino alle) $end [$date]",
+        "[$date] (tra | fra) $time e $end [$date]",
+      ],
     },
     sun: {
       reply: "{$when}: {$reply}",
@@ -533,6 +537,7 @@ export const italian: LanguagePack = {
     "(volevo dire | voglio dire)",
   ],
   excuses: [
+    "[qui] non (c'è | è rimasto | rimane) [più] nessuno [qui | dentro]",
     "(qualcuno | lui | lei) (l'ha | li ha | le ha) (lasciato | lasciata | lasciati | lasciate | dimenticato) [acceso | accesa | aperto | aperta]",
     "voglio (vedere | guardare | dormire | leggere | uscire)",
     "(comincia | inizia | ricomincia | sta) [a | per] (piovere | nevicare | fare | farsi | grandinare | tirare)",

@@ -123,6 +123,10 @@ export const spanish: LanguagePack = {
         "por $duration",
       ],
       until: ["hasta [el] $time [$date]", "hasta $date [a | a las | a la] $time"],
+      span: [
+        "[$date] (de | desde) $time (a | hasta) $end [$date]",
+        "[$date] entre $time y $end [$date]",
+      ],
     },
     sun: {
       reply: "{$when}: {$reply}",
@@ -515,6 +519,7 @@ export const spanish: LanguagePack = {
     "no (perdón | espera | digo | mejor)",
   ],
   excuses: [
+    "[ya] no (hay | queda | está) nadie [ya] [aquí | dentro]",
     "(alguien | ella | él) (lo | la | los | las) ha (dejado | olvidado)",
     "quiero (ver | mirar | dormir | leer | salir)",
     "(empieza | comienza | va | vuelve) a (llover | nevar | oscurecer | hacer | granizar | soplar)",
@@ -680,7 +685,7 @@ export const spanish: LanguagePack = {
       choice: {
         to: {
           states: [
-            "[en | a] [modo] $value",
+            "[en | a | con] [modo] $value",
             "[en | a] $property $value",
             "[en | a] $value $property",
             "$property [en | a] $value",

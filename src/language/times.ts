@@ -46,8 +46,11 @@ export interface TimeWords {
   date: Said;
   /** Patterns with `$date` for a part of a day; one without it is a part of tomorrow. */
   partOf: { morning: Said; afternoon: Said; night: Said };
-  /** When a command is to be done: patterns with `$duration`, `$unit` (one of it), `$time` and `$date`. */
-  when: { in: Said; at: Said; for: Said; until: Said };
+  /**
+   * When a command is to be done, how long it lasts, and both ends of it in one (`span`): patterns with `$duration`,
+   * `$unit` (one of it), `$time`, `$hour` (a bare one after noon), `$end` and `$date`.
+   */
+  when: { in: Said; at: Said; for: Said; until: Said; span: Said };
   /** Times told by the sun, and a reply to a command for then, with `$when` and `$reply`. */
   sun?: { reply: string } & Readonly<Record<(typeof spokenSunEvents)[number], SunWords>>;
   /** Between commands: "and", "then". */

@@ -8,7 +8,8 @@ import type { Stretch } from "../understand/stretch.ts";
 /** Words that stand apart from a command: when, what of a thing is meant, or a courtesy. */
 export interface Apart extends Stretch {
   words: string;
-  when?: WhenReading;
+  /** What it says of when: one thing, or a beginning and an end. */
+  whens?: readonly WhenReading[];
   narrowing?: Narrowing;
   /**
    * Whether it is a part of what says more of when, and a number before it is the rest: "cuarto de hora" of
@@ -24,11 +25,11 @@ export function apartIn(engine: Engine, utterance: Utterance): Apart[] {
     text.slice(words[from]?.start, words[end - 1]?.end);
   const aparts: Apart[] = [];
   const whens = engine.whens(utterance);
-  for (const { from, end, reading } of whens) {
+  for (const { from, end, readings } of whens) {
     const isCut = whens.some(
       (other) => other.from < from && other.end >= end && isCounted(engine, utterance, from),
     );
-    const apart = { from, end, words: said({ from, end }), when: reading };
+    const apart = { from, end, words: said({ from, end }), whens: readings };
     aparts.push(isCut ? { ...apart, isCut } : apart);
   }
   const mayNarrow = namesAny(engine, utterance) || engine.speaksOfHere(utterance);
@@ -71,7 +72,7 @@ export function apartChoices(
         (joiner) =>
           !joiner.leans &&
           joiner.end > joiner.from &&
-          apart.when &&
+          apart.whens &&
           ((joiner.end === apart.from && apart.from > from) ||
             (joiner.from === apart.end && apart.end < end)),
       ),

@@ -40,10 +40,20 @@ export function beside(
 ): Parted | undefined {
   const count = utterance.words.length;
   const remarks = createRemarks(engine, utterance);
-  if (!remarks) return undefined;
+  // Where nothing of the home is named, "faster, girls" is no command, and "a latte, I'm tired" is one.
+  const isNamed = utterance.texts.some((_, at) => engine.naming(utterance, at) !== undefined);
+  const isSaid = ({ commands }: Parted): boolean =>
+    isNamed ||
+    commands.every(({ understood }) =>
+      clearReading(understood)?.fillings.some(
+        ({ slot, from }) =>
+          from >= 0 &&
+          (slot.fills === "target" || (slot.fills === "value" && slot.family === "value")),
+      ),
+    );
   const told = (stretch: Stretch, of?: readonly string[]): Parted | undefined => {
     const parted = part(stretch, of);
-    return parted && isToDo(parted) ? parted : undefined;
+    return parted && isToDo(parted) && isSaid(parted) ? parted : undefined;
   };
   /** Whether words say that something is wrong, which beside an order is the reason for it. */
   const isReason = (stretch: Stretch): boolean => {
@@ -129,7 +139,7 @@ export function beside(
       if (inner) return inner;
     }
   }
-  if (!book.offers) return undefined;
+  if (!book.offers || !namesAny(engine, utterance)) return undefined;
   for (let at = 1; at < Math.min(count, mostCuts); at++) {
     const offers = [
       { remark: { from: 0, end: at }, rest: { from: at, end: count } },
@@ -185,10 +195,9 @@ interface Remarks {
   about: (stretch: Stretch) => { id: string; isClause: boolean } | undefined;
 }
 
-/** What tells a remark, looked at word by word; nothing where nothing of the home is named at all. */
-export function createRemarks(engine: Engine, utterance: Utterance): Remarks | undefined {
+/** What tells a remark, looked at word by word. */
+export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   const { texts, numbers, small } = utterance;
-  if (!namesAny(engine, utterance)) return undefined;
   const names = texts.map((_, at) => engine.mentions(utterance, at));
   const pauses = new Set(pausesIn(utterance));
   // What goes on after a pause is no name: "I'm done in here, lights off".

@@ -19,6 +19,7 @@ import {
 } from "../understand/understand.ts";
 import { apartChoices, apartIn } from "./apart.ts";
 import { beside } from "./beside.ts";
+import { isHour, saysHour } from "./hours.ts";
 import { asLasting } from "./lasting.ts";
 import { asAlso, asBefore, asLater, asMore } from "./leaning.ts";
 import { type Command, type Composition, type Parting, whensOf } from "./parting.ts";
@@ -53,7 +54,8 @@ export function compose(
     joinerWords: none,
     steps: stepsOf(whole),
   };
-  if (clearReading(whole)?.path.freeWords === 0) return alone;
+  const clear = clearReading(whole);
+  if (clear?.path.freeWords === 0 && !saysHour(clear)) return alone;
   const isQuoted = quotedIn(utterance);
   const aparts = apartIn(engine, utterance).filter((each) => !isQuoted(each));
   const joiners = joinersIn(engine, utterance).filter((each) => !isQuoted(each));
@@ -130,7 +132,7 @@ function part(parting: Parting, all: Stretch): Omit<Composition, "nearest" | "st
     const isPaused = at.every(({ from, end }) => from === end);
     const commands = withoutRemarks(found, readingOf, isPaused);
     const said = new Set(commands.flatMap((command) => command.whens));
-    const told = aparts.filter(({ when }) => when && said.has(when));
+    const told = aparts.filter(({ whens = [] }) => whens.some((when) => said.has(when)));
     const isDoubtful = commands.some((command) => command.isDoubtful) || undefined;
     const words = { whenWords: offsets(told), joinerWords: offsets(at) };
     return { commands, ...words, ...given({ isDoubtful }) };
@@ -185,6 +187,7 @@ function asOne(parting: Parting, stretch: Stretch, before?: Command): Command | 
   const it = earlier && devicesAbout(earlier);
   // Of equals the first, which leaves out the fewest.
   let chosen: Command | undefined;
+  let hour: Command | undefined;
   for (const left of [[], ...apartChoices(aparts, joiners, stretch)]) {
     const words = pick(utterance, stretch, left);
     const first = read(words, { it, aparts: left });
@@ -199,6 +202,10 @@ function asOne(parting: Parting, stretch: Stretch, before?: Command): Command | 
     const understood = alike ?? plain;
     const reading = understood && readingOf(understood);
     if (!reading) continue;
+    if (left.length === 0 && isHour(reading, aparts, stretch)) {
+      hour = { understood, whens: [] };
+      continue;
+    }
     // "The chandelier on, and louder" may well mean something else than what is near.
     const isElsewhere = second !== undefined && !isMore;
     const isDoubtful = isElsewhere || left.some(({ isCut }) => isCut) || undefined;
@@ -210,7 +217,7 @@ function asOne(parting: Parting, stretch: Stretch, before?: Command): Command | 
     if (chosen === command && isOwn(reading) && reading.path.freeWords === 0) break;
   }
   // "The lamp half an hour" is no "lamp to one half" while it may be on for so long.
-  return chosen && !chosen.isDoubtful ? chosen : (asLasting(parting, stretch) ?? chosen);
+  return chosen && !chosen.isDoubtful ? chosen : (asLasting(parting, stretch) ?? chosen ?? hour);
 }
 
 /** Whether nothing is named in a command that is about something. */
@@ -282,7 +289,7 @@ function nearestPiece(parting: Parting): Understood | undefined {
     if (second && !first) return read(pick(utterance, before, []));
   }
   const [longest] = apartChoices(
-    aparts.filter(({ when }) => when),
+    aparts.filter(({ whens }) => whens),
     [],
     all,
   );

@@ -1,7 +1,7 @@
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Engine } from "../understand/engine.ts";
 import { createRemarks } from "./beside.ts";
-import { pausesIn } from "./joiners.ts";
+import { namesAny, pausesIn } from "./joiners.ts";
 import type { Composition } from "./parting.ts";
 import { isToDo } from "./repaired.ts";
 import { pick } from "../understand/stretch.ts";
@@ -16,8 +16,8 @@ export function inserted(
   composed: (words: Utterance) => Composition,
 ): Composition | undefined {
   const pauses = pausesIn(utterance);
-  const remarks = pauses.length < 2 ? undefined : createRemarks(engine, utterance);
-  if (!remarks) return undefined;
+  if (pauses.length < 2 || !namesAny(engine, utterance)) return undefined;
+  const remarks = createRemarks(engine, utterance);
   const count = utterance.words.length;
   for (const [index, from] of pauses.entries()) {
     const end = pauses[index + 1];

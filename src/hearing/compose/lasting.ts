@@ -11,16 +11,16 @@ export function asLasting(
   { utterance, aparts, joiners, on, keeps, read, readingOf }: Parting,
   stretch: Stretch,
 ): Command | undefined {
-  const whens = aparts.filter(({ when }) => when);
-  if (!whens.some(isTelling)) return undefined;
-  for (const left of apartChoices(whens, joiners, stretch)) {
+  const telling = aparts.filter(({ whens }) => whens);
+  if (!telling.some(isTelling)) return undefined;
+  for (const left of apartChoices(telling, joiners, stretch)) {
     if (!left.some(isTelling)) continue;
     const named = pick(utterance, stretch, left);
     const end = named.words.at(-1)?.end ?? 0;
     const words = on.words.map(({ text }) => ({ text, start: end, end }));
     const understood = read(joined([named, { ...on, words }]));
     const reading = understood && readingOf(understood);
-    const lasts = left.some(({ when }) => when?.when === "for");
+    const lasts = whensOf(left).some(({ when }) => when === "for");
     const counts = named.texts.map((text, at) => {
       return named.small[at] !== true && !(lasts && keeps.has(text));
     });
@@ -30,7 +30,8 @@ export function asLasting(
 }
 
 /** Whether words can only say when: a bare number of an hour may be a value as well. */
-function isTelling({ when: reading }: Apart): boolean {
+function isTelling({ whens: [reading, more] = [] }: Apart): boolean {
+  if (more) return true;
   if (reading === undefined || reading.when === "in") return false;
   if (reading.when !== "at" || "sun" in reading) return true;
   return reading.date !== undefined || reading.time.isOfDay === true;

@@ -71,5 +71,5 @@ export interface Parting {
 
 /** What was said of when, among what stands apart. */
 export function whensOf(aparts: readonly Apart[]): WhenReading[] {
-  return aparts.flatMap(({ when }) => when ?? []);
+  return aparts.flatMap(({ whens = [] }) => whens);
 }

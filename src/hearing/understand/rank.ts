@@ -41,6 +41,7 @@ const rules: readonly RankRule[] = [
     score: ({ intent }) => (isYielding(intent.id) ? 0 : 1),
   },
   { lost: "no temperature, where a place is made as warm as rooms are", score: comfortable },
+  { lost: "of fewer things, where everything is named", score: reaching },
 ];
 
 /** How warm rooms are made, by the unit. */
@@ -65,6 +66,23 @@ function comfortable({ meaning, pattern, fillings, targets }: Reading): number {
       }),
   );
   return isWarmth ? 1 : 0;
+}
+
+const switched: ReadonlySet<unknown> = new Set(["on", "off", true, false]);
+
+/** "Everything off" is of all that goes off, and not of the one thing that has something else to turn off. */
+function reaching({ meaning, fillings }: Reading): number {
+  if (meaning.result !== "do") return 0;
+  const isAll = fillings.some(
+    ({ reading }) =>
+      reading.read === "target" &&
+      (reading.target.target === "everything" ||
+        (reading.target.target === "except" && reading.target.from.target === "everything")),
+  );
+  const isSwitched = meaning.effects.every(
+    (effect) => "set" in effect && Object.values(effect.set).every((value) => switched.has(value)),
+  );
+  return isAll && isSwitched ? meaning.effects.length : 0;
 }
 
 function devicesIn(targets: ReadonlyMap<string, Devices>): Device[] {

@@ -26,7 +26,8 @@ export type WhenReading =
 export interface WhenFound {
   from: number;
   end: number;
-  reading: WhenReading;
+  /** One, or a beginning and an end: "from two to four". */
+  readings: readonly WhenReading[];
 }
 
 interface WhenParts {
@@ -34,6 +35,10 @@ interface WhenParts {
   /** One of a unit of a clock, in seconds: "hour" of "for the next hour". */
   unit: number;
   time: ClockReading;
+  /** A bare hour of the afternoon, where a language says only hours of the morning so. */
+  hour: ClockReading;
+  /** Where something ends that begins at a time. */
+  end: ClockReading;
   date: Day;
 }
 
@@ -49,7 +54,7 @@ const mostFound = 24;
 /** Finds everything that may say when, anywhere in an utterance. */
 export function createWhenFinder(ground: Ground): (utterance: Utterance) => WhenFound[] {
   const { when: said } = ground.pack.times;
-  const spans = (when: "in" | "for"): Form<WhenParts, WhenReading> => ({
+  const lengths = (when: "in" | "for"): Form<WhenParts, WhenReading> => ({
     said: said[when],
     make({ duration, unit }) {
       const seconds = duration ?? unit;
@@ -68,14 +73,26 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
       return point?.time.isOfDay ? point : undefined;
     },
   };
-  const forms = [spans("in"), points("at"), spans("for"), points("until"), ...ofSun(ground)];
+  const forms = [lengths("in"), points("at"), lengths("for"), points("until"), ...ofSun(ground)];
+  const span: Form<WhenParts, WhenReading[]> = {
+    said: said.span,
+    make({ hour, time = hour, end, date }) {
+      if (!time || !end) return undefined;
+      const start = pointOf("at", date ? { time, date } : { time });
+      const stop = pointOf("until", { time: end });
+      return start && stop ? [start, stop] : undefined;
+    },
+  };
   const parts = {
     duration: ground.durations(),
     unit: unitReader(ground),
     time: ground.clocks(),
+    hour: hourReader(ground),
+    end: ground.clocks(),
     date: dayReader(ground),
   };
   const readPlain = createForms<WhenParts, WhenReading>(forms, parts, ground);
+  const readSpan = createForms<WhenParts, WhenReading[]>([span], parts, ground);
   const readOfDay = createForms<WhenParts, WhenReading>([ofDay], parts, ground);
   const ofDays = wordsOfDay(ground);
   return (utterance) => {
@@ -86,8 +103,10 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
       isOfDay ? [...readPlain(whole, from), ...readOfDay(whole, from)] : readPlain(whole, from);
     for (let from = 0; from < utterance.numbers.length && found.length < mostFound; from++) {
       const ends = new Set<number>();
-      for (const { end, value } of read(utterance, from)) {
-        if (!ends.has(end)) found.push({ from, end, reading: value });
+      const readings = read(utterance, from).map(({ end, value }) => ({ end, value: [value] }));
+      // "From two to four" is no two minutes to four.
+      for (const { end, value } of [...readSpan(utterance, from), ...readings]) {
+        if (!ends.has(end)) found.push({ from, end, readings: value });
         ends.add(end);
       }
     }
@@ -129,6 +148,13 @@ function unitReader(ground: Ground): Recognise<number> {
     ground.pack.times.units[unit].slice(0, 1).map((said) => ({ said, value: durationUnits[unit] })),
   );
   return recognisePhrases(names, ground);
+}
+
+function hourReader({ numbers }: Ground): Recognise<ClockReading> {
+  return ({ texts }, from) =>
+    numbers(texts, from)
+      .filter(({ value }) => Number.isInteger(value) && value > 12 && value < 24)
+      .map(({ end, value }) => ({ end, value: { minutes: value * 60, open: false } }));
 }
 
 /** Reads a day, and a part of one. */
