@@ -108,6 +108,7 @@ describe.each([
     ["at-townhouse", "busy.tsv"],
     ["at-townhouse", "never.tsv"],
     ["at-annexe", "tsv"],
+    ["at-annexe", "times.tsv"],
     ["at-annexe", "never.tsv"],
     ["at-studio", "tsv"],
     ["at-studio", "never.tsv"],

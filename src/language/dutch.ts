@@ -653,6 +653,8 @@ export const dutch: LanguagePack = {
           ],
           commands: [
             ...order(adjust, adjusting, "$property [[met] $amount] (hoger | omhoog)"),
+            "$property [[met] $amount] (hoger | omhoog)",
+            `$property ${van} $target [[met] $amount] (hoger | omhoog)`,
             ...order("verhoog", "verhogen", "$property [[met] $amount]"),
             ...order("verhoog", "verhogen", "$target [[met] $amount]"),
             ...order("verhoog", "verhogen", `$property ${van} $target [[met] $amount]`),
@@ -674,6 +676,8 @@ export const dutch: LanguagePack = {
           ],
           commands: [
             ...order(adjust, adjusting, "$property [[met] $amount] (lager | omlaag)"),
+            "$property [[met] $amount] (lager | omlaag)",
+            `$property ${van} $target [[met] $amount] (lager | omlaag)`,
             ...order("verlaag", "verlagen", "$property [[met] $amount]"),
             ...order("verlaag | verminder", "verlagen | verminderen", "$target [[met] $amount]"),
             ...order(

@@ -139,7 +139,7 @@ export const english: LanguagePack = {
       night: ["$date night"],
     },
     when: {
-      in: ["(in | after) $duration", "$duration from now"],
+      in: ["(in | after) $duration [time]", "$duration from now"],
       at: ["(at | from) $time [$date]", "[at] $date at $time"],
       for: [
         "for [the next | another] $duration [more | longer]",
@@ -720,6 +720,7 @@ export const english: LanguagePack = {
             say(`${more} | ${upward}`, "$property [[by] $amount]"),
             say(push, "$property up [[by] $amount]"),
             "$property up [[by] $amount]",
+            `$property (${of}) $target up [[by] $amount]`,
           ],
         },
         down: {
@@ -742,6 +743,7 @@ export const english: LanguagePack = {
             say(`${less} | ${downward}`, "$property [[by] $amount]"),
             say(push, "$property down [[by] $amount]"),
             "$property down [[by] $amount]",
+            `$property (${of}) $target down [[by] $amount]`,
           ],
         },
       },

@@ -785,7 +785,8 @@ export const german: LanguagePack = {
           commands: [
             ...order(adjust, adjusting, `$property [[um] $amount] (${upward})`),
             ...order("erhöh | erhöhe", "erhöhen", "$property [[um] $amount]"),
-            "$property (höher | hoch | rauf)",
+            `$property ${of} $target [[um] $amount] (${upward})`,
+            `$property [[um] $amount] (${upward})`,
             ...order(
               "erhöh | erhöhe | steiger | steigere",
               "erhöhen | steigern",
@@ -824,7 +825,8 @@ export const german: LanguagePack = {
               "senken | verringern",
               "$property [[um] $amount]",
             ),
-            "$property (runter | niedriger)",
+            `$property ${of} $target [[um] $amount] (${downward})`,
+            `$property [[um] $amount] (${downward})`,
             ...order(
               "senk | senke | verringer | verringere | reduzier | reduziere",
               "senken | verringern | reduzieren",

@@ -24,12 +24,16 @@ export function patternsOf(
   const form = framed && formOf(pack, framed);
   const words = wordsFor(pack, framed);
   const units = unitWords(pack, framed?.unit);
-  const value = `$${framed?.value ?? "value"}${units.length > 0 ? ` [${units.join(" | ")}]` : ""}`;
+  const unit = units.length > 0 ? ` [${units.join(" | ")}]` : "";
+  const value = `$${framed?.value ?? "value"}${unit}`;
   const fitting = (all: readonly string[] = []): string[] =>
     all.flatMap((text) => {
       const isOfWord = text.includes("$property") || text.includes("$verb");
       if (isOfWord ? words.length === 0 : !framed?.isForemost) return [];
-      return text.replaceAll(/\$(?:property|verb)\b/gu, group(words)).replaceAll("$value", value);
+      return text
+        .replaceAll(/\$(?:property|verb)\b/gu, group(words))
+        .replaceAll("$value", value)
+        .replaceAll("$amount", `$amount${unit}`);
     });
   const all = [...states, ...fitting(form?.states)];
   const stated = all.length === 0 ? [] : around(pack.frames.state, "$state", group(all));

@@ -161,7 +161,7 @@ function forProperty(
           id: `${id}-${form}`,
           slots: { target, amount },
           do: { nudge: { $target: { [id]: by } } },
-          framed: { sort: "level", form, ...base },
+          framed: { sort: "level", form, ...base, ...given({ unit: unitOf(schema) }) },
           reply: (pack) => `${pack.amounts[form === "up" ? "more" : "less"]} ${word(pack)}`,
           states: none,
         };

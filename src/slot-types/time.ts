@@ -89,7 +89,7 @@ export function createClockReader(
       }),
       ...Object.entries(times.moments).map(([moment, said]): Form<ClockParts, ClockReading> => {
         const minutes = (parseClock(moment) ?? 0) / 60;
-        return { said, make: () => ({ minutes, open: false }) };
+        return { said, make: () => ({ minutes, open: false, isOfDay: true }) };
       }),
     ],
     {

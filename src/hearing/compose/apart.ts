@@ -12,8 +12,8 @@ export interface Apart extends Stretch {
   whens?: readonly WhenReading[];
   narrowing?: Narrowing;
   /**
-   * Whether it is a part of what says more of when, and a number before it is the rest: "cuarto de hora" of
-   * "un cuarto de hora". That number is hardly ever a value.
+   * Whether it is a part of what says more of when, and a number before or after it is the rest: "cuarto de hora" of
+   * "un cuarto de hora", "at nine" of "at nine thirty". That number is hardly ever a value.
    */
   isCut?: true;
 }
@@ -26,8 +26,13 @@ export function apartIn(engine: Engine, utterance: Utterance): Apart[] {
   const aparts: Apart[] = [];
   const whens = engine.whens(utterance);
   for (const { from, end, readings } of whens) {
+    // "À dix" is no time in "à dix-neuf et demi", and neither is "a un" in "a un cuarto".
+    if (cutsNumber(engine, utterance, { from, end })) continue;
     const isCut = whens.some(
-      (other) => other.from < from && other.end >= end && isCounted(engine, utterance, from),
+      (other) =>
+        other.end >= end &&
+        ((other.from < from && isCounted(engine, utterance, from)) ||
+          (other.from === from && other.end > end && isNumber(engine, utterance, end))),
     );
     const apart = { from, end, words: said({ from, end }), whens: readings };
     aparts.push(isCut ? { ...apart, isCut } : apart);
@@ -46,6 +51,18 @@ export function apartIn(engine: Engine, utterance: Utterance): Apart[] {
 export function isCounted({ numbers }: Engine, { texts }: Utterance, from: number): boolean {
   for (let at = from - 1; at >= 0; at--) {
     if (numbers(texts, at).some(({ end }) => end === from)) return true;
+  }
+  return false;
+}
+
+function isNumber({ numbers }: Engine, { texts }: Utterance, from: number): boolean {
+  return numbers(texts, from).length > 0;
+}
+
+/** Whether a number begins in a stretch and ends after it. */
+function cutsNumber({ numbers }: Engine, { texts }: Utterance, { from, end }: Stretch): boolean {
+  for (let at = from; at < end; at++) {
+    if (numbers(texts, at).some((number) => number.end > end)) return true;
   }
   return false;
 }

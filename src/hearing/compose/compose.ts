@@ -203,7 +203,7 @@ function asOne(parting: Parting, stretch: Stretch, before?: Command): Command | 
     const reading = understood && readingOf(understood);
     if (!reading) continue;
     if (left.length === 0 && isHour(reading, aparts, stretch)) {
-      hour = { understood, whens: [] };
+      hour = { understood, whens: [], isHour: true };
       continue;
     }
     // "The chandelier on, and louder" may well mean something else than what is near.
@@ -233,10 +233,12 @@ function inTurn(parting: Parting, stretches: readonly (Stretch & Joined)[]): Com
   for (const stretch of stretches) {
     const before = commands.at(-1);
     const whole = stretch.leans ? undefined : asOne(parting, stretch, before);
-    const command =
-      whole ??
-      asMore(parting, stretch, commands) ??
-      (before && !stretch.leans ? asLater(parting, stretch, before) : undefined);
+    const later = (): Command | undefined =>
+      before && !stretch.leans ? asLater(parting, stretch, before) : undefined;
+    // "… and down at nine" says when.
+    const command = whole?.isHour
+      ? (later() ?? whole)
+      : (whole ?? asMore(parting, stretch, commands) ?? later());
     const again =
       before && !command && !stretch.leans
         ? (asBefore(parting, stretch, before) ?? asAlso(parting, stretch, before))

@@ -1,6 +1,7 @@
 import { devicesAbout } from "./about.ts";
 import type { Reading } from "../understand/evaluate.ts";
 import { apartChoices } from "./apart.ts";
+import { isHour } from "./hours.ts";
 import { type Command, type Parting, whensOf } from "./parting.ts";
 import { type Stretch, joined, nameless, pick } from "../understand/stretch.ts";
 
@@ -57,7 +58,7 @@ export function asAlso(
 
 /** "… and at ten percent": something else of what was spoken of before. */
 export function asMore(
-  { utterance, it, read, readingOf }: Parting,
+  { utterance, aparts, it, read, readingOf }: Parting,
   stretch: Stretch,
   before: readonly Command[],
 ): Command | undefined {
@@ -69,6 +70,8 @@ export function asMore(
   const understood = read(joined([nameless(it, words), words]), { it: about });
   const reading = understood && readingOf(understood);
   if (!understood || !reading || !isOf(reading, about)) return undefined;
+  // "And down at nine" says when. One word stands for what was named.
+  if (isHour(reading, aparts, { from: stretch.from - 1, end: stretch.end })) return undefined;
   // What is off has nothing more: "off in ten" is no tenth.
   if (isTurnedOff(earlier)) return undefined;
   // One property cannot be two things at once.

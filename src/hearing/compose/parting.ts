@@ -12,6 +12,8 @@ export interface Command {
   whens: readonly WhenReading[];
   /** Whether it takes for a value what is part of a when. */
   isDoubtful?: true;
+  /** Whether it takes for a share what is an hour where that can be. */
+  isHour?: true;
   /** Whether what was said apart from its words narrows what they name. */
   isNarrowed?: true;
   /** Whether it names what is left as it is, and does nothing: "… but leave the lamp". */
