@@ -111,6 +111,7 @@ describe.each([
     ["at-annexe", "times.tsv"],
     ["at-annexe", "never.tsv"],
     ["at-studio", "tsv"],
+    ["at-studio", "mixed.tsv"],
     ["at-studio", "never.tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);

@@ -253,7 +253,7 @@ export const dutch: LanguagePack = {
     there: ["daar", "daar binnen", "die kamer", "die ruimte"],
     outside: ["buiten"],
     inside: ["binnen"],
-    everywhere: ["overal", "het hele huis", "hele huis", "huis"],
+    everywhere: ["overal", "het hele huis", "hele huis", "huis", "hele gebouw", "gebouw"],
     one: ["die", "dat"],
     ones: ["die"],
     this: ["deze", "dit", "die", "dat"],
@@ -503,7 +503,12 @@ export const dutch: LanguagePack = {
     "mij",
     "ons",
   ],
-  repairs: ["[of] nee [wacht | sorry]", "ik bedoel", "(sorry | beter gezegd | correctie)"],
+  repairs: [
+    "[of] nee [wacht | sorry]",
+    "of toch [maar | liever]",
+    "ik bedoel",
+    "(sorry | beter gezegd | correctie)",
+  ],
   excuses: [
     "er (is | zit | zijn) [toch] niemand [meer] [daar | hier | binnen]",
     "niemand (meer | daar | hier | thuis) [binnen]",
@@ -835,6 +840,7 @@ export const dutch: LanguagePack = {
       states: [
         "[[met] $amount] (donkerder | zachter | gedimd)",
         "(donkerder | zachter) met $amount",
+        "$amount zo (fel | licht)",
       ],
       patterns: [
         "[$amount] minder licht",
@@ -1181,7 +1187,7 @@ export const dutch: LanguagePack = {
     },
     quieter: {
       patterns: ["[(zet | doe | maak)] geluid [$amount] (zachter | stiller)"],
-      states: ["[[met] $amount] (zachter | stiller)"],
+      states: ["[[met] $amount] (zachter | stiller)", "$amount zo hard"],
       reply: "{$target} zachter.",
     },
     mute: {

@@ -244,7 +244,7 @@ export const french: LanguagePack = {
     there: ["là", "là-bas", "là-dedans", "cette pièce-là"],
     outside: ["dehors", "à l'extérieur"],
     inside: ["à l'intérieur", "dedans"],
-    everywhere: ["partout", "toute la maison", "de la maison"],
+    everywhere: ["partout", "toute la maison", "de la maison", "tout le bâtiment", "du bâtiment"],
     one: ["celui", "celle"],
     ones: ["ceux", "celles"],
     this: ["ce", "cet", "cette", "ces"],
@@ -492,6 +492,7 @@ export const french: LanguagePack = {
   repairs: [
     "(non | pardon | enfin) [non | pardon | plutôt]",
     "[ou] plutôt",
+    "finalement | en fait",
     "(je veux dire | je voulais dire)",
   ],
   excuses: [
@@ -774,12 +775,13 @@ export const french: LanguagePack = {
         "(rallume | rallumez | rallumer) $target",
         "(mets | fais | donne) [moi | nous] (un peu de | de la) lumière [[dans | à | au | sur] $target]",
         "(fais | faites | faire) (marcher | fonctionner) $target",
+        "$target allumer",
         "(mets | mettez | mettre | remets) $target",
       ],
       reply: "{$target} : allumé.",
     },
     "power-off": {
-      patterns: [`${set} $target (à l'arrêt | hors tension)`],
+      patterns: [`${set} $target (à l'arrêt | hors tension)`, "$target éteindre"],
       reply: "{$target} : éteint.",
     },
     "brightness-to": {

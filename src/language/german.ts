@@ -328,7 +328,16 @@ export const german: LanguagePack = {
     there: ["dort", "dort drin", "da drin", "dem raum dort", "jenem raum"],
     outside: ["draußen", "im Freien"],
     inside: ["drinnen"],
-    everywhere: ["überall", "im ganzen Haus", "ganzes Haus", "ganzen Haus", "im Haus", "im Hause"],
+    everywhere: [
+      "überall",
+      "im ganzen Haus",
+      "ganzes Haus",
+      "ganzen Haus",
+      "im Haus",
+      "im Hause",
+      "im ganzen Gebäude",
+      "im Gebäude",
+    ],
     one: ["die", "der", "das"],
     ones: ["die"],
     this: ["dieser", "diese", "dieses", "diesen", "diesem"],
@@ -598,6 +607,7 @@ export const german: LanguagePack = {
     "[ach | äh] nein [warte]",
     "(ich meine | ich meinte)",
     "(besser gesagt | vielmehr)",
+    "[oder | ach] doch (lieber | besser)",
     "(quatsch | entschuldigung | Korrektur)",
   ],
   excuses: [
@@ -1014,7 +1024,7 @@ export const german: LanguagePack = {
       reply: "{$target} heller.",
     },
     dimmer: {
-      states: ["[[um] $amount] dunkler", "dunkler um $amount"],
+      states: ["[[um] $amount] dunkler", "dunkler um $amount", "$amount so hell"],
       patterns: [
         "[$amount] weniger Licht",
         "$target [[um] $amount] (dimmen | abdunkeln | runterdimmen | herunterdimmen)",
@@ -1373,7 +1383,7 @@ export const german: LanguagePack = {
       reply: "{$target} lauter.",
     },
     quieter: {
-      states: ["[[um] $amount] leiser"],
+      states: ["[[um] $amount] leiser", "$amount so laut"],
       patterns: ["[$amount] leiser", `${set} $target leiser [${by}]`],
       reply: "{$target} leiser.",
     },

@@ -18,7 +18,7 @@ const to = "(a | al | all' | allo | alla | su | sul)";
 const of =
   "(di | del | della | dello | dell' | dei | delle | degli | in | nel | nella | nell' | a | al | alla)";
 const in_ = "(in | nel | nella | nello | nell' | a | al | alla | su | sul | sulla | sullo)";
-const by = "[di] $amount";
+const by = "[di | della] $amount";
 
 const di =
   "[di | del | della | dello | dell' | dei | delle | degli | in | nel | nella | nell' | su | sul | sulla | a | al | alla | all' | per]";
@@ -262,7 +262,15 @@ export const italian: LanguagePack = {
     there: ["lì", "là", "lì dentro", "quella stanza"],
     outside: ["fuori", "all'esterno", "all'aperto"],
     inside: ["dentro", "all'interno"],
-    everywhere: ["ovunque", "dappertutto", "tutta la casa", "di casa", "della casa"],
+    everywhere: [
+      "ovunque",
+      "dappertutto",
+      "tutta la casa",
+      "di casa",
+      "della casa",
+      "tutto l'edificio",
+      "dell'edificio",
+    ],
     one: ["quello", "quella"],
     ones: ["quelli", "quelle"],
     this: ["questo", "questa", "questi", "queste", "quel", "quello", "quella", "quei", "quelle"],
@@ -676,7 +684,7 @@ export const italian: LanguagePack = {
         },
         up: {
           states: [
-            "[di] $amount (più alto | più alta | in più)",
+            "[di | della] $amount (più alto | più alta | in più)",
             "più (alto | alta)",
             "$property [[di | del | dell'] $amount] più (alto | alta)",
             "[$amount] più $property",
@@ -684,7 +692,7 @@ export const italian: LanguagePack = {
           ],
           commands: [
             `(${raise}) [$amount] $property [[di | del] $amount]`,
-            `(${raise}) [[di] $amount] $target`,
+            `(${raise}) [[di | della] $amount] $target`,
             `(${raise}) $target [[di | del | dell'] $amount]`,
             `(${raise}) [di] [$amount] $property ${di} $target [[di | del | dell'] $amount]`,
             `[$amount] più $property ${di} $target`,
@@ -692,14 +700,14 @@ export const italian: LanguagePack = {
         },
         down: {
           states: [
-            "[di] $amount (più basso | più bassa | in meno)",
+            "[di | della] $amount (più basso | più bassa | in meno)",
             "più (basso | bassa)",
             "$property [[di | del | dell'] $amount] più (basso | bassa)",
             "[$amount] meno $property",
           ],
           commands: [
             `(${lower}) [$amount] $property [[di | del] $amount]`,
-            `(${lower}) [[di] $amount] $target`,
+            `(${lower}) [[di | della] $amount] $target`,
             `(${lower}) $target [[di | del | dell'] $amount]`,
             `(${lower}) [di] [$amount] $property ${di} $target [[di | del | dell'] $amount]`,
             `[$amount] meno $property ${di} $target`,
@@ -838,7 +846,7 @@ export const italian: LanguagePack = {
         "[$amount] più [di] luce [in | nel | nella | su | di | del | della] $target",
         "(alza | aumenta | alzare) [$amount] la luce [in | nel | nella | di | del | della] $target",
         `più luce ${in_} $target`,
-        "(schiarisci | schiarisca) $target [di $amount]",
+        "(schiarisci | schiarisca) $target [(di | della) $amount]",
       ],
       reply: "{$target}: più luce.",
     },
@@ -926,7 +934,7 @@ export const italian: LanguagePack = {
     warmer: {
       states: [
         "[[di | del | dell'] $amount] più (caldo | calda | alto | alta)",
-        "[di] $amount in più",
+        "[di | della] $amount in più",
       ],
       patterns: [
         "(scalda | scaldare | riscalda | riscaldare) [di più] [[di | del | dell'] $amount] $target [[di | del | dell'] $amount] [di più | in più]",
@@ -939,7 +947,7 @@ export const italian: LanguagePack = {
     cooler: {
       states: [
         "[[di | del | dell'] $amount] (più (freddo | fredda | fresco | fresca | basso | bassa) | meno (caldo | calda))",
-        "[di] $amount in meno",
+        "[di | della] $amount in meno",
       ],
       patterns: [
         "(raffredda | rinfresca | raffreddare) [[di | del | dell'] $amount] $target [[di | del | dell'] $amount]",
@@ -1001,8 +1009,8 @@ export const italian: LanguagePack = {
     "open-more": {
       patterns: [
         "(apri | apra | aprire | alza | alzi | alzare | solleva) [di più] $target (di | del | dell') $amount [di più]",
-        `${open} [di] $amount $target`,
-        `${open} $target [di] $amount`,
+        `${open} [di | della] $amount $target`,
+        `${open} $target [di | della] $amount`,
         "(tira | tirare) (su | fuori) $amount $target",
         `${open} (ancora $amount | [$amount] di più) $target`,
         `${open} $target (ancora [$amount] | [$amount] di più)`,
@@ -1013,8 +1021,8 @@ export const italian: LanguagePack = {
     "close-more": {
       patterns: [
         "(chiudi | chiuda | chiudere | abbassa | abbassi | abbassare) [di più] $target (di | del | dell') $amount [di più]",
-        `${close} [di] $amount $target`,
-        `${close} $target [di] $amount`,
+        `${close} [di | della] $amount $target`,
+        `${close} $target [di | della] $amount`,
         "(tira | tirare) (giù | dentro) $amount $target",
         `${close} (ancora $amount | [$amount] di più) $target`,
         `${close} $target (ancora [$amount] | [$amount] di più)`,

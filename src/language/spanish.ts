@@ -264,7 +264,14 @@ export const spanish: LanguagePack = {
     there: ["allí", "allá", "ahí", "esa habitación"],
     outside: ["fuera", "afuera", "en el exterior"],
     inside: ["dentro", "adentro", "en el interior"],
-    everywhere: ["en todas partes", "toda la casa", "de la casa", "de casa"],
+    everywhere: [
+      "en todas partes",
+      "toda la casa",
+      "de la casa",
+      "de casa",
+      "todo el edificio",
+      "del edificio",
+    ],
     one: ["el", "la"],
     ones: ["los", "las"],
     this: ["este", "esta", "estos", "estas", "ese", "esa", "esos", "esas"],
@@ -517,6 +524,7 @@ export const spanish: LanguagePack = {
   repairs: [
     "(perdón | digo | mejor dicho | quiero decir | quería decir)",
     "no (perdón | espera | digo | mejor)",
+    "[o] mejor",
   ],
   excuses: [
     "[ya] no (hay | queda | está) nadie [ya] [aquí | dentro]",

@@ -5,7 +5,7 @@ import type { Phrasebook } from "../../phrasebook/model.ts";
 import { devicesAbout } from "./about.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { Reading } from "../understand/evaluate.ts";
-import { namesPlaces } from "../understand/fillings.ts";
+import { leans, namesPlaces } from "../understand/fillings.ts";
 import { planIntent } from "../../commands/plan.ts";
 import { given } from "../../source/given.ts";
 import { quotedIn } from "./quoted.ts";
@@ -246,11 +246,32 @@ function inTurn(parting: Parting, stretches: readonly (Stretch & Joined)[]): Com
     const found = command ?? again;
     if (!found) return undefined;
     // "Everything off, all that is on in the kitchen": the latter says what the former means.
+    // "Louder, but only a bit", "to fifty, actually make it seventy".
+    if (before && isSaidAnew(parting, before, found)) commands.pop();
     const isSaidAgain = before && again && stretch.isPaused && isOfEverything(parting, before);
     if (isSaidAgain && isOfEverything(parting, again)) commands.pop();
     commands.push(found);
   }
   return commands.map((command, at) => likeLater(parting, command, commands.slice(at + 1)));
+}
+
+/** Whether a command says anew how much or how far, of what the one before it was about. */
+function isSaidAnew({ readingOf }: Parting, before: Command, command: Command): boolean {
+  const [first, second] = [readingOf(before.understood), readingOf(command.understood)];
+  if (!first || first.intent !== second?.intent || command.whens.length > 0) return false;
+  const saysValue = ({ fillings }: Reading): boolean =>
+    fillings.some(({ slot, from }) => slot.fills === "value" && from >= 0);
+  const isNamed = second.fillings.some(
+    ({ reading, from }) => from >= 0 && reading.read === "target" && !leans(reading.target),
+  );
+  if (!saysValue(second) || isNamed) return false;
+  // "Louder, and two louder" is both.
+  const isMore = saysValue(first) && changesBy(first);
+  return !isMore && devicesAbout(first).join(" ") === devicesAbout(second).join(" ");
+}
+
+function changesBy({ meaning }: Reading): boolean {
+  return meaning.result === "do" && meaning.effects.some((effect) => !("set" in effect));
 }
 
 /** "The loft to twenty and the shop to eighteen degrees": what nothing decides is as what comes after it says. */

@@ -3,6 +3,7 @@ import type { Engine } from "../understand/engine.ts";
 import { type Understood, clearReading } from "../understand/understand.ts";
 import { devicesDone } from "./about.ts";
 import type { Composition } from "./parting.ts";
+import { pausesIn } from "./joiners.ts";
 import { joined, pick } from "../understand/stretch.ts";
 
 /** Most words of an utterance in which something is said anew. */
@@ -71,8 +72,13 @@ function effectsOf(understood: Understood): unknown {
 }
 
 function lastMark(engine: Engine, utterance: Utterance): { from: number; end: number } | undefined {
+  const pauses = new Set(pausesIn(utterance));
   for (let from = utterance.words.length - 2; from > 0; from--) {
-    const ends = engine.repairs(utterance, from).map(({ end }) => end);
+    // "…, no, …" is one in every language, also where "no" is said for "not".
+    const denied = pauses.has(from)
+      ? engine.denials(utterance, from).filter(({ end }) => pauses.has(end))
+      : [];
+    const ends = [...engine.repairs(utterance, from), ...denied].map(({ end }) => end);
     const inside = ends.filter((end) => end < utterance.words.length);
     const starts = engine.repairs(utterance, from - 1);
     // "No wait" is one mark and not two.

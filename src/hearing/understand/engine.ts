@@ -80,6 +80,8 @@ export interface Engine extends Around {
   therefore: Recognise<true>;
   /** What comes before a part of a command that is said anew: "no, wait". */
   repairs: Recognise<true>;
+  /** Answers that say no. */
+  denials: Recognise<true>;
   /** Words for one of something, which are articles as well. */
   ones: ReadonlySet<string>;
   /** Whether the name of a room or zone begins at a word. */
@@ -227,6 +229,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     },
     hasWishes: [...book.intents.keys()].some(isWish),
     repairs: patterned(pack.repairs),
+    denials: patterned(no),
     excuses: patterned(pack.excuses),
     leftAsIs(utterance, from, end) {
       let verb = from;
