@@ -112,6 +112,7 @@ describe.each([
     ["at-annexe", "never.tsv"],
     ["at-studio", "tsv"],
     ["at-studio", "mixed.tsv"],
+    ["at-studio", "asked.tsv"],
     ["at-studio", "never.tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);

@@ -379,7 +379,7 @@ export const dutch: LanguagePack = {
     locked: [],
     moving: ["beweegt"],
     on: ["brandt", "branden", "schijnt"],
-    running: ["draait", "draaien", "loopt", "werkt"],
+    running: ["draait", "draaien", "loopt", "werkt", "rijdt", "zuigt"],
     playing: ["speelt", "spelen"],
     docked: ["laadt"],
   },
