@@ -1,4 +1,4 @@
-import { closed, opened } from "./imperatives.ts";
+import { closed, opened } from "./syllables.ts";
 import type { LanguagePack } from "./pack.ts";
 
 /** Shortest beginning of a word that takes an ending. */

@@ -1,4 +1,4 @@
-import { closed } from "../language/imperatives.ts";
+import { closed } from "../language/syllables.ts";
 import type { LanguagePack } from "../language/pack.ts";
 
 /** Shortest beginning of a word that is written as one with what follows. */

@@ -9,7 +9,7 @@ import { clearReading } from "../understand/understand.ts";
 import { devicesDone } from "./about.ts";
 import { isCounted } from "./apart.ts";
 import type { Composition } from "./parting.ts";
-import { namesAny, pausesIn } from "./joiners.ts";
+import { namesAny, namesOwn, pausesIn } from "./joiners.ts";
 import { type Stretch, pick } from "../understand/stretch.ts";
 
 type Parted = Omit<Composition, "nearest" | "steps">;
@@ -41,7 +41,7 @@ export function beside(
   const count = utterance.words.length;
   const remarks = createRemarks(engine, utterance);
   // Where nothing of the home is named, "faster, girls" is no command, and "a latte, I'm tired" is one.
-  const isNamed = utterance.texts.some((_, at) => engine.naming(utterance, at) !== undefined);
+  const isNamed = namesOwn(engine, utterance);
   const isSaid = ({ commands }: Parted): boolean =>
     isNamed ||
     commands.every(({ understood }) =>

@@ -23,7 +23,11 @@ export function pausesIn({ text, words }: Utterance): number[] {
 
 /** Whether anything of the home is named, or what was spoken of last. */
 export function namesAny(engine: Engine, utterance: Utterance): boolean {
-  if (engine.speaksOfIt(utterance)) return true;
+  return engine.speaksOfIt(utterance) || namesOwn(engine, utterance);
+}
+
+/** Whether anything of the home is named in its own words. */
+export function namesOwn(engine: Engine, utterance: Utterance): boolean {
   return utterance.texts.some((_, at) => engine.naming(utterance, at) !== undefined);
 }
 
