@@ -28,3 +28,18 @@ export function prepareUtterance(
     small: texts.map((word) => small.has(word)),
   };
 }
+
+const pause = /[,;:.!?–—]/u;
+
+/** Whether there is a pause before a word. */
+export function isAfterPause({ text, words }: Utterance, at: number): boolean {
+  const [before, word] = [words[at - 1], words[at]];
+  return (
+    before !== undefined && word !== undefined && pause.test(text.slice(before.end, word.start))
+  );
+}
+
+/** Indexes of the words before which there is a pause. */
+export function pausesIn(utterance: Utterance): number[] {
+  return utterance.words.flatMap((_, at) => (isAfterPause(utterance, at) ? [at] : []));
+}

@@ -73,6 +73,11 @@ export const dutch: LanguagePack = {
       { value: 1.5, said: ["anderhalf", "anderhalve"] },
       { value: 1 / 3, said: ["een derde"] },
       { value: 2 / 3, said: ["twee derde", "tweederde"] },
+      { value: 1 / 5, said: ["een vijfde"] },
+      { value: 2 / 5, said: ["twee vijfde"] },
+      { value: 3 / 5, said: ["drie vijfde"] },
+      { value: 4 / 5, said: ["vier vijfde"] },
+      { value: 1 / 10, said: ["een tiende"] },
     ],
     fractionJoiners: ["en"],
     fractionEndings: [
@@ -160,6 +165,7 @@ export const dutch: LanguagePack = {
     celsius: ["celsius"],
     fahrenheit: ["fahrenheit"],
     kelvin: ["kelvin", "k"],
+    whole: ["kracht", "vermogen", "sterkte"],
   },
   elisions: [],
   links: ["", "s", "en"],
@@ -258,6 +264,7 @@ export const dutch: LanguagePack = {
     ones: ["die"],
     this: ["deze", "dit", "die", "dat"],
     inPlace: ["in", "op", "van", "bij", "aan"],
+    nearby: ["op", "boven", "naast", "bij", "onder", "achter", "aan", "voor"],
     and: ["en", "&", "plus"],
     except: ["behalve", "maar niet", "uitgezonderd", "zonder", "met uitzondering van"],
   },
@@ -550,7 +557,19 @@ export const dutch: LanguagePack = {
   speakers: { words: ["ik", "we", "wij"] },
   orNot: ["of niet", "of hoe zit dat"],
   therefore: ["dus", "daarom"],
-  reasons: ["omdat", "want", "zodat", "aangezien", "voor", "terwijl", "zolang", "voordat"],
+  reasons: [
+    "omdat",
+    "want",
+    "zodat",
+    "aangezien",
+    "voor",
+    "terwijl",
+    "zolang",
+    "voordat",
+    "nu het",
+    "nu ze",
+    "nu we",
+  ],
   adjectives: {
     co2: ["(muf | benauwd)"],
     brightness: ["(fel | helder | licht)"],
@@ -973,7 +992,7 @@ export const dutch: LanguagePack = {
     "position-to": {
       states: [
         "[op | voor] $level open",
-        "(op | voor | tot) $level omhoog",
+        "[op | voor | tot] $level omhoog",
         "open [op | voor] $level",
       ],
       patterns: [
@@ -1216,6 +1235,7 @@ export const dutch: LanguagePack = {
         "(speel | draai) [wat] $source",
         "(zet | doe) [wat] $source (op | aan)",
       ],
+      states: ["(wat | een beetje) $source"],
       reply: "{$target} op {$source}.",
     },
     press: {

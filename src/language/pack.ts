@@ -31,6 +31,8 @@ export interface LanguagePack {
     celsius: Said;
     fahrenheit: Said;
     kelvin: Said;
+    /** What a part is a part of: "half power", "half strength". */
+    whole?: Said;
   };
   targets: TargetWords;
   /** By kind. */

@@ -167,6 +167,8 @@ export interface TargetWords {
   this: Said;
   /** Between a thing and its place: "in", "im". */
   inPlace: Said;
+  /** What says what a thing stands by: "the lamp over the desk" for "desk lamp". */
+  nearby?: Said;
   and: Said;
   except: Said;
 }
@@ -187,13 +189,15 @@ export const targetWords = [
   "inPlace",
   "and",
   "except",
-] as const satisfies readonly (keyof TargetWords)[];
+] as const satisfies readonly Exclude<keyof TargetWords, "nearby">[];
 
 /** The ways people name one device of a kind, and several. */
 export interface KindNouns {
   one: Said;
   /** In the order of `one`. */
   many: Said;
+  /** What is said beside the name of one, and by itself is something else: "garage door" for a gate called "garage". */
+  beside?: Said;
   /** Whether its nouns are different things, so that several are only those called so: curtains are no blinds. */
   differ?: true;
 }

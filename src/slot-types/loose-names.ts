@@ -55,6 +55,8 @@ export function looseNames(
       ],
     },
     {
+      // "For the baby" speaks of no sensor, which nothing is done to.
+      isBare: (entity) => entity.type === "device" && entity.kind === "sensor",
       formsOf(entity, words) {
         const thing = servedBy(entity, words, {
           pack,
@@ -72,14 +74,16 @@ export function looseNames(
           : inOtherNumber(words, pack),
     },
     {
-      isBare: true,
+      isBare: () => true,
       isOfOne: true,
       formsOf: (entity, words) =>
         entity.type === "device"
-          ? [...bareOf(words, pack), ...compoundOf(entity.kind, words)].filter(
-              (said) =>
-                (said.length > 1 || !said.every(isOfPatterns)) && !isOfAnother(said, entity),
-            )
+          ? [...bareOf(words, pack), ...compoundOf(entity.kind, words)]
+              .flatMap((said) => [said, ...inOtherNumber(said, pack)])
+              .filter(
+                (said) =>
+                  (said.length > 1 || !said.every(isOfPatterns)) && !isOfAnother(said, entity),
+              )
           : [],
     },
   ];
@@ -94,7 +98,7 @@ export function looseNames(
       if (!isEnough(bearers) || (isShared && isOfOne)) return [];
       return bearers.map((bearer) => {
         const { entity, name } = partOf(bearer);
-        const holder = { entity, name: isBare ? { ...name, bare: isBare } : name };
+        const holder: Holder = { entity, name: isBare?.(entity) ? { ...name, bare: true } : name };
         return { words, holder, isShared };
       });
     });
@@ -107,7 +111,7 @@ interface Way {
   /** Whether it is none where it would be of several. */
   isOfOne?: true;
   /** Whether only what tells a thing apart is said. */
-  isBare?: true;
+  isBare?: (entity: Nameable) => boolean;
 }
 
 /** Tells whether words are part of the name of something else, whether or not speech may know of it. */

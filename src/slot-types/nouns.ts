@@ -8,7 +8,7 @@ import { given } from "../source/given.ts";
 import { isBorrowed } from "./borrowed.ts";
 import type { Spoken } from "./slot.ts";
 
-export type Connective = keyof TargetWords;
+export type Connective = Exclude<keyof TargetWords, "nearby">;
 
 /** Words for places that are no names. */
 export const placeWords = ["here", "there", "everywhere", "outside", "inside"] as const;
@@ -75,6 +75,16 @@ export function nounsOf(spoken: Spoken): SaidNoun[] {
     nouns.push({ said: text, noun: { kind, many, forms: [text] } });
   }
   return nouns;
+}
+
+/** The words that are said only beside the name of something of a kind: "garage door" for a gate called "garage". */
+export function nounsBesideNames({ home, pack }: Spoken): SaidNoun[] {
+  const used = new Set([...home.devices.values()].filter(isKnown).map(({ kind }) => kind));
+  return Object.entries(pack.kinds).flatMap(([kind, { beside = [] }]) =>
+    used.has(kind)
+      ? beside.map((said) => ({ said, noun: { kind, many: false, forms: [said] } }))
+      : [],
+  );
 }
 
 export function nounTrie(

@@ -182,6 +182,7 @@ export function recogniseQuantity(
   );
   const isOne = new Set(pack.times.one);
   const joiners = new Set(pack.numbers.fractionJoiners);
+  const wholes = new Set(whole === 1 ? [] : saidOnce(pack.units.whole ?? [], pack));
   const starting = (
     among: ReadonlyMap<string, readonly UnitWords[]>,
     { texts }: Utterance,
@@ -223,13 +224,20 @@ export function recogniseQuantity(
         fraction && whole !== 1
           ? { read: "value", value: Math.round(value * whole), part: value }
           : { read: "value", value, ...usual };
-      return [{ end, value: bare }, ...measured];
+      // "Half power".
+      const isOfWhole = fraction && wholes.has(utterance.texts[end] ?? "");
+      return [{ end: isOfWhole ? end + 1 : end, value: bare }, ...measured];
     });
   };
   return (utterance, from) =>
     isOne.has(utterance.texts[from] ?? "")
       ? [...starting(ones, utterance, { from, value: 1 }), ...numbersFrom(utterance, from)]
       : numbersFrom(utterance, from);
+}
+
+/** Single words as they are compared. */
+function saidOnce(said: readonly string[], pack: Ground["pack"]): string[] {
+  return said.flatMap((text) => splitWords(text, pack).map((word) => word.text));
 }
 
 /** The words of a unit, and which it is. */

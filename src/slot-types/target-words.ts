@@ -4,11 +4,13 @@ import type { Utterance } from "../automaton/utterance.ts";
 import { type Lexicon, unheardOf } from "../lexicon/lexicon.ts";
 import type { PlaceExpression, TargetExpression, HowMany } from "./expression.ts";
 import { type Names, longestNames } from "./names.ts";
-import { type Narrowing, among, isPlace } from "./narrowing.ts";
+import { among, isPlace } from "./narrowing.ts";
 import { isPlaced, joined } from "./joined.ts";
+import { type Found, type NarrowingFound, type Placed, longerBy } from "./found.ts";
 import { createNounsSaid } from "./called.ts";
 import { createCompounds } from "./compounds.ts";
-import { type Connective, connectiveTrie, nounTrie, nounsOf, isPlaceWord } from "./nouns.ts";
+import { createNamesWithNouns } from "./beside-noun.ts";
+import { type Connective, connectiveTrie, isPlaceWord, nounTrie, nounsOf } from "./nouns.ts";
 import type { SlotReading, Spoken } from "./slot.ts";
 
 /** Reads how people name things. */
@@ -17,25 +19,6 @@ export interface TargetWordsReader {
   read: (utterance: Utterance, from: number) => Match<SlotReading>[];
   /** Everything in an utterance that may narrow a thing that is named elsewhere in it. */
   narrowings: (utterance: Utterance) => NarrowingFound[];
-}
-
-/** Words that narrow a thing that is named elsewhere. */
-export interface NarrowingFound {
-  from: number;
-  end: number;
-  /** Where what it names begins, after a preposition. */
-  named: number;
-  narrowing: Narrowing;
-}
-
-interface Found {
-  end: number;
-  expression: TargetExpression;
-}
-
-interface Placed {
-  end: number;
-  place: PlaceExpression;
 }
 
 /** Most expressions that are looked at from one word on. */
@@ -48,7 +31,7 @@ const mostFound = 32;
  *     list    = unit *(and unit)
  *     unit    = [all | this] (thing | places thing | thing [in] places) | everything [[in] places] | here | it
  *             | ones | places "ones"
- *     thing   = name | noun of a kind
+ *     thing   = name | noun of a kind | name and noun
  *     places  = place *(and place)
  *     ones    = "the ones" [in] places
  *
@@ -64,8 +47,10 @@ export function createTargetReader(
   const connectives = connectiveTrie(spoken, lexicon);
   const kindNouns = nounsOf(spoken);
   const nouns = nounTrie(kindNouns, spoken, lexicon);
+  const withNouns = createNamesWithNouns(spoken, kindNouns, lexicon);
   const firsts = new Set<number>();
-  for (const each of [trie, connectives, nouns]) for (const word of each.firsts()) firsts.add(word);
+  for (const each of [trie, connectives, withNouns])
+    for (const word of each.firsts()) firsts.add(word);
   const hasCompounds = spoken.pack.links !== undefined;
   const nounsSaid = createNounsSaid(spoken);
   const compounds = createCompounds(spoken, holders, { nouns: kindNouns, nounsSaid });
@@ -184,17 +169,33 @@ export function createTargetReader(
       const words = end - from;
       const of = { target: "named", holders, words, ...given({ all }) } as const;
       const isOnlyPlace = holders.every(({ entity }) => isPlace(entity.type));
-      const within = (at: Placed): Found => {
-        return { end: at.end, expression: { target: "within", of, place: at.place } };
-      };
+      const within = ({ end: last, place }: Placed): Found => ({
+        end: last,
+        expression: { target: "within", of, place },
+      });
       if (inPlace) return isOnlyPlace ? [] : [within({ end, place: inPlace })];
       const found: Found[] = [{ end, expression: of }];
       if (!isOnlyPlace) found.push(...placesAfter(end).map(within));
+      for (const those of withNouns.after(utterance, name)) {
+        const words = those.end - from;
+        found.push({ end: those.end, expression: { ...of, holders: those.holders, words } });
+        found[0] = { end, expression: of, hasNoun: true };
+      }
       return found;
     };
+    /** "La porte du garage", where the garage is what is called so; "the lamp over the desk". */
+    const nounAndName = (from: number): Found[] =>
+      withNouns.before(utterance, from).flatMap(({ at, of }) => {
+        const name = named(at);
+        if (!name || (named(from)?.end ?? 0) >= at) return [];
+        return of(name).map(({ end, holders }): Found => {
+          return { end, expression: { target: "named", holders, words: end - from } };
+        });
+      });
     const things = (from: number, all?: HowMany): Found[] => [
       ...kinds(from, all),
       ...names(from, all),
+      ...nounAndName(from),
       ...places(from).flatMap((at) => {
         const next = afterSmall(at.end);
         return [...kinds(next, all, { ...at, from }), ...names(next, all, at.place)];
@@ -315,7 +316,7 @@ export function createTargetReader(
         }
         // A comma is not heard: "the spots, the strip and the lamp".
         const next = afterSmall(first.end);
-        for (const rest of depth < 3 ? list(next, depth + 3) : []) {
+        for (const rest of depth < 3 && !first.hasNoun ? list(next, depth + 3) : []) {
           if (rest.expression.target === "list") add(rest.end, first.expression, rest.expression);
         }
         if (found.length > mostFound) break;
@@ -389,11 +390,4 @@ export function createTargetReader(
     connectives.match(numbers, from, () => (isNeeded = true));
     return isNeeded;
   }
-}
-
-/** The same with words before it that say how many there are. */
-function longerBy(found: Found, words: number): Found {
-  const { end, expression } = found;
-  if (expression.target !== "kind" && expression.target !== "named") return found;
-  return { end, expression: { ...expression, words: expression.words + words } };
 }

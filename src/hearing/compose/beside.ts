@@ -1,5 +1,5 @@
 import { ruleOf, slotSymbol } from "../../automaton/network.ts";
-import type { Utterance } from "../../automaton/utterance.ts";
+import { type Utterance, pausesIn } from "../../automaton/utterance.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import { unheardOf } from "../../lexicon/lexicon.ts";
 import { isWish } from "../../language/vocabulary.ts";
@@ -9,7 +9,7 @@ import { clearReading } from "../understand/understand.ts";
 import { devicesDone } from "./about.ts";
 import { isCounted } from "./apart.ts";
 import type { Composition } from "./parting.ts";
-import { namesAny, namesOwn, pausesIn } from "./joiners.ts";
+import { namesAny, namesOwn } from "./joiners.ts";
 import { type Stretch, pick } from "../understand/stretch.ts";
 
 type Parted = Omit<Composition, "nearest" | "steps">;

@@ -25,6 +25,7 @@ import { asAlso, asBefore, asLater, asMore } from "./leaning.ts";
 import { type Command, type Composition, type Parting, whensOf } from "./parting.ts";
 import { type Joiner, joinersIn, namesAny } from "./joiners.ts";
 import { asTopic } from "./topic.ts";
+import { asUnpointed } from "./unpointed.ts";
 import { type Stretch, pick } from "../understand/stretch.ts";
 
 /** Most pieces of an utterance that are understood. */
@@ -98,8 +99,10 @@ export function compose(
     readingOf: clearReading,
   };
   const all: Stretch = { from: 0, end: utterance.words.length };
+  const unpointed = asUnpointed(utterance, whole, { speaksOfIt, read });
   const composition =
     part(parting, all) ??
+    (unpointed && { ...alone, commands: [{ understood: unpointed, whens: [] }] }) ??
     (anyReading(whole)
       ? undefined
       : (part({ ...parting, readingOf: anyReading }, all) ??

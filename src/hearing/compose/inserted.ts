@@ -1,7 +1,7 @@
-import type { Utterance } from "../../automaton/utterance.ts";
+import { type Utterance, pausesIn } from "../../automaton/utterance.ts";
 import type { Engine } from "../understand/engine.ts";
 import { createRemarks } from "./beside.ts";
-import { namesAny, pausesIn } from "./joiners.ts";
+import { namesAny } from "./joiners.ts";
 import type { Composition } from "./parting.ts";
 import { isToDo } from "./repaired.ts";
 import { pick } from "../understand/stretch.ts";

@@ -1,4 +1,4 @@
-import type { Utterance } from "../../automaton/utterance.ts";
+import { type Utterance, pausesIn } from "../../automaton/utterance.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { Stretch } from "../understand/stretch.ts";
 
@@ -10,16 +10,6 @@ export interface Joiner extends Stretch {
 
 /** Most places that an utterance is parted at. */
 const mostJoiners = 8;
-
-const pause = /[,;:.!?–—]/u;
-
-/** Indexes of the words before which there is a pause. */
-export function pausesIn({ text, words }: Utterance): number[] {
-  return words.flatMap(({ start }, at) => {
-    const before = words[at - 1];
-    return before && pause.test(text.slice(before.end, start)) ? [at] : [];
-  });
-}
 
 /** Whether anything of the home is named, or what was spoken of last. */
 export function namesAny(engine: Engine, utterance: Utterance): boolean {

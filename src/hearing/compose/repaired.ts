@@ -1,9 +1,8 @@
-import type { Utterance } from "../../automaton/utterance.ts";
+import { type Utterance, pausesIn } from "../../automaton/utterance.ts";
 import type { Engine } from "../understand/engine.ts";
 import { type Understood, clearReading } from "../understand/understand.ts";
 import { devicesDone } from "./about.ts";
 import type { Composition } from "./parting.ts";
-import { pausesIn } from "./joiners.ts";
 import { joined, pick } from "../understand/stretch.ts";
 
 /** Most words of an utterance in which something is said anew. */

@@ -20,7 +20,7 @@ import { later } from "../../source/later.ts";
 import { type Names, gatherNames } from "../../slot-types/names.ts";
 import type { Ground, Slot, SlotReading } from "../../slot-types/slot.ts";
 import { isBare, isNamedPlace } from "../../slot-types/narrowing.ts";
-import type { NarrowingFound } from "../../slot-types/target-words.ts";
+import type { NarrowingFound } from "../../slot-types/found.ts";
 import { type Around, createAround } from "./around.ts";
 import { createGerunds } from "./gerunds.ts";
 import { createRequests } from "./requests.ts";
