@@ -26,6 +26,7 @@ const books = {
   "at-townhouse": homeIn("at-townhouse"),
   "at-annexe": homeIn("at-annexe"),
   "at-studio": homeIn("at-studio"),
+  "at-practice": homeIn("at-practice"),
 };
 
 interface Phrase {
@@ -114,6 +115,9 @@ describe.each([
     ["at-studio", "mixed.tsv"],
     ["at-studio", "asked.tsv"],
     ["at-studio", "never.tsv"],
+    ["at-practice", "tsv"],
+    ["at-practice", "work.tsv"],
+    ["at-practice", "never.tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

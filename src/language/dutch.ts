@@ -280,7 +280,7 @@ export const dutch: LanguagePack = {
       many: ["rolgordijnen", "gordijnen", "luiken", "rolluiken", "jaloezieën", "zonneschermen"],
       differ: true,
     },
-    gate: { one: ["poort", "hek"], many: ["poorten", "hekken"] },
+    gate: { one: ["poort", "hek"], many: ["poorten", "hekken"], beside: ["deur"] },
     valve: { one: ["klep", "kraan"], many: ["kleppen", "kranen"] },
     lock: { one: ["slot", "deur"], many: ["sloten", "deuren"] },
     alarm: { one: ["alarm"], many: ["alarmen"] },
@@ -385,7 +385,7 @@ export const dutch: LanguagePack = {
     closed: [],
     locked: [],
     moving: ["beweegt"],
-    on: ["brandt", "branden", "schijnt"],
+    on: ["brandt er", "branden er", "is er", "zijn er", "brandt", "branden", "schijnt"],
     running: ["draait", "draaien", "loopt", "werkt", "rijdt", "zuigt"],
     playing: ["speelt", "spelen"],
     docked: ["laadt"],
@@ -435,6 +435,7 @@ export const dutch: LanguagePack = {
     6500: ["ijswit", "koud"],
   },
   amounts: {
+    again: ["nog", "nog eens"],
     more: "meer",
     less: "minder",
     small: [
@@ -533,6 +534,8 @@ export const dutch: LanguagePack = {
     verbs: ["laat", "laten", "hou", "houd"],
     after: ["(met rust | zo | zoals (het | hij | ze) is)"],
   },
+  gives: ["geef", "gun"],
+  perceives: ["hoor", "horen", "zie", "zien", "versta", "verstaan", "vind"],
   auxiliaries: "hebt heeft had hadden was waren al net bijna".split(" "),
   waterers: ["sproeier", "bewatering", "beregening", "kraan", "klep"],
   measured: ["$property gehalte", "$property waarde", "$propertyniveau", "$propertypeil"],
@@ -670,7 +673,7 @@ export const dutch: LanguagePack = {
         },
         up: {
           states: [
-            "[met] $amount (hoger | omhoog | erbij)",
+            "[met] $amount (hoger | omhoog | erbij | meer)",
             "(hoger | omhoog) [met $amount]",
             "$property [[met] $amount] (hoger | omhoog)",
             "[$amount] meer $property",
@@ -693,7 +696,7 @@ export const dutch: LanguagePack = {
         },
         down: {
           states: [
-            "[met] $amount (lager | omlaag | eraf | terug)",
+            "[met] $amount (lager | omlaag | eraf | terug | minder)",
             "(lager | omlaag | terug) [met $amount]",
             "$property [[met] $amount] (lager | omlaag)",
             "[$amount] minder $property",
@@ -992,7 +995,7 @@ export const dutch: LanguagePack = {
     "position-to": {
       states: [
         "[op | voor] $level open",
-        "[op | voor | tot] $level omhoog",
+        "(op | voor | tot) $level omhoog",
         "open [op | voor] $level",
       ],
       patterns: [

@@ -145,10 +145,12 @@ export const english: LanguagePack = {
     },
     when: {
       in: ["(in | after) $duration [time]", "$duration from now"],
+      minutes: ["in $minutes"],
       at: ["(at | from) $time [$date]", "[at] $date at $time"],
       for: [
         "for [the next | another] $duration [more | longer]",
         "[for] another $duration",
+        "$duration",
         "(for | over) (the | this) (next | coming) $unit",
         "over (the | this) (next | coming) $duration",
       ],
@@ -279,6 +281,7 @@ export const english: LanguagePack = {
     verbs: ["leave", "keep"],
     after: ["alone", "be", "(as it is | as they are | as is)", "out [of it]"],
   },
+  gives: ["give"],
   auxiliaries: "been had has have was were got nearly almost already last".split(" "),
   waterers: ["sprinkler", "watering", "irrigation", "hose", "valve", "tap"],
   measured: ["$property level", "$property reading"],
@@ -541,7 +544,7 @@ export const english: LanguagePack = {
   doing: {
     closed: ["close"],
     locked: ["lock"],
-    on: ["burn"],
+    on: ["is there", "are there", "burn"],
     docked: ["charge"],
     moving: ["move"],
     running: ["run", "work"],
@@ -592,6 +595,7 @@ export const english: LanguagePack = {
     6500: ["cold", "coldest", "icy white"],
   },
   amounts: {
+    again: ["another", "a further", "an extra"],
     more: "more",
     less: "less",
     small: [
@@ -655,7 +659,7 @@ export const english: LanguagePack = {
       `$property (${of}) $target (${should}) (be | go | stay | get) $state`,
       `(make [sure | certain] | see [to it] | ensure) [that] $property (${of}) $target (is | stays | goes) $state`,
     ],
-    more: ["$state", "$state (on | for | from) $target"],
+    more: ["$state", "$state (on | for | from | in) $target"],
     deed: [
       `$target (${should}) $verb`,
       "(make | let | have) $target $verb",
@@ -743,6 +747,7 @@ export const english: LanguagePack = {
             "$amount up",
             "higher [by $amount]",
             "$amount higher",
+            "$amount more",
             "$property up [[by] $amount]",
             "[$amount] more $property",
           ],
@@ -767,6 +772,7 @@ export const english: LanguagePack = {
             "back [by] $amount",
             "lower [by $amount]",
             "$amount lower",
+            "$amount less",
             "$property down [[by] $amount]",
             "[$amount] less $property",
           ],
@@ -1272,9 +1278,10 @@ export const english: LanguagePack = {
     "source-to": {
       patterns: [
         say("put | play | stick | get", "[some] $source (on | through) $target"),
-        say("play", "[some] $source"),
+        say("play | give us | give me", "[some] $source"),
         say("put | stick | get", "[some] $source on"),
         say("put on | stick on", "[some] $source"),
+        "[some] $source (on | through) $target",
       ],
       states: ["(some | a (bit | little) of) $source"],
       reply: "{$target} on {$source}.",
@@ -1470,6 +1477,7 @@ export const english: LanguagePack = {
     "ask-whether-does": {
       patterns: [
         "(does | do) $target [still] $state",
+        "$state [still] [any | some | a] $target [still | left]",
         "(did | have) (I | we | you | anyone | anybody | somebody) $state [up] $target",
       ],
       reply: "",
@@ -1513,6 +1521,7 @@ export const english: LanguagePack = {
         "any [of] $target [still] $state",
         "anything [still | left] $state [in | at | on] $target",
         "(is | are) [there] any [of] $target [still | left] $state [right now | now]",
+        "(is | are) there [still] $target [still | left] $state",
         "do any [of] $target [still] (seem | look) $state",
         "is anything [still | left] $state (in | at | on) $target",
         "is anything [still | left] $state $target",

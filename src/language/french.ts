@@ -399,7 +399,15 @@ export const french: LanguagePack = {
   doing: {
     closed: [],
     locked: [],
-    on: ["éclaire", "éclairent"],
+    on: [
+      "il y a",
+      "y a t il",
+      "est ce qu'il y a",
+      "il reste",
+      "reste t il",
+      "éclaire",
+      "éclairent",
+    ],
     docked: ["charge"],
     moving: ["bouge"],
     running: ["marche", "marchent", "fonctionne", "fonctionnent", "tourne", "tournent"],
@@ -450,6 +458,7 @@ export const french: LanguagePack = {
     6500: ["blanc glacé", "froid", "froide"],
   },
   amounts: {
+    again: ["encore"],
     more: "plus de",
     less: "moins de",
     small: [
@@ -536,6 +545,7 @@ export const french: LanguagePack = {
       "comme (ils | elles) sont",
     ],
   },
+  gives: ["donne", "donnez", "accorde"],
   auxiliaries: "as ont avez avait était étaient déjà presque que quoi".split(" "),
   waterers: ["arrosage", "arroseur", "irrigation", "vanne"],
   measured: ["taux de $property", "niveau de $property", "taux d'$property", "niveau d'$property"],
@@ -596,7 +606,7 @@ export const french: LanguagePack = {
       "que $target (soit | soient | reste | restent | est | sont) $state",
     ],
     of: [`$property ${de} $target [(${should}) [être | rester | passer]] $state`],
-    more: ["$state $target", "$state", `(${put}) $state`, "$state (pour | à | sur) $target"],
+    more: ["$state $target", "$state", `(${put}) $state`, "$state (pour | à | au | aux | sur | dans) $target"],
     deed: [
       "(dis | dites) (à | au | aux) $target (de | d') $verb",
       `$target (${should}) $verb`,
@@ -653,7 +663,7 @@ export const french: LanguagePack = {
         },
         up: {
           states: [
-            "[de | d'] $amount (plus haut | plus)",
+            "[de | d'] $amount (plus haut | plus | de plus | en plus)",
             "plus haut [(de | d') $amount]",
             "[$amount] plus de $property",
             "$property [[de | d'] $amount] plus (haut | haute | fort | forte)",
@@ -668,7 +678,7 @@ export const french: LanguagePack = {
         },
         down: {
           states: [
-            "[de | d'] $amount (plus bas | moins)",
+            "[de | d'] $amount (plus bas | moins | de moins | en moins)",
             "plus bas [(de | d') $amount]",
             "[$amount] moins de $property",
             "$property [[de | d'] $amount] plus (bas | basse)",
@@ -1269,7 +1279,7 @@ export const french: LanguagePack = {
       deeds: ["rentrer [à la base | à sa base]"],
       states: ["(à | sur) [sa] base"],
       patterns: [
-        "(renvoie | renvoyez | renvoyer | ramène | ramener | rentre) $target (à | sur) [sa | la] (base | station | maison)",
+        "(renvoie | renvoyez | renvoyer | envoie | envoyez | envoyer | ramène | ramener | rentre) $target (à | sur) [sa | la] (base | station | maison)",
         "(renvoie | rentre | range | renvoyer) $target",
         "$target [retourne | rentre] à [la | sa | ta] (base | station | maison)",
         "(recharge | rechargez) $target",
@@ -1360,6 +1370,7 @@ export const french: LanguagePack = {
     "ask-whether-does": {
       patterns: [
         "est ce que $target $state [encore | toujours]",
+        "$state [encore | toujours] [de | du | des] $target",
         "$target $state [t] [il | elle | ils | elles] [encore | toujours]",
       ],
       reply: "",

@@ -332,8 +332,8 @@ export const german: LanguagePack = {
     here: ["hier", "hier drin", "in diesem raum", "in diesem zimmer"],
     it: ["es", "sie", "ihn", "ihnen", "dieses", "diese", "diesen"],
     there: ["dort", "dort drin", "da drin", "dem raum dort", "jenem raum"],
-    outside: ["draußen", "im Freien"],
-    inside: ["drinnen"],
+    outside: ["draußen", "außen", "im Freien"],
+    inside: ["drinnen", "innen"],
     everywhere: [
       "überall",
       "im ganzen Haus",
@@ -382,7 +382,7 @@ export const german: LanguagePack = {
       many: ["rollos", "jalousien", "rollläden", "vorhänge", "markisen"],
       differ: true,
     },
-    gate: { one: ["tor"], many: ["tore"] },
+    gate: { one: ["tor"], many: ["tore"], beside: ["Tür"] },
     valve: { one: ["ventil"], many: ["ventile"] },
     lock: { one: ["schloss", "tür"], many: ["schlösser", "türen"] },
     alarm: { one: ["alarm", "alarmanlage"], many: ["alarmanlagen"] },
@@ -489,7 +489,7 @@ export const german: LanguagePack = {
   doing: {
     closed: [],
     locked: [],
-    on: ["brennt", "brennen", "leuchtet", "leuchten"],
+    on: ["brennt da", "ist da", "brennt", "brennen", "leuchtet", "leuchten"],
     running: ["läuft", "laufen", "arbeitet", "saugt", "fährt", "putzt", "fegt"],
     playing: ["spielt", "spielen"],
     docked: ["lädt", "laden"],
@@ -540,6 +540,7 @@ export const german: LanguagePack = {
     6500: ["eisweiß", "kalt"],
   },
   amounts: {
+    again: ["noch", "nochmal", "weitere"],
     more: "mehr",
     less: "weniger",
     small: [
@@ -565,7 +566,7 @@ export const german: LanguagePack = {
       "(kleinste | kleinster | niedrigste | niedrigster) stufe",
       "so (dunkel | leise | langsam | niedrig | schwach) wie [es] [nur] (möglich | geht)",
     ],
-    low: ["niedrig", "langsam", "schwach", "gedimmt", "kleine stufe", "stufe eins"],
+    low: ["[ganz] (niedrig | langsam | schwach)", "gedimmt", "kleine stufe", "stufe eins"],
     medium: ["mittel", "mittlere stufe", "stufe zwei"],
     high: ["hoch", "schnell", "hohe stufe", "stufe drei"],
     full: [
@@ -655,6 +656,20 @@ export const german: LanguagePack = {
       "(aus dem Spiel | außen vor)",
     ],
   },
+  gives: ["gib", "gebt", "gönn"],
+  perceives: [
+    "hör",
+    "höre",
+    "hören",
+    "seh",
+    "sehe",
+    "sehen",
+    "versteh",
+    "verstehe",
+    "verstehen",
+    "find",
+    "finde",
+  ],
   auxiliaries: "hat hast hatte hatten war waren wurde wurden schon bereits fast beinahe".split(" "),
   waterers: ["sprenger", "bewässerung", "beregnung", "regner", "schlauch", "ventil"],
   measured: [
@@ -700,14 +715,14 @@ export const german: LanguagePack = {
   frames: {
     besides: ["mit", "auf", "bei", "in"],
     state: [
-      "$target [wieder | ganz] $state",
-      `(${bring}) $target [wieder | ganz] $state`,
-      `$target (${should}) [wieder | ganz] $state`,
-      `$target [wieder | ganz] $state (${ending})`,
-      `$target (${should}) [wieder | ganz] $state (${ending})`,
-      `dass $target [wieder | ganz] $state (${ending})`,
-      "(kann | könnte | können | könnten) $target [wieder | ganz] $state (sein | werden | bleiben)",
-      `${mind} $target [wieder | ganz] $state zu (machen | schalten | stellen | drehen | lassen)`,
+      "$target [wieder] $state",
+      `(${bring}) $target [wieder] $state`,
+      `$target (${should}) [wieder] $state`,
+      `$target [wieder] $state (${ending})`,
+      `$target (${should}) [wieder] $state (${ending})`,
+      `dass $target [wieder] $state (${ending})`,
+      "(kann | könnte | können | könnten | darf | dürfen | dürften) $target [wieder] $state [sein | werden | bleiben]",
+      `${mind} $target [wieder] $state zu (machen | schalten | stellen | drehen | lassen)`,
     ],
     of: [
       `$property ${of} $target $state`,
@@ -715,7 +730,7 @@ export const german: LanguagePack = {
     ],
     more: [
       "$state",
-      "$state (bei | an) $target",
+      "$state (bei | beim | an | am | in | im) $target",
       "(kann | könnte) es [bitte] $state (sein | werden | gehen)",
     ],
     deed: [
@@ -749,7 +764,11 @@ export const german: LanguagePack = {
           ],
         },
         off: {
-          states: ["(aus | ab)", "(ausgeschaltet | abgeschaltet | ausgemacht)", "$property aus"],
+          states: [
+            "[ganz] (aus | ab)",
+            "(ausgeschaltet | abgeschaltet | ausgemacht)",
+            "$property aus",
+          ],
           commands: [
             ...apart(
               turn,
@@ -808,7 +827,7 @@ export const german: LanguagePack = {
         },
         up: {
           states: [
-            `[um] $amount (${upward})`,
+            `[um] $amount (${upward} | mehr)`,
             `(${upward}) [um $amount]`,
             `$property [[um] $amount] (${upward})`,
             "[$amount] mehr $property",
@@ -843,7 +862,7 @@ export const german: LanguagePack = {
         },
         down: {
           states: [
-            `[um] $amount (${downward} | zurück)`,
+            `[um] $amount (${downward} | zurück | weniger)`,
             `(${downward}) [um $amount]`,
             `$property [[um] $amount] (${downward})`,
             "[$amount] weniger $property",

@@ -298,6 +298,9 @@ export const italian: LanguagePack = {
       "su",
       "sul",
       "sulla",
+      "allo",
+      "agli",
+      "alle",
     ],
     nearby: [
       "su",
@@ -440,7 +443,7 @@ export const italian: LanguagePack = {
   doing: {
     closed: [],
     locked: [],
-    on: [],
+    on: ["c'è", "c' è", "ci sono", "è rimasta"],
     docked: [],
     moving: ["si muove"],
     running: [
@@ -501,6 +504,7 @@ export const italian: LanguagePack = {
     6500: ["bianco ghiaccio", "freddo", "fredda"],
   },
   amounts: {
+    again: ["un altro", "altri", "altre", "ancora"],
     more: "più",
     less: "meno",
     small: [
@@ -566,6 +570,7 @@ export const italian: LanguagePack = {
     "(volevo dire | voglio dire)",
   ],
   excuses: [
+    "fa [troppo | un po' | proprio | davvero | molto | tanto] (caldo | freddo | fresco | buio | tardi)",
     "[qui] non (c'è | è rimasto | rimane) [più] nessuno [qui | dentro]",
     "(qualcuno | lui | lei) (l'ha | li ha | le ha) (lasciato | lasciata | lasciati | lasciate | dimenticato) [acceso | accesa | aperto | aperta]",
     "voglio (vedere | guardare | dormire | leggere | uscire)",
@@ -579,6 +584,7 @@ export const italian: LanguagePack = {
     verbs: ["lascia", "lasci", "lasciate", "lasciare", "lasciami"],
     after: ["(in pace | stare)", "(com è | così | come sono)"],
   },
+  gives: ["dai", "dia", "dagli"],
   auxiliaries: "ha hai hanno aveva già quasi".split(" "),
   waterers: ["irrigazione", "irrigatore", "valvola"],
   measured: ["livello di $property", "tasso di $property"],
@@ -646,7 +652,7 @@ export const italian: LanguagePack = {
       "$state $target",
       "$state",
       `(${put}) $state`,
-      "$state (per | su | sul | sulla) $target",
+      "$state (per | su | sul | sulla | a | al | alla | allo | in | nel | nella) $target",
     ],
     deed: [
       "(di | dì | dica) (a | al | alla | all' | allo) $target di $verb",

@@ -121,6 +121,8 @@ const ofSome = [
   "diminutives",
   "imperatives",
   "requests",
+  "perceives",
+  "minutes",
   "more",
 ];
 

@@ -48,8 +48,8 @@ export interface LanguagePack {
   colours: Readonly<Record<string, Said>>;
   /** By colour temperature in kelvin. */
   warmths: Readonly<Record<string, Said>>;
-  /** `counted` are steps of which people say how many: "two notches". */
-  amounts: { small: Said; large: Said; counted?: Said; more: string; less: string };
+  /** `counted` are steps of which people say how many: "two notches"; `again` says that there was more: "another ten percent". */
+  amounts: { small: Said; large: Said; counted?: Said; again: Said; more: string; less: string };
   /** Named levels of brightness, volume and speed. */
   levels: { least: Said; low: Said; medium: Said; high: Said; full: Said };
   /** What an action is called, where a phrasebook says so. */
@@ -134,6 +134,10 @@ export interface LanguagePack {
    * "leave the lamp alone".
    */
   stays: { verbs: Said; after: Said };
+  /** Verbs that give a thing so long: "give the pump ten minutes". */
+  gives: Said;
+  /** Verbs of what somebody perceives, or cannot, where what is denied comes before the denial: "ich hör das Telefon nicht". */
+  perceives?: Said;
   /**
    * Patterns after which a part of a command is said anew: "to twenty, no, thirty". None that may also say
    * what is not meant.

@@ -435,7 +435,7 @@ export const spanish: LanguagePack = {
   doing: {
     closed: ["cerré", "cerramos"],
     locked: ["cerré con llave", "cerramos con llave"],
-    on: ["alumbra", "alumbran", "encendí", "encendimos"],
+    on: ["hay", "queda", "alumbra", "alumbran", "encendí", "encendimos"],
     docked: [],
     moving: ["se mueve"],
     running: ["funciona", "funcionan"],
@@ -486,6 +486,7 @@ export const spanish: LanguagePack = {
     6500: ["blanco helado", "frío", "fría"],
   },
   amounts: {
+    again: ["otro", "otros", "otras"],
     more: "más",
     less: "menos",
     small: [
@@ -562,6 +563,7 @@ export const spanish: LanguagePack = {
     verbs: ["deja", "deje", "dejad", "dejen", "dejar", "déjame"],
     after: ["(en paz | tranquilo | tranquila)", "como (está | están)", "así"],
   },
+  gives: ["da", "dale", "dé", "dele"],
   auxiliaries: "ha he has han hemos había por casi".split(" "),
   waterers: ["riego", "aspersor", "válvula"],
   measured: ["nivel de $property"],
@@ -624,7 +626,7 @@ export const spanish: LanguagePack = {
       "que $target (esté | estén | quede | queden | está | están | se quede) $state",
     ],
     of: [`$property ${de} $target [(${should}) [estar | ser | quedar | ponerse]] $state`],
-    more: ["$state $target", "$state", `(${put}) $state`, "$state (en | para) $target"],
+    more: ["$state $target", "$state", `(${put}) $state`, "$state (en | para | a | al) $target"],
     deed: [
       "(dile | diga | di) (a | al) $target que $verb",
       `$target (${should}) $verb`,

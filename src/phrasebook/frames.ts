@@ -42,6 +42,10 @@ export function patternsOf(
   );
   const isMore = framed?.sort === "level" && framed.form !== "to";
   const more = isMore && states.length > 0 ? around(pack.frames.more, "$state", group(states)) : [];
+  // "Two degrees more on the radiator".
+  const amounts = fitting(isMore ? form?.states.filter(isAmount) : []);
+  const onThings = pack.frames.more.filter((frame) => frame.includes("$target"));
+  const moreOn = amounts.length > 0 ? around(onThings, "$state", group(amounts)) : [];
   // What an action is called is done as well.
   const done =
     framed?.sort === "action"
@@ -56,7 +60,8 @@ export function patternsOf(
     ...owned,
     ...switchedAlone(pack, framed, states),
     ...more,
-  ];
+    ...moreOn,
+  ].map((text) => text.replaceAll("$amount", `[${pack.amounts.again.join(" | ")}] $amount`));
 }
 
 /** What is said for a unit: a tilt is in degrees as a temperature is, and most others say what they are called. */
@@ -99,6 +104,11 @@ function switchedAlone(
       .map((text) => text.replace("$target", group(words)));
   const said = group([...states, ...form.states.filter(isUnnamed)]);
   return [...inPlace(form.commands), ...around(inPlace(pack.frames.state), "$state", said)];
+}
+
+/** Whether a state is that a thing is more or less by so much. */
+function isAmount(text: string): boolean {
+  return text.startsWith("$amount") || text.includes("] $amount");
 }
 
 /** Whether a pattern is said without the words of the property. */

@@ -2,7 +2,7 @@ import { splitWords } from "../language/words.ts";
 import type { Holder, PlaceExpression, TargetExpression } from "./expression.ts";
 import { isPlace } from "./narrowing.ts";
 import type { NounsSaid } from "./called.ts";
-import type { Noun, SaidNoun } from "./nouns.ts";
+import { type Noun, type SaidNoun, isConnective } from "./nouns.ts";
 import type { Spoken } from "./slot.ts";
 
 /** Shortest part of a word that may be a word itself. */
@@ -13,19 +13,26 @@ const shortest = 3;
  * ("Küchenlicht", "keukenlamp"). What is made tells what a word may be, with the index after it.
  */
 export function createCompounds(
-  { pack }: Spoken,
+  spoken: Spoken,
   holders: readonly Holder[],
   {
     nouns,
     nounsSaid,
   }: { nouns: readonly SaidNoun[]; nounsSaid: (of: readonly Noun[]) => NounsSaid },
 ): (text: string, end: number) => { end: number; expression: TargetExpression }[] {
+  const { pack } = spoken;
   const { links } = pack;
   if (!links) return () => [];
   const only = (said: string): string | undefined => {
     const [first, more] = splitWords(said, pack);
     return more ? undefined : first?.text;
   };
+  // "Außenlicht", "buitenlampen".
+  const open = (["outside", "inside"] as const).flatMap((sort) =>
+    isConnective(spoken, sort)
+      ? { sort, words: pack.targets[sort].flatMap((said) => only(said) ?? []) }
+      : [],
+  );
   let known: { kinds: Map<string, Noun[]>; places: Map<string, Holder[]> } | undefined;
   // Most homes are never spoken to, and most words are no compounds.
   const looked = () => {
@@ -45,9 +52,11 @@ export function createCompounds(
       const meant = kinds.get(text.slice(at));
       if (!meant) continue;
       const head = text.slice(0, at);
-      const place: PlaceExpression = links.flatMap((link) =>
-        head.endsWith(link) ? (places.get(head.slice(0, head.length - link.length)) ?? []) : [],
-      );
+      const place: PlaceExpression =
+        open.find(({ words }) => words.includes(head))?.sort ??
+        links.flatMap((link) =>
+          head.endsWith(link) ? (places.get(head.slice(0, head.length - link.length)) ?? []) : [],
+        );
       if (place.length === 0) continue;
       for (const many of [false, true]) {
         const those = meant.filter((noun) => noun.many === many);

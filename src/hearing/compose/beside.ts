@@ -101,7 +101,7 @@ export function beside(
     const ours = around.filter((remark) => !isPlain(remark));
     if (!ours.every(remarks.isOurs)) return undefined;
     const found = told({ from, end: to }, isAbout ? [about.id] : undefined);
-    if (!found || !ours.every((remark) => isElsewhere(remark, found))) {
+    if (!found || !ours.every((remark) => isElsewhere(remark, found) && isThere(remark, found))) {
       return undefined;
     }
     const places = around.map((remark) => (isReason(remark) ? "within" : whereOf(remark, found)));
@@ -123,6 +123,12 @@ export function beside(
       said.every(({ reading }) => reading.read !== "target" || !leans(reading.target)) &&
       named.every((id) => id === undefined || !done.has(id))
     );
+  };
+  /** Whether what a remark says of places is where what is done stands: "open the garage, I'm on the drive". */
+  const isThere = (remark: Stretch, { commands }: Parted): boolean => {
+    const named = new Set(indexes(remark).flatMap((at) => engine.roomsNamed(utterance, at)));
+    if (named.size === 0) return true;
+    return [...devicesDone(commands)].every((id) => named.has(book.devices.get(id)?.room ?? ""));
   };
   /** Whether a word before it says that it is a reason. */
   const isGiven = ({ from }: Stretch): boolean =>
@@ -183,7 +189,7 @@ interface Remarks {
   isGiven: (stretch: Stretch) => boolean;
   /** The same where nothing parts it off, so that "I forgot the lights on" is none. */
   isUnmarked: (stretch: Stretch) => boolean;
-  /** A clause of those who speak, which may name things but no places: "we're off out by the back door". */
+  /** A clause of those who speak, which may name things and places: "we're off out by the back door". */
   isOurs: (stretch: Stretch) => boolean;
   /** Whether a remark is no one more thing of the home, which is hardly told in so many words. */
   isClause: (stretch: Stretch) => boolean;
@@ -215,6 +221,13 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     if (engine.auxiliaries.has(text) && isForeign(engine, utterance, at, pauses)) {
       isExcused[at] = true;
     }
+  }
+  // "Ich hör das Telefon nicht" denies nothing that is to be done.
+  for (const from of [0, ...pauses]) {
+    if (!engine.isSpeaker(texts[from] ?? "") || !engine.perceives.has(texts[from + 1] ?? ""))
+      continue;
+    const end = [...pauses].find((at) => at > from) ?? texts.length;
+    isExcused.fill(true, from, end);
   }
   const isArticle = (at: number): boolean => small[at] === true || engine.ones.has(texts[at] ?? "");
   const isHedged = texts.map((text, at) => answers[at] === true || engine.hedges.has(text));
@@ -298,10 +311,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       const isSaidAnew = engine.repairs(utterance, first).length > 0;
       if (isSaidAnew || engine.starts(pick(utterance, { from: first, end }, [])).size > 1)
         return false;
-      if (!isUnbarred({ from, end }) || (begins[first] === true && !isSentence(first, end))) {
-        return false;
-      }
-      return indexes({ from, end }).every((at) => !engine.placeNamed(utterance, at));
+      return isUnbarred({ from, end }) && (begins[first] !== true || isSentence(first, end));
     },
     begins: ({ from }) => begins[afterSmall(from)] === true,
     about({ from, end }) {

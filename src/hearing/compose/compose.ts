@@ -93,9 +93,9 @@ export function compose(
     return left && { from: left[0], end: left[1] };
   };
   const on = engine.onWord;
-  const { keeps, speaksOfIt } = engine;
+  const { keeps, leads, speaksOfIt } = engine;
   const parting: Parting = {
-    ...{ utterance, aparts, joiners, it, speaksOfIt, on, keeps, read, leftIn },
+    ...{ utterance, aparts, joiners, it, speaksOfIt, on, keeps, leads, read, leftIn },
     readingOf: clearReading,
   };
   const all: Stretch = { from: 0, end: utterance.words.length };
@@ -209,8 +209,8 @@ function asOne(parting: Parting, stretch: Stretch, before?: Command): Command | 
       hour = { understood, whens: [], isHour: true };
       continue;
     }
-    // "The chandelier on, and louder" may well mean something else than what is near.
-    const isElsewhere = second !== undefined && !isMore;
+    // "The chandelier on, and louder" may well mean something else than what is near; "and play some jazz" says what.
+    const isElsewhere = second !== undefined && !isMore && !saysChoice(reading);
     const isDoubtful = isElsewhere || left.some(({ isCut }) => isCut) || undefined;
     const isNarrowed = left.some(({ narrowing }) => narrowing) || undefined;
     const also = given({ isDoubtful, isNarrowed });
@@ -221,6 +221,11 @@ function asOne(parting: Parting, stretch: Stretch, before?: Command): Command | 
   }
   // "The lamp half an hour" is no "lamp to one half" while it may be on for so long.
   return chosen && !chosen.isDoubtful ? chosen : (asLasting(parting, stretch) ?? chosen ?? hour);
+}
+
+/** Whether one of the values that a property has by name is said. */
+function saysChoice({ fillings }: Reading): boolean {
+  return fillings.some(({ slot }) => slot.fills === "value" && slot.family === "value");
 }
 
 /** Whether nothing is named in a command that is about something. */

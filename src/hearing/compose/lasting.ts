@@ -1,3 +1,4 @@
+import { isNamedPlace } from "../../slot-types/narrowing.ts";
 import type { Reading } from "../understand/evaluate.ts";
 import { type Apart, apartChoices } from "./apart.ts";
 import { type Command, type Parting, whensOf } from "./parting.ts";
@@ -8,14 +9,17 @@ import { type Stretch, joined, pick } from "../understand/stretch.ts";
  * it is, is that it is on.
  */
 export function asLasting(
-  { utterance, aparts, joiners, on, keeps, read, readingOf }: Parting,
+  { utterance, aparts, joiners, on, keeps, leads, read, readingOf }: Parting,
   stretch: Stretch,
 ): Command | undefined {
   const telling = aparts.filter(({ whens }) => whens);
   if (!telling.some(isTelling)) return undefined;
   for (const left of apartChoices(telling, joiners, stretch)) {
     if (!left.some(isTelling)) continue;
-    const named = pick(utterance, stretch, left);
+    const said = pick(utterance, stretch, left);
+    // "Give the pump ten minutes", "ten minutes of the pump".
+    const first = said.texts.findIndex((text, at) => said.small[at] !== true && !leads.has(text));
+    const named = pick(said, { from: Math.max(0, first), end: said.words.length }, []);
     const end = named.words.at(-1)?.end ?? 0;
     const words = on.words.map(({ text }) => ({ text, start: end, end }));
     const understood = read(joined([named, { ...on, words }]));
@@ -43,6 +47,8 @@ const switches: ReadonlySet<string> = new Set(["power", "flow"]);
 function isTurnedOn({ fillings, meaning }: Reading, counts: readonly boolean[]): boolean {
   const [target, more] = fillings;
   if (target?.reading.read !== "target" || more || meaning.result !== "do") return false;
+  // "The garden for ten minutes" is no light in it.
+  if (isNamedPlace(target.reading.target)) return false;
   const isBeside = counts.some((isCounted, at) => {
     return isCounted && (at < target.from || at >= target.end);
   });

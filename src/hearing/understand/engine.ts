@@ -17,9 +17,10 @@ import { isWish } from "../../language/vocabulary.ts";
 import { recognisePhrases } from "../../slot-types/phrases.ts";
 import { createGround } from "../../slot-types/ground.ts";
 import { later } from "../../source/later.ts";
+import { betweenWords } from "../../slot-types/heads.ts";
 import { type Names, gatherNames } from "../../slot-types/names.ts";
 import type { Ground, Slot, SlotReading } from "../../slot-types/slot.ts";
-import { isBare, isNamedPlace } from "../../slot-types/narrowing.ts";
+import { isBare } from "../../slot-types/narrowing.ts";
 import type { NarrowingFound } from "../../slot-types/found.ts";
 import { type Around, createAround } from "./around.ts";
 import { createGerunds } from "./gerunds.ts";
@@ -59,6 +60,10 @@ export interface Engine extends Around {
   onWord: Utterance;
   /** Verbs that leave a thing as it is. */
   keeps: ReadonlySet<string>;
+  /** Words before a thing that is given so long: "give the pump ten minutes", "ten minutes of the pump". */
+  leads: ReadonlySet<string>;
+  /** Verbs of what somebody perceives, or cannot. */
+  perceives: ReadonlySet<string>;
   /** Words that add something to what was said of a thing: "with", "at". */
   besides: ReadonlySet<string>;
   /** Words that no remark beside a command has, and those that begin one. */
@@ -84,8 +89,8 @@ export interface Engine extends Around {
   denials: Recognise<true>;
   /** Words for one of something, which are articles as well. */
   ones: ReadonlySet<string>;
-  /** Whether the name of a room or zone begins at a word. */
-  placeNamed: (utterance: Utterance, from: number) => boolean;
+  /** The rooms of the places whose names begin at a word. */
+  roomsNamed: (utterance: Utterance, from: number) => readonly string[];
   /** Whether a place without a name begins at a word: "outside". */
   openPlace: (utterance: Utterance, from: number) => boolean;
   /** What a remark may have in it although its words are hedges elsewhere. */
@@ -209,6 +214,8 @@ function createEngine(book: Phrasebook, language: string): Engine {
     itWord: wordOf(pack.targets.it),
     onWord: wordOf(pack.states.on),
     keeps: stays,
+    leads: new Set([...firstWords(pack.gives), ...betweenWords(pack)]),
+    perceives: firstWords(pack.perceives ?? []),
     besides: new Set(pack.frames.besides),
     hedges: new Set(pack.hedges),
     auxiliaries: new Set(pack.auxiliaries),
@@ -256,10 +263,13 @@ function createEngine(book: Phrasebook, language: string): Engine {
       symbols.targets
         .read(utterance, from)
         .some(({ value }) => value.read === "target" && isOpenPlace(value.target)),
-    placeNamed: (utterance, from) =>
-      symbols.targets
-        .read(utterance, from)
-        .some(({ value }) => value.read === "target" && isNamedPlace(value.target)),
+    roomsNamed: (utterance, from) =>
+      symbols.targets.read(utterance, from).flatMap(({ value }) => {
+        if (value.read !== "target" || value.target.target !== "named") return [];
+        return value.target.holders.flatMap(({ entity }) =>
+          entity.type === "room" ? entity.id : entity.type === "zone" ? entity.rooms : [],
+        );
+      }),
     pointsTo(utterance, from) {
       const read = symbols.targets.read(utterance, from);
       const sorts = read.map(({ value }) => (value.read === "target" ? value.target.target : ""));

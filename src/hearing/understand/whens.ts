@@ -32,6 +32,8 @@ export interface WhenFound {
 
 interface WhenParts {
   duration: number;
+  /** Whole minutes that are said without their unit: "in ten". */
+  minutes: number;
   /** One of a unit of a clock, in seconds: "hour" of "for the next hour". */
   unit: number;
   time: ClockReading;
@@ -61,6 +63,11 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
       return seconds === undefined ? undefined : { when, seconds };
     },
   });
+  const minutes: Form<WhenParts, WhenReading> = {
+    said: said.minutes ?? [],
+    make: ({ minutes: count }) =>
+      count === undefined ? undefined : { when: "in", seconds: count * durationUnits.minute },
+  };
   const points = (when: "at" | "until"): Form<WhenParts, WhenReading> => ({
     said: said[when],
     make: (read) => pointOf(when, read),
@@ -73,7 +80,14 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
       return point?.time.isOfDay ? point : undefined;
     },
   };
-  const forms = [lengths("in"), points("at"), lengths("for"), points("until"), ...ofSun(ground)];
+  const forms = [
+    lengths("in"),
+    minutes,
+    points("at"),
+    lengths("for"),
+    points("until"),
+    ...ofSun(ground),
+  ];
   const span: Form<WhenParts, WhenReading[]> = {
     said: said.span,
     make({ hour, time = hour, end, date }) {
@@ -85,6 +99,7 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
   };
   const parts = {
     duration: ground.durations(),
+    minutes: minutesReader(ground),
     unit: unitReader(ground),
     time: ground.clocks(),
     hour: hourReader(ground),
@@ -148,6 +163,11 @@ function unitReader(ground: Ground): Recognise<number> {
     ground.pack.times.units[unit].slice(0, 1).map((said) => ({ said, value: durationUnits[unit] })),
   );
   return recognisePhrases(names, ground);
+}
+
+function minutesReader({ numbers }: Ground): Recognise<number> {
+  return ({ texts }, from) =>
+    numbers(texts, from).filter(({ value }) => Number.isInteger(value) && value > 0 && value < 60);
 }
 
 function hourReader({ numbers }: Ground): Recognise<ClockReading> {
