@@ -231,9 +231,9 @@ export const dutch: LanguagePack = {
       "[o | oh | ah | o ja | oh ja] en",
       "(als | zodra | wanneer) je (kunt | kan | tijd hebt | even tijd hebt)",
       "(kan | wil | zou | kun) iemand [willen | kunnen]",
-      "alsjeblieft | alstublieft | (kun | kunt | kan | wil | wilt | zou) (je | u | jij) [me] [willen | kunnen] | je (kunt | mag | kan)",
+      "alsjeblieft | alstublieft | (kun | kunt | kan | wil | wilt | zou) (je | u | jij) [me] [willen | kunnen] | je (kunt | mag | kan | moet | zou)",
       "ik (wil | zou) [graag] [dat] [willen] | ik heb graag [dat] | wij (willen | zouden) [graag] | we (willen | zouden) [graag] | (mag | kan) ik [graag] | (mogen | kunnen) we [graag] | ik wil dat je",
-      "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een plezier en | (geef | geeft) (me | mij | ons)",
+      "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een (plezier | lol) en | (mag | kan | zou) ik (je | u | jou) [mogen] (vragen | verzoeken) [om] | (geef | geeft) (me | mij | ons)",
     ],
     closing: [
       "(voor | voordat) ik het vergeet | op dit moment | momenteel",

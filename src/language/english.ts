@@ -46,6 +46,14 @@ const cannot = "can't | cannot | can hardly | can barely";
 
 const very = "so | very | really | pretty | rather | quite";
 
+/** What somebody asked for help may be, and what somebody is who is helped. */
+const dear =
+  "a dear | a love | a darling | a star | a pal | a sweetheart | an angel | kind | nice | good";
+const glad =
+  "grateful | glad | happy | obliged | thankful | pleased | great | nice | lovely | good";
+const allowed =
+  "ok | okay | all right | alright | too much [trouble | bother | to ask] | a (bother | problem | trouble | hassle)";
+
 /** What the sun does, as a time; some are told by a sentence about it as well. */
 function sun(one: string, others: string, does?: string): SunWords {
   const words = `(${one} | ${others})`;
@@ -344,13 +352,18 @@ export const english: LanguagePack = {
     opening: [
       "[oh | ah | oh yes | ah yes | yes] and",
       "hang on | hold on | listen | look | quick | guys | everyone | somebody | someone",
-      "would you mind | do you mind | how about | what about | (is it | would it be) possible to [have | get]",
+      "would you mind | do you mind | how about | what about",
+      `would it be (${allowed}) [for you] (to [have | get] | if (you | we | I) (could | can)) | (is it | would it be) possible [for (you | us | me)] to [have | get]`,
+      "[is there] any (chance | way | possibility) [that] (you | we | I | somebody | someone) (could | can | might)",
       "(when | if | as soon as) you (can | get (a chance | a minute | a moment | a second))",
-      "(could | can | would | will | might) you [kindly | possibly | quickly | maybe] [go and]",
-      "would you be so kind [as to] | be so kind as to | do me a favour and | be a dear and | go ahead and | (I'd | I would | we'd | we would) appreciate it if you could",
+      "(could | can | would | will | might) you [kindly | possibly | quickly | maybe | ever so kindly] [go and | go ahead and | be able to | manage to | be so kind as to]",
+      `[could you | would you | can you] (be (${dear}) and | be so kind [as to | and] | help (me | us) [out] and | do (me | us) a (favour | favor | kindness) and)`,
+      `(I'd | I would | we'd | we would | it would) (appreciate it | be (so | very | really | most) (${glad}) | be (${glad}) | love it | like it) if (you | we | somebody | someone) (could | would | can | will)`,
+      "do you think (you | we) (could | can | might) | why (don't | not) [you | we] | (go | come | run | pop) [over | round | ahead] and | (make | be) sure (you | that you | to) | see [to it] that you",
+      "you (should | must | have to | need to | ought to | (might | may) as well | (can | could) go ahead and) | (you'd | you had) better | (feel | be | you're) (free | welcome) to | (may | can | could | might) (I | we) (ask | trouble) you to",
       "(I'd | I would | we'd | we would) (like | love) [you to] | (I | we) (want | need) [you to]",
       "(can | could | will | would) (somebody | someone | anybody | anyone | one of you) [kindly | quickly | go and]",
-      "(can | could | may | might) (I | we) (have | get) | let's [have | get] | let us [have | get] | time to | you (can | may | could) | (give | get) (me | us) | let (me | us) have | (I | we) could do with",
+      "(can | could | may | might) (I | we) [have | get] | let's [have | get] | let us [have | get] | time to | you (can | may | could) | (give | get) (me | us) | let (me | us) have | (I | we) could do with",
     ],
     closing: [
       "(before I forget | while I (remember | think of it)) | (at the moment | currently | just now)",

@@ -221,10 +221,10 @@ export const french: LanguagePack = {
       "(tu serais | vous seriez) (gentil | gentille | aimable | sympa | un ange) de",
       "[ah | oh | ah oui | tiens] et",
       "(quand | dès que | si) tu (peux | as (le temps | un moment | une minute)) | à l'occasion",
-      "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] [peut être] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [peut être] [me]",
+      "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] [peut être] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [peut être] [me] | (tu | vous) (veux | voudrais | voulez | voudriez | dois | devez | devrais | devriez) [bien] [me]",
       "(quelqu'un | l'un de vous) (peut | pourrait) [il] [m' | nous] | (est ce que | est ce qu') quelqu'un (peut | pourrait)",
       "je (veux | voudrais | voulais) [bien] [que tu] | j'aimerais [bien] | je souhaite | on (veut | voudrait | peut | pourrait) [avoir] | il (faudrait | faut) | j'ai besoin [de | d'] | (est ce que je | je) (peux | pourrais) avoir | puis je avoir | avoir",
-      "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | il est temps de | (donne | donnez) (moi | nous)",
+      "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | (il est temps | c'est l'heure | c'est le moment) (de | d') | (merci | prière) (de | d') | (tu as | vous avez) qu'à | (dis | dites) [donc] | écoute | (donne | donnez) (moi | nous)",
     ],
     closing: [
       "avant que j'oublie | avant d'oublier | en ce moment | actuellement",
@@ -606,7 +606,12 @@ export const french: LanguagePack = {
       "que $target (soit | soient | reste | restent | est | sont) $state",
     ],
     of: [`$property ${de} $target [(${should}) [être | rester | passer]] $state`],
-    more: ["$state $target", "$state", `(${put}) $state`, "$state (pour | à | au | aux | sur | dans) $target"],
+    more: [
+      "$state $target",
+      "$state",
+      `(${put}) $state`,
+      "$state (pour | à | au | aux | sur | dans) $target",
+    ],
     deed: [
       "(dis | dites) (à | au | aux) $target (de | d') $verb",
       `$target (${should}) $verb`,

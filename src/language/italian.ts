@@ -241,7 +241,7 @@ export const italian: LanguagePack = {
       "(quando | appena | se) (puoi | hai (un momento | un minuto | tempo))",
       "(può | potrebbe) qualcuno | qualcuno (può | potrebbe)",
       "per favore | per piacere | (puoi | potresti | può | potrebbe | vuoi | vorresti | riesci a) [per favore] | (vorrei | voglio | vogliamo | vorremmo | desidero | mi piacerebbe | ho bisogno di | mi serve) [avere]",
-      "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | (fammi il favore di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | ((posso | potrei) avere | (possiamo | potremmo) [avere]) | dai | vai e | è ora di | (dammi | dacci)",
+      "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | ((fammi | mi fai | mi faresti) (il | un) (favore | piacere) (di | e) | (bisogna | devi | dovresti | deve | dovrebbe) | (cerca | vedi) di | ti va di | ti andrebbe di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | ((posso | potrei) avere | (possiamo | potremmo) [avere]) | dai | vai e | è ora di | (dammi | dacci)",
     ],
     closing: [
       "prima che (mi dimentichi | me ne dimentichi) | in questo momento | al momento",

@@ -243,7 +243,7 @@ export const spanish: LanguagePack = {
       "(cuando | en cuanto | si) (puedas | puedes | tengas (un momento | un minuto | tiempo))",
       "(puede | podría) alguien | alguien (puede | podría) | (que | a ver si) alguien",
       "por favor | (puedes | podrías | puede | podría | quieres | querrías) [por favor] | (quiero | quisiera | querría | queremos | me gustaría | necesito | desearía) [tener]",
-      "(te | le) (importa | importaría) | serías tan amable de | haz el favor de | hazme el favor de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo tener | (podríamos | podemos) [tener]) | que | (dame | danos | ponme | ponnos)",
+      "(te | le) (importa | importaría) | serías tan amable de | (haz | hazme | me haces | me harías) (el | un) favor (de | y) | (hay | habría | habrá) que | (tienes | tendrías) que | (debes | deberías) | (puede | podría) usted | toca | [es] hora de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo tener | (podríamos | podemos) [tener]) | que | (dame | danos | ponme | ponnos)",
     ],
     closing: [
       "antes de que se me olvide | ahora mismo | en este momento",

@@ -36,6 +36,12 @@ function gather(mishearings: readonly Mishearing[]): Confusion[] {
       else groups.set(key, [each]);
     }
   }
+  /** How many of the phrases of a language have a number that may be taken for another. */
+  const sayNumbers = (language: string): number =>
+    mishearings.filter(
+      ({ spoken, taken }) =>
+        spoken.language === language && taken.some(({ isOfNumber }) => isOfNumber),
+    ).length;
   // What is two confusions at once says nothing new.
   const isJoint = (key: string): boolean => {
     const [language, one, other] = partsOf(key);
@@ -53,8 +59,10 @@ function gather(mishearings: readonly Mishearing[]): Confusion[] {
       if (!worst) return [];
       const { mishearing, taken: of } = worst;
       const { verdict, distance, why, differs } = of;
-      const risk = of.risk * (1 + Math.log(cases.length) / 2);
       const { language } = mishearing.spoken;
+      // A suite says few of the numbers that people do.
+      const count = of.isOfNumber ? Math.max(cases.length, sayNumbers(language)) : cases.length;
+      const risk = of.risk * (1 + Math.log(count) / 2);
       return [{ ...differs, language, verdict, distance, risk, ...given({ why }), cases }];
     })
     .sort((one, other) => other.risk - one.risk);

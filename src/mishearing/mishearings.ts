@@ -1,6 +1,7 @@
 import { type Book, asBook } from "../book/book.ts";
 import { membersOf, numberFrom } from "../source/border.ts";
 import { type Differing, differenceOf } from "./difference.ts";
+import { differsInNumber } from "./numbers.ts";
 import { readOptions } from "./options.ts";
 import { given } from "../source/given.ts";
 import type { Position } from "../source/position.ts";
@@ -43,6 +44,8 @@ export interface TakenFor {
   why?: string;
   /** The words in which it differs from what was spoken, as they are said. */
   differs: Differing;
+  /** Whether a number alone is taken for another. */
+  isOfNumber: boolean;
   /** How bad it is, for ranking: the harm, less the further away it is. */
   risk: number;
   /** What in the files makes the difference: for what was spoken, and for what it is taken for. */
@@ -185,6 +188,7 @@ function takenWithin(
         verdict,
         ...given({ why }),
         differs: differenceOf(words.join(" "), phrase, sounds.costs.weak),
+        isOfNumber: differsInNumber(meant.heard, heard),
         risk: harm[verdict] * Math.exp(-away / spread),
         places: given({ spoken: spokenAt, taken: takenAt }),
       });

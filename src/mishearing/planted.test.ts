@@ -37,6 +37,7 @@ const planted: readonly (readonly [phrase: string, spoken: string, taken: string
   ["disarm the alarm", "disarm", "just arm"],
   ["set the fan to forty percent", "forty", "fourteen"],
   ["set the vent to thirty percent", "thirty", "thirteen"],
+  ["set the vent to fifteen percent", "fifteen", "fifty"],
   ["turn on the rack light", "light", "lights"],
   ["turn on the rack lights", "lights", "light"],
   ["turn on the gallery lamp", "gallery", "galley"],

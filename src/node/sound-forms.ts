@@ -12,6 +12,7 @@ const takenFor = z.looseObject({
   verdict: worse,
   why: z.optional(z.string()),
   differs: z.looseObject({ spoken: z.string(), taken: z.string() }),
+  isOfNumber: z.boolean(),
   risk: z.number(),
   places: z.looseObject({ spoken: z.optional(position), taken: z.optional(position) }),
 });

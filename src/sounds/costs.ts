@@ -14,7 +14,9 @@ import { type Consonant, type Mouth, type Phone, type Vowel, manners, places } f
  * NAACL 2000); weak sounds are lost more easily than made up, and those without stress most (R. A. Cole
  * and J. Jakimik, "A model of speech perception", 1980), consonants that close a syllable more easily than
  * those that begin one (M. A. Redford and R. L. Diehl, "The relative perceptual distinctiveness of initial and
- * final consonants in CVC syllables", JASA 106, 1999).
+ * final consonants in CVC syllables", JASA 106, 1999), consonants in clusters more easily than single ones
+ * (D. H. Klatt, "Linguistic uses of segmental duration in English", JASA 59, 1976), and nasals after a vowel, which is
+ * nasal as well (P. S. Beddor, "A coarticulatory path to sound change", Language 85, 2009).
  */
 export interface Costs {
   /** That one is taken for the other. */
@@ -98,7 +100,8 @@ function consonants(spoken: Consonant, heard: Consonant): number {
     (mannerSteps[Math.abs(from - to)] ?? unlike);
   // What is weak is covered by what is strong, and not the reverse.
   const covered = energy(heard) > energy(spoken) ? 0 : energy(spoken) - energy(heard);
-  return Math.min(unlike, told + Math.round(covered / 4));
+  const share = spoken.second && heard.second ? secondShare : 1;
+  return Math.min(unlike, Math.round((told + covered / 4) * share));
 }
 
 function vowels(spoken: Vowel, heard: Vowel): number {
@@ -150,9 +153,19 @@ function energy(phone: Phone): number {
 function lossOf(phone: Phone): number {
   if (phone.sort === "vowel" && phone.symbol === "ə") return 42;
   const long = phone.sort === "vowel" && (phone.long || phone.from !== phone.to) ? 15 : 0;
-  const share = phone.sort === "consonant" && phone.closing ? closingShare : 1;
+  const share = phone.sort === "vowel" ? 1 : shareOf(phone);
   return Math.round(energy(phone) * share) + long;
 }
 
-/** How much of a consonant there is to hear where it closes a syllable, beside where it begins one. */
+function shareOf({ closing, second, manner }: Consonant): number {
+  if (closing) return manner === "nasal" ? closingNasalShare : closingShare;
+  return second ? secondShare : 1;
+}
+
+/**
+ * How much of a consonant there is to hear where it closes a syllable, or follows the one that begins it, beside
+ * where it begins one: it is shorter there, and a nasal is half in the vowel before it.
+ */
 const closingShare = 0.7;
+const closingNasalShare = 0.5;
+const secondShare = 0.75;

@@ -13,6 +13,8 @@ export interface Consonant {
   voiced: boolean;
   /** Whether it closes its syllable. */
   closing: boolean;
+  /** Whether it stands between the consonant that its syllable begins with and the vowel. */
+  second: boolean;
 }
 
 export interface Vowel {
@@ -122,18 +124,24 @@ const mouths: Readonly<Record<string, readonly [height: number, back: number, ro
 
 const consonants = new Map<string, Consonant>(
   pairs.flatMap(([symbols, manner, place]) =>
-    symbols
-      .split(" ")
-      .flatMap((symbol, index): [string, Consonant][] =>
-        symbol === "-"
-          ? []
-          : [
-              [
+    symbols.split(" ").flatMap((symbol, index): [string, Consonant][] =>
+      symbol === "-"
+        ? []
+        : [
+            [
+              symbol,
+              {
+                sort: "consonant",
                 symbol,
-                { sort: "consonant", symbol, manner, place, voiced: index === 1, closing: false },
-              ],
+                manner,
+                place,
+                voiced: index === 1,
+                closing: false,
+                second: false,
+              },
             ],
-      ),
+          ],
+    ),
   ),
 );
 
@@ -145,6 +153,11 @@ const closing = new Map(
   ]),
 );
 
+/** The same consonants after another one that their syllable begins with. */
+const seconds = new Map(
+  [...consonants.values()].map((each): [Consonant, Consonant] => [each, { ...each, second: true }]),
+);
+
 /**
  * A word in which the consonants that close a syllable are known for that: all after the last vowel, and those
  * between vowels that do not begin the next syllable, which one does, or two of which the second is a liquid
@@ -154,8 +167,11 @@ export function inSyllables(word: readonly Phone[]): Phone[] {
   const last = word.findLastIndex(({ sort }) => sort === "vowel");
   const first = word.findIndex(({ sort }) => sort === "vowel");
   return word.map((phone, at) => {
-    if (phone.sort === "vowel" || at < first) return phone;
+    if (phone.sort === "vowel") return phone;
     const [next, after] = [word[at + 1], word[at + 2]];
+    const isSecond = word[at - 1]?.sort === "consonant" && next?.sort === "vowel";
+    if (isSecond && (at < first || isLiquid(phone))) return seconds.get(phone) ?? phone;
+    if (at < first) return phone;
     const begins =
       next?.sort === "vowel" ||
       (next && isLiquid(next) && !isLiquid(phone) && after?.sort === "vowel");

@@ -93,9 +93,9 @@ export function compose(
     return left && { from: left[0], end: left[1] };
   };
   const on = engine.onWord;
-  const { keeps, leads, speaksOfIt } = engine;
+  const { keeps, gives, ofWords, speaksOfIt } = engine;
   const parting: Parting = {
-    ...{ utterance, aparts, joiners, it, speaksOfIt, on, keeps, leads, read, leftIn },
+    ...{ utterance, aparts, joiners, it, speaksOfIt, on, keeps, gives, ofWords, read, leftIn },
     readingOf: clearReading,
   };
   const all: Stretch = { from: 0, end: utterance.words.length };

@@ -9,7 +9,7 @@ import { type Stretch, joined, pick } from "../understand/stretch.ts";
  * it is, is that it is on.
  */
 export function asLasting(
-  { utterance, aparts, joiners, on, keeps, leads, read, readingOf }: Parting,
+  { utterance, aparts, joiners, on, keeps, gives, ofWords, read, readingOf }: Parting,
   stretch: Stretch,
 ): Command | undefined {
   const telling = aparts.filter(({ whens }) => whens);
@@ -18,8 +18,12 @@ export function asLasting(
     if (!left.some(isTelling)) continue;
     const said = pick(utterance, stretch, left);
     // "Give the pump ten minutes", "ten minutes of the pump".
-    const first = said.texts.findIndex((text, at) => said.small[at] !== true && !leads.has(text));
-    const named = pick(said, { from: Math.max(0, first), end: said.words.length }, []);
+    const afterLengths = new Set(left.map(({ end }) => utterance.words[end]?.start));
+    const from = said.words.findIndex(({ text, start }, at) => {
+      const isOf = afterLengths.has(start) && ofWords.has(text);
+      return said.small[at] !== true && !gives.has(text) && !isOf;
+    });
+    const named = pick(said, { from: Math.max(0, from), end: said.words.length }, []);
     const end = named.words.at(-1)?.end ?? 0;
     const words = on.words.map(({ text }) => ({ text, start: end, end }));
     const understood = read(joined([named, { ...on, words }]));

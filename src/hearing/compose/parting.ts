@@ -51,8 +51,9 @@ export interface Parting {
   on: Utterance;
   /** Verbs that keep a thing as it is: "leave the fan for ten more minutes". */
   keeps: ReadonlySet<string>;
-  /** Words before a thing that is given so long. */
-  leads: ReadonlySet<string>;
+  /** Verbs that give a thing so long, and words between how long it is and the thing. */
+  gives: ReadonlySet<string>;
+  ofWords: ReadonlySet<string>;
   /**
    * Understands words; `it` is what a command before them was about, which what names nothing is about where
    * it `follows`, `aparts` what was said apart from them, and `alongside` the intent before them, which they are

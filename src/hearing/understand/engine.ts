@@ -60,8 +60,10 @@ export interface Engine extends Around {
   onWord: Utterance;
   /** Verbs that leave a thing as it is. */
   keeps: ReadonlySet<string>;
-  /** Words before a thing that is given so long: "give the pump ten minutes", "ten minutes of the pump". */
-  leads: ReadonlySet<string>;
+  /** Verbs that give a thing so long: "give the pump ten minutes". */
+  gives: ReadonlySet<string>;
+  /** Words between a thing and what tells which one it is. */
+  ofWords: ReadonlySet<string>;
   /** Verbs of what somebody perceives, or cannot. */
   perceives: ReadonlySet<string>;
   /** Words that add something to what was said of a thing: "with", "at". */
@@ -214,7 +216,8 @@ function createEngine(book: Phrasebook, language: string): Engine {
     itWord: wordOf(pack.targets.it),
     onWord: wordOf(pack.states.on),
     keeps: stays,
-    leads: new Set([...firstWords(pack.gives), ...betweenWords(pack)]),
+    gives: firstWords(pack.gives),
+    ofWords: betweenWords(pack),
     perceives: firstWords(pack.perceives ?? []),
     besides: new Set(pack.frames.besides),
     hedges: new Set(pack.hedges),
