@@ -245,7 +245,7 @@ export const dutch: LanguagePack = {
   },
   targets: {
     all: ["alle", "elke", "iedere"],
-    both: ["beide", "allebei", "allebei de", "alle twee"],
+    both: ["beide", "allebei", "allebei de", "alle twee", "de twee"],
     everything: [
       "alles",
       "alle apparaten",
@@ -652,6 +652,7 @@ export const dutch: LanguagePack = {
           commands: [
             ...order(adjust, adjusting, "$property [omhoog | omlaag | terug] (op | naar) $value"),
             "$property [omhoog | omlaag] [op | naar] $value",
+            "$property [op] $value (op | van | bij | in) $target",
             "$value (op | voor) $target",
             "(stel) $target in op $value",
             "(stel) $property [van | in | op] $target in op $value",
@@ -659,7 +660,7 @@ export const dutch: LanguagePack = {
             ...order(
               adjust,
               adjusting,
-              `$target [omhoog | omlaag | terug] (op | naar | tot) $value`,
+              `$target [omhoog | omlaag | terug | op | hoger | lager | zachter | harder] (op | naar | tot) $value`,
             ),
             ...order(
               adjust,
@@ -1235,6 +1236,7 @@ export const dutch: LanguagePack = {
     "source-to": {
       patterns: [
         "(speel | draai) [wat] $source [op | via] $target",
+        "[zet | doe] [wat] $source (op | via) $target [aan | op]",
         "(speel | draai) [wat] $source",
         "(zet | doe) [wat] $source (op | aan)",
       ],
@@ -1276,6 +1278,10 @@ export const dutch: LanguagePack = {
       states: ["(op pauze | gepauzeerd)"],
       patterns: ["(pauzeer | onderbreek) $target", "$target (pauze | pauzeren)"],
       reply: "{$target} gepauzeerd.",
+    },
+    "start-work": {
+      patterns: ["begin (te | met) (stofzuigen | zuigen | schoonmaken | dweilen | vegen)"],
+      reply: "{$target} gestart.",
     },
     "stop-work": {
       deeds: ["stoppen | ophouden"],

@@ -7,8 +7,8 @@ const flick = "turn | switch | put | flick | power";
 const casual = "pop | stick | flip | whack | throw | bung";
 const adjust =
   "set | put | turn | change | adjust | move | bring | take | push | get | knock | bump | crank | ease";
-const bringing = `turn | switch | put | set | get | make | have | keep | leave | bring | take | change | pull | give | knock | move | push | nudge | bump | crank | ease | shift | swap | flick | adjust | ${casual}`;
-const choose = "set | put | turn | change | switch | adjust | move";
+const bringing = `turn | switch | put | set | tune | get | make | have | keep | leave | bring | take | change | pull | give | knock | move | push | nudge | bump | crank | ease | shift | swap | flick | adjust | ${casual}`;
+const choose = "set | put | turn | change | switch | adjust | move | tune";
 const push = `turn | bring | push | move | nudge | put | take | bump | crank | knock | ease | ${casual}`;
 const more = "raise | increase | boost";
 const less = "lower | reduce | decrease | drop | cut";
@@ -374,7 +374,7 @@ export const english: LanguagePack = {
   },
   targets: {
     all: ["all", "all of", "every", "each"],
-    both: ["both", "both of"],
+    both: ["both", "both of", "the two", "all two"],
     everything: [
       "everything",
       "every device",
@@ -749,7 +749,7 @@ export const english: LanguagePack = {
             `$value $property (${of}) $target`,
             say(`${adjust} | ${less} | ${more}`, "$property [up | down] (to | at) $value"),
             say(adjust, "$property (to | at) $value (on | in | for | of) $target"),
-            "$property (to | at) $value (on | in | for) $target",
+            "$property [to | at] $value (on | in | for) $target",
             "(give me | give us | let me have) $value (on | in | for) $target",
             "$property [up | down] [to | at] $value",
           ],
@@ -806,7 +806,7 @@ export const english: LanguagePack = {
       choice: {
         to: {
           states: [
-            "[back] [to | on | onto | in | into | at] $value [mode | setting]",
+            "[back] [to | on | onto | in | into | at] $value [mode | setting | station | channel]",
             "[to | on | in | into | at] $value $property",
             "$property [to | on | in | at] $value",
           ],
@@ -826,7 +826,7 @@ export const english: LanguagePack = {
       colour: {
         to: {
           states: [
-            "[back] [to | in] [gentle | deep | rich | cosy] $value",
+            "[back] [to | in | on] [gentle | deep | rich | cosy] $value",
             "[to | in] $value $property",
             "$property [to] $value",
           ],
@@ -834,6 +834,8 @@ export const english: LanguagePack = {
             say(`${choose} | make`, `$property (${of}) $target [to] $value`),
             say(`${choose} | make`, "$target $property [to] $value"),
             `$property (${of}) $target [to] $value`,
+            say("make | let | have", "$target (glow | shine | light up) [in] $value"),
+            "$value (on | for | in) $target",
           ],
         },
       },
@@ -1034,11 +1036,12 @@ export const english: LanguagePack = {
     "position-to": {
       patterns: [
         say(
-          `${adjust} | open | close | raise | lower | lift | roll | pull | shut`,
+          `${adjust} | open | close | raise | lower | lift | roll | pull | draw | shut`,
           "$target [up | down] (to | at) $level [open | closed]",
         ),
         say("open | raise | lift", "$target $level [of the way] [up | open]"),
         say("put | pull | roll | bring | draw", "$target $level [of the way] (up | open)"),
+        say("draw", "$target $level"),
         "$level open $target",
       ],
       states: [
@@ -1128,7 +1131,10 @@ export const english: LanguagePack = {
       reply: "{$target} closed.",
     },
     water: {
-      patterns: [say("water | irrigate | sprinkle", "$target")],
+      patterns: [
+        say("water | irrigate | sprinkle", "$target"),
+        say("start | begin", "watering [$target]"),
+      ],
       reply: "{$target} open.",
     },
     lock: {
@@ -1314,6 +1320,7 @@ export const english: LanguagePack = {
           "$target [off | out] to (clean | vacuum | hoover | sweep | mop | work)",
         ),
         "$target start",
+        say("hoover | vacuum | sweep | clean", "with $target"),
         say("start | begin", "(cleaning | vacuuming | sweeping) with $target"),
       ],
       states: ["running | going | started | cleaning"],
@@ -1329,6 +1336,10 @@ export const english: LanguagePack = {
       patterns: [say("pause | hold", "$target"), "$target pause"],
       states: ["paused | on pause | on hold"],
       reply: "{$target} paused.",
+    },
+    "start-work": {
+      patterns: [say("start | begin", "(cleaning | vacuuming | hoovering | sweeping | mopping)")],
+      reply: "{$target} started.",
     },
     "stop-work": {
       deeds: ["stop"],

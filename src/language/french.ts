@@ -248,8 +248,24 @@ export const french: LanguagePack = {
     here: ["ici", "dans cette pièce"],
     it: ["le", "la", "les", "l", "ça", "cela", "celui-là", "celle-là"],
     there: ["là", "là-bas", "là-dedans", "cette pièce-là"],
-    outside: ["dehors", "à l'extérieur"],
-    inside: ["à l'intérieur", "dedans"],
+    outside: [
+      "dehors",
+      "à l'extérieur",
+      "de l'extérieur",
+      "extérieur",
+      "extérieure",
+      "extérieurs",
+      "extérieures",
+    ],
+    inside: [
+      "à l'intérieur",
+      "dedans",
+      "de l'intérieur",
+      "intérieur",
+      "intérieure",
+      "intérieurs",
+      "intérieures",
+    ],
     everywhere: ["partout", "toute la maison", "de la maison", "tout le bâtiment", "du bâtiment"],
     one: ["celui", "celle"],
     ones: ["ceux", "celles"],
@@ -663,6 +679,7 @@ export const french: LanguagePack = {
             `(${adjust} | ${raise} | ${lower}) $target (à | sur | jusqu'à) $value`,
             `(${adjust} | ${raise} | ${lower}) $property ${de} $target (à | sur | jusqu'à) $value`,
             `$property ${de} $target [à | sur] $value`,
+            "$property [à] $value sur $target",
             `$value [de] $property ${de} $target`,
           ],
         },
@@ -750,7 +767,7 @@ export const french: LanguagePack = {
       reply: "{$target} : éteint.",
     },
     "position-short": {
-      states: ["[à] $level (fermé | fermée | fermés)", "fermé [à] $level"],
+      states: ["[à] $level (fermé | fermée | fermés | fermées)", "fermé [à] $level"],
       patterns: [
         "(ferme | fermez | fermer | baisse | baisser | descends | rentre | rentrez) $target [à] $level",
         "(ferme | fermer) à $level $target",
@@ -1003,7 +1020,7 @@ export const french: LanguagePack = {
       reply: "{$target} se ferme.",
     },
     "position-to": {
-      states: ["[à] $level (ouvert | ouverte | ouverts)", "ouvert [à] $level"],
+      states: ["[à] $level (ouvert | ouverte | ouverts | ouvertes)", "ouvert [à] $level"],
       patterns: [
         "(ouvre | ouvrez | ouvrir | lève | lever | remonte) $target [à] $level",
         `(${set} | ${open} | ${close}) $target ${to} $level`,
@@ -1099,7 +1116,7 @@ export const french: LanguagePack = {
       states: ["(armé | armée | activé | activée) [en mode] [$mode]", "[en | sur] [mode] $mode"],
       patterns: [
         "(mets | mettez | mettre) $target en (marche | route)",
-        "(arme | armez | armer | active | activez | activer | mets | allume) $target [en | pour] [mode] [la] [$mode]",
+        "(arme | armez | armer | active | activez | activer | enclenche | branche | mets | allume) $target [en | pour] [mode] [la] [$mode]",
         `${set} $target (en | sur) [mode] $mode`,
       ],
       reply: "{$target} : armée.",
@@ -1232,10 +1249,10 @@ export const french: LanguagePack = {
     },
     "source-to": {
       patterns: [
-        "(joue | mets | lance) $source sur $target",
+        "(joue | mets | lance) $source (sur | à) $target",
         `${set} $target sur $source`,
         "(joue | jouez | jouer | mets | mettez | mettre | lance | passe) [du | de la | des | un peu de] $source",
-        "(joue | mets | lance | passe) (du | de la | des | un peu de) $source (sur | à) $target",
+        "[joue | mets | lance | passe] (du | de la | des | un peu de) $source (sur | à) $target",
       ],
       states: ["[sur] (du | de la | des | un peu de) $source"],
       reply: "{$target} sur {$source}.",
@@ -1273,6 +1290,10 @@ export const french: LanguagePack = {
       states: ["en pause"],
       patterns: [`${set} $target en pause`, "$target [en] pause"],
       reply: "{$target} en pause.",
+    },
+    "start-work": {
+      patterns: ["commence (le ménage | à (aspirer | nettoyer | balayer))"],
+      reply: "{$target} démarre.",
     },
     "stop-work": {
       deeds: ["s'arrêter"],

@@ -16,7 +16,7 @@ const bring =
   "mach | mache | schalt | schalte | stell | stelle | dreh | drehe | setz | setze | fahr | fahre | tu | lass | lasse | bring | bringe | krieg | färb | färbe | nimm | nehme | schieb | schiebe | wechsle | ändere";
 const bringing =
   "machen | schalten | stellen | drehen | setzen | fahren | haben | lassen | bringen | kriegen | bekommen | halten | färben";
-const ending = `${bringing} | sein | werden | bleiben | gehen | ist | sind | bleibt | wird`;
+const ending = `${bringing} | sein | werden | bleiben | gehen | stehen | ist | sind | bleibt | wird`;
 const adjust =
   "stell | stelle | setz | setze | dreh | drehe | mach | mache | bring | bringe | regel | regle | fahr | fahre | änder | ändere | wechsel | wechsle | schalt | schalte | dimm | dimme";
 const adjusting =
@@ -268,7 +268,24 @@ export const german: LanguagePack = {
     ],
   },
   sounds: germanSounds,
-  small: ["der", "die", "das", "den", "dem", "des", "mein", "meine", "meinen", "unser", "unsere"],
+  small: [
+    "der",
+    "die",
+    "das",
+    "den",
+    "dem",
+    "des",
+    "mein",
+    "meine",
+    "meinen",
+    "meinem",
+    "meiner",
+    "unser",
+    "unsere",
+    "unseren",
+    "unserem",
+    "unserer",
+  ],
   imperatives: {
     endings: [
       ["eln", "le", "el"],
@@ -321,7 +338,7 @@ export const german: LanguagePack = {
   },
   targets: {
     all: ["alle", "sämtliche", "jede", "jeden", "jedes"],
-    both: ["beide", "die beiden", "alle beide", "alle zwei"],
+    both: ["beide", "die beiden", "alle beide", "alle zwei", "die zwei"],
     everything: [
       "alles",
       "alle geräte",
@@ -821,6 +838,7 @@ export const german: LanguagePack = {
               "$target auf $value",
             ),
             `$property ${of} $target [auf | bei] $value`,
+            "$property [auf] $value (am | im | an | auf | beim | bei) $target",
             `$value $property ${of} $target`,
             `$target auf $value (hochdrehen | runterdrehen | herunterdrehen | hochstellen | runterstellen | hochfahren | runterfahren)`,
           ],
@@ -1450,7 +1468,8 @@ export const german: LanguagePack = {
     },
     "source-to": {
       patterns: [
-        "(spiel | spiele) $source [auf | am | über] $target",
+        "(spiel | spiele) [etwas] $source [auf | am | über | im] $target",
+        "[(mach | mache | stell | stelle | schalt | schalte)] [etwas] $source (im | am | auf | über) $target [an | ein]",
         "(spiel | spiele | leg | lege) [etwas] $source [auf]",
         "(mach | mache | stell | stelle | schalt | schalte) [etwas] $source (an | rein)",
         "[etwas] $source (spielen | auflegen | anmachen | anstellen)",
@@ -1495,6 +1514,10 @@ export const german: LanguagePack = {
         "(halte | halt) $target an",
       ],
       reply: "{$target} angehalten.",
+    },
+    "start-work": {
+      patterns: ["(fang | fange) [jetzt] an zu (saugen | putzen | wischen | kehren)"],
+      reply: "{$target} gestartet.",
     },
     "stop-work": {
       deeds: ["stoppen | aufhören | stehen bleiben"],

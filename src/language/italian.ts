@@ -60,7 +60,10 @@ export const italian: LanguagePack = {
     point: ["virgola"],
     decimalSign: ",",
     fractions: [
-      { value: 0.5, said: ["mezzo", "mezza", "metà", "la metà", "a metà", "a mezz'altezza"] },
+      {
+        value: 0.5,
+        said: ["mezzo", "mezza", "mezzi", "mezze", "metà", "la metà", "a metà", "a mezz'altezza"],
+      },
       { value: 0.25, said: ["quarto", "un quarto"] },
       { value: 0.75, said: ["tre quarti"] },
       { value: 1 / 3, said: ["terzo", "un terzo"] },
@@ -266,8 +269,17 @@ export const italian: LanguagePack = {
     here: ["qui", "in questa stanza", "qua"],
     it: ["lo", "la", "li", "le", "quello", "quella", "quelli", "quelle"],
     there: ["lì", "là", "lì dentro", "quella stanza"],
-    outside: ["fuori", "all'esterno", "all'aperto"],
-    inside: ["dentro", "all'interno"],
+    outside: [
+      "fuori",
+      "all'esterno",
+      "all'aperto",
+      "dell'esterno",
+      "esterna",
+      "esterne",
+      "esterno",
+      "esterni",
+    ],
+    inside: ["dentro", "all'interno", "dell'interno", "interna", "interne", "interno", "interni"],
     everywhere: [
       "ovunque",
       "dappertutto",
@@ -537,6 +549,7 @@ export const italian: LanguagePack = {
   },
   enclitics: ["lo", "la", "li", "le", "mi", "melo", "mela", "meli", "mele"],
   fillers: [
+    "subito",
     "cioè",
     "anche",
     "circa",
@@ -708,6 +721,7 @@ export const italian: LanguagePack = {
             `(${adjust} | ${raise} | ${lower}) $target (${a} | fino a | fino al) $value`,
             `(${adjust} | ${raise} | ${lower}) $property ${di} $target (${a} | fino a | fino al) $value`,
             `$property ${di} $target [${a}] $value`,
+            `$property [${a}] $value (su | sul | sulla | in | nel | nella) $target`,
             `$value di $property ${di} $target`,
           ],
         },
@@ -794,8 +808,8 @@ export const italian: LanguagePack = {
     },
     "position-short": {
       states: [
-        "[a | al | alla | per] $level (chiuso | chiusa)",
-        "(chiuso | chiusa) [a | al | alla | per] $level",
+        "[a | al | alla | per] $level (chiuso | chiusa | chiusi | chiuse)",
+        "(chiuso | chiusa | chiusi | chiuse) [a | al | alla | per] $level",
       ],
       patterns: [
         "(chiudi | chiuda | chiudere | abbassa | abbassare | ritira | riavvolgi) $target [a | al | alla | per | fino a] $level",
@@ -1026,8 +1040,8 @@ export const italian: LanguagePack = {
     },
     "position-to": {
       states: [
-        "[a | al | alla | per] $level (aperto | aperta)",
-        "(aperto | aperta) [a | al | alla | per] $level",
+        "[a | al | alla | per] $level (aperto | aperta | aperti | aperte)",
+        "(aperto | aperta | aperti | aperte) [a | al | alla | per] $level",
       ],
       patterns: [
         "(apri | apra | aprire | alza | alzare) $target [a | al | alla | per | fino a] $level",
@@ -1250,9 +1264,9 @@ export const italian: LanguagePack = {
     },
     "source-to": {
       patterns: [
-        "(metti | mettere | riproduci) $source (su | sul | sulla | in) $target",
+        "[metti | mettere | riproduci] $source (su | sul | sulla | in | alla | al) $target",
         "(metti | metta | mettere | riproduci | suona) [un po' di | del | della | dei] $source",
-        "(metti | mettere | riproduci) (un po' di | del | della | dei) $source (su | sul | sulla | in | alla | al) $target",
+        "[metti | mettere | riproduci] (un po' di | del | della | dei) $source (su | sul | sulla | in | alla | al) $target",
         `(${set} | passa) $target (su | a | alla | sulla | al) $source`,
       ],
       states: ["(un po' di | del | della | dei) $source"],
@@ -1289,6 +1303,10 @@ export const italian: LanguagePack = {
       states: ["in pausa"],
       patterns: [`${set} $target in pausa`, `${set} in pausa $target`, "$target [in] pausa"],
       reply: "{$target} in pausa.",
+    },
+    "start-work": {
+      patterns: ["(inizia | comincia) a (pulire | aspirare | spazzare)"],
+      reply: "{$target} avviato.",
     },
     "stop-work": {
       deeds: ["fermarsi | si fermi"],

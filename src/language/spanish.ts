@@ -268,8 +268,8 @@ export const spanish: LanguagePack = {
     here: ["aquí", "en esta habitación", "acá"],
     it: ["lo", "la", "los", "las", "eso", "ese", "esa"],
     there: ["allí", "allá", "ahí", "esa habitación"],
-    outside: ["fuera", "afuera", "en el exterior"],
-    inside: ["dentro", "adentro", "en el interior"],
+    outside: ["fuera", "afuera", "en el exterior", "del exterior", "exterior", "exteriores"],
+    inside: ["dentro", "adentro", "en el interior", "del interior", "interior", "interiores"],
     everywhere: [
       "en todas partes",
       "toda la casa",
@@ -623,7 +623,7 @@ export const spanish: LanguagePack = {
       `(${put}) $state $target`,
       `$target (${should}) [estar | quedar | quedarse | ponerse] $state`,
       "(puede | pueden | podría | podrían) $target (estar | quedar | ponerse) $state",
-      "que $target (esté | estén | quede | queden | está | están | se quede) $state",
+      "que $target (esté | estén | sea | sean | quede | queden | está | están | se quede) $state",
     ],
     of: [`$property ${de} $target [(${should}) [estar | ser | quedar | ponerse]] $state`],
     more: ["$state $target", "$state", `(${put}) $state`, "$state (en | para | a | al) $target"],
@@ -685,6 +685,7 @@ export const spanish: LanguagePack = {
             `(${adjust}) $property ${de} $target (a | al | en | hasta) $value`,
             `(${raise} | ${lower}) $property ${de} $target (a | al | hasta) $value`,
             `$property ${de} $target [a | al | en] $value`,
+            "$property [a | al] $value en $target",
             `$value de $property ${de} $target`,
           ],
         },
@@ -774,7 +775,10 @@ export const spanish: LanguagePack = {
       reply: "{$target}: apagado.",
     },
     "position-short": {
-      states: ["[a | al] $level (cerrado | cerrada)", "(cerrado | cerrada) [a | al] $level"],
+      states: [
+        "[a | al] $level (cerrado | cerrada | cerrados | cerradas)",
+        "(cerrado | cerrada | cerrados | cerradas) [a | al] $level",
+      ],
       patterns: [
         "(cierra | cierre | cerrar | baja | bajar | recoge | recoger) $target [a | al | hasta] $level",
       ],
@@ -1003,7 +1007,10 @@ export const spanish: LanguagePack = {
       reply: "{$target}: cerrando.",
     },
     "position-to": {
-      states: ["[a | al] $level (abierto | abierta)", "(abierto | abierta) [a | al] $level"],
+      states: [
+        "[a | al] $level (abierto | abierta | abiertos | abiertas)",
+        "(abierto | abierta | abiertos | abiertas) [a | al] $level",
+      ],
       patterns: [
         "(abre | abra | abrir) $target [a | al | hasta] $level",
         "(sube | subir) $target (a | al | hasta) $level",
@@ -1224,7 +1231,7 @@ export const spanish: LanguagePack = {
     },
     "source-to": {
       patterns: [
-        "(pon | poner | reproduce) $source en $target",
+        "[pon | poner | reproduce] [algo de | un poco de] $source en $target",
         "(pon | ponga | poner | ponme | reproduce) [algo de | un poco de] $source",
         `(${set} | cambia) $target (en | a) $source`,
       ],
@@ -1269,6 +1276,10 @@ export const spanish: LanguagePack = {
       states: ["en pausa"],
       patterns: ["(pausa | pause | pausar) $target", "$target [en] pausa"],
       reply: "{$target} en pausa.",
+    },
+    "start-work": {
+      patterns: ["(empieza | comienza) a (limpiar | aspirar | barrer | fregar)"],
+      reply: "{$target} en marcha.",
     },
     "stop-work": {
       deeds: ["parar | pare | pararse | detenerse | se detenga"],

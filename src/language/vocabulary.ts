@@ -57,6 +57,7 @@ export const vocabularyIds = [
   "start",
   "stop",
   "pause-work",
+  "start-work",
   "stop-work",
   "dock",
   "program-to",
@@ -101,7 +102,7 @@ export function isWish(intent: string): boolean {
   return wishes.has(intent);
 }
 
-const yielding: ReadonlySet<string> = new Set<VocabularyId>(["unlock"]);
+const yielding: ReadonlySet<string> = new Set<VocabularyId>(["unlock", "start-work", "stop-work"]);
 
 /** Whether an intent is also said in words of others, which go first: a lock is opened where nothing else is. */
 export function isYielding(intent: string): boolean {

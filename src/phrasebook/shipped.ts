@@ -52,6 +52,12 @@ const ofKinds = (kind: readonly string[], intent: VocabularyIntent): VocabularyI
   slots: { ...intent.slots, target: { type: "target", kind: [...kind] } },
 });
 
+/** Only for devices of these kinds that are named. */
+const namedOf = (kind: readonly string[], intent: VocabularyIntent): VocabularyIntent => ({
+  ...intent,
+  slots: { ...intent.slots, target: { type: "target", kind: [...kind], named: true } },
+});
+
 /** Whatever goes on and off is turned on and off in the same words: "kill the heating", "fire up the sprinkler". */
 const turnedOn: readonly VocabularyId[] = ["power-on", "power-start"];
 const turnedOff: readonly VocabularyId[] = ["power-off", "power-stop"];
@@ -276,8 +282,14 @@ export function shippedIntents(
         mode: { type: "value", property: "armed", default: "away" },
       },
       do: { set: { $target: { armed: "$mode" } } },
+      saidLike: turnedOn,
+      framed: { sort: "switched", form: "on", property: "armed", isForemost: true },
     },
-    disarm: named(setTo("armed", "off")),
+    disarm: {
+      ...named(setTo("armed", "off")),
+      saidLike: turnedOff,
+      framed: { sort: "switched", form: "off", property: "armed", isForemost: true },
+    },
     record: switched("recording", "on"),
     "stop-recording": switched("recording", "off"),
     play: setTo("playing", "play"),
@@ -300,8 +312,17 @@ export function shippedIntents(
     start: called("start"),
     stop: called("stop"),
     "pause-work": called("pause"),
-    // What goes about stays where it is, and has nothing else to stop.
-    "stop-work": ofKinds(["vacuum"], called("pause")),
+    // What goes about is turned on and off as well: it stays where it is, and has nothing else to stop.
+    "start-work": {
+      ...namedOf(["vacuum"], called("start")),
+      saidLike: turnedOn,
+      framed: { sort: "switched", form: "on", property: "activity", isForemost: true },
+    },
+    "stop-work": {
+      ...namedOf(["vacuum"], called("pause")),
+      saidLike: turnedOff,
+      framed: { sort: "switched", form: "off", property: "activity", isForemost: true },
+    },
     dock: called("dock"),
     "program-to": chosen("program"),
     "program-start": {

@@ -5,6 +5,13 @@ import type { NounsSaid } from "./called.ts";
 import { type Noun, type SaidNoun, isConnective } from "./nouns.ts";
 import type { Spoken } from "./slot.ts";
 
+/** What the parts of such words may be. */
+interface Known {
+  kinds: Map<string, Noun[]>;
+  places: Map<string, Holder[]>;
+  names: Map<string, Holder[]>;
+}
+
 /** Shortest part of a word that may be a word itself. */
 const shortest = 3;
 
@@ -33,24 +40,26 @@ export function createCompounds(
       ? { sort, words: pack.targets[sort].flatMap((said) => only(said) ?? []) }
       : [],
   );
-  let known: { kinds: Map<string, Noun[]>; places: Map<string, Holder[]> } | undefined;
+  let known: Known | undefined;
   // Most homes are never spoken to, and most words are no compounds.
   const looked = () => {
     if (known) return known;
-    known = { kinds: new Map(), places: new Map() };
+    known = { kinds: new Map(), places: new Map(), names: new Map() };
     for (const { said, noun } of nouns) push(known.kinds, only(said), noun);
     for (const holder of holders) {
-      if (isPlace(holder.entity.type)) push(known.places, only(holder.name.text), holder);
+      const those = isPlace(holder.entity.type) ? known.places : known.names;
+      push(those, only(holder.name.text), holder);
     }
     return known;
   };
   return (text, end) => {
     const found: { end: number; expression: TargetExpression }[] = [];
     if (text.length < 2 * shortest) return found;
-    const { kinds, places } = looked();
+    const { kinds, places, names } = looked();
     for (let at = shortest; at <= text.length - shortest; at++) {
-      const meant = kinds.get(text.slice(at));
-      if (!meant) continue;
+      const meant = kinds.get(text.slice(at)) ?? [];
+      const named = names.get(text.slice(at)) ?? [];
+      if (meant.length === 0 && named.length === 0) continue;
       const head = text.slice(0, at);
       const place: PlaceExpression =
         open.find(({ words }) => words.includes(head))?.sort ??
@@ -58,6 +67,11 @@ export function createCompounds(
           head.endsWith(link) ? (places.get(head.slice(0, head.length - link.length)) ?? []) : [],
         );
       if (place.length === 0) continue;
+      // "Gartenlaternen" are the lanterns in the garden.
+      if (named.length > 0) {
+        const of = { target: "named", holders: named, words: 1 } as const;
+        found.push({ end, expression: { target: "within", of, place } });
+      }
       for (const many of [false, true]) {
         const those = meant.filter((noun) => noun.many === many);
         if (those.length === 0) continue;

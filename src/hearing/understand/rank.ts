@@ -42,7 +42,14 @@ const rules: readonly RankRule[] = [
   },
   { lost: "no temperature, where a place is made as warm as rooms are", score: comfortable },
   { lost: "of fewer things, where everything is named", score: reaching },
+  { lost: "switched, where another starts it", score: starting },
 ];
+
+/** "Set the dishwasher off" starts it. */
+function starting({ meaning }: Reading): number {
+  if (meaning.result !== "do" || meaning.effects.length === 0) return 0;
+  return meaning.effects.every((effect) => "call" in effect && effect.call === "start") ? 1 : 0;
+}
 
 /** How warm rooms are made, by the unit. */
 const comfort: Readonly<Record<string, readonly [least: number, most: number]>> = {

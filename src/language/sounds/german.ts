@@ -157,5 +157,11 @@ export const germanSounds: SoundWords = {
     ["ʁ", "x", 0.2],
     ["ʁ", "ɐ", 0.3],
     ["eː", "ɛː", 0.05],
+    // Lenis stops begin without voice: they differ from the others in strength (M. Jessen, "Phonetics and Phonology
+    // of Tense and Lax Obstruents in German", 1998).
+    ["p", "b", 0.2],
+    ["t", "d", 0.2],
+    ["k", "ɡ", 0.2],
+    ["ts", "d", 0.42],
   ],
 };
