@@ -259,7 +259,7 @@ export const dutch: LanguagePack = {
     there: ["daar", "daar binnen", "die kamer", "die ruimte"],
     outside: ["buiten"],
     inside: ["binnen"],
-    everywhere: ["overal", "het hele huis", "hele huis", "huis", "hele gebouw", "gebouw"],
+    everywhere: ["overal", "ergens", "het hele huis", "hele huis", "huis", "hele gebouw", "gebouw"],
     one: ["die", "dat"],
     ones: ["die"],
     this: ["deze", "dit", "die", "dat"],
@@ -1216,6 +1216,7 @@ export const dutch: LanguagePack = {
     mute: {
       states: ["(stil | gedempt | op stil)"],
       patterns: [
+        "het geluid (van | op) $target (uitzetten | uitdoen | uitschakelen)",
         "[het] geluid uit",
         "(zet) het geluid uit",
         "$target dempen",
@@ -1358,7 +1359,7 @@ export const dutch: LanguagePack = {
       patterns: [
         "(is | zijn | staat | staan | zit | zitten) $target [nog | allemaal] $state",
         "(heb ik | hebben we) $target [nog] $state (gelaten | laten staan)",
-        "(kijk | zeg | check) [me] of $target [nog] $state (is | zijn | staat | staan | zit | zitten)",
+        "(kijk | zeg | check | me zeggen | me vertellen | weet je) [me] of $target [nog] $state (is | zijn | staat | staan | zit | zitten)",
         "(is | zijn) $target al $state",
         "(kijk | controleer | zeg me) of $target $state (is | zijn | staat | staan | zit | zitten)",
         "is er $state (in | op | bij) $target",
@@ -1371,7 +1372,7 @@ export const dutch: LanguagePack = {
       patterns: [
         "$state [nog] $target [nog | al]",
         "$target $state [nog]",
-        "(kijk | zeg me | controleer) of $target [nog] $state",
+        "(kijk | zeg me | controleer | me zeggen | me vertellen | weet je) of $target [nog] $state",
       ],
       reply: "",
     },

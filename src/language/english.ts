@@ -114,6 +114,8 @@ export const english: LanguagePack = {
     more: ["more", "extra", "further", "whole", "full"],
     durations: {
       30: ["half a minute"],
+      120: ["a couple of minutes", "couple of minutes"],
+      7200: ["a couple of hours", "couple of hours"],
       900: ["quarter of an hour", "a quarter of an hour", "quarter hour"],
       1800: ["half an hour", "half hour", "a half hour"],
       2700: ["three quarters of an hour"],
@@ -389,7 +391,7 @@ export const english: LanguagePack = {
     there: ["there", "in there", "that room", "that place"],
     outside: ["outside", "outdoors", "out there"],
     inside: ["inside", "indoors"],
-    everywhere: ["everywhere", "whole house", "house", "whole building", "building"],
+    everywhere: ["everywhere", "anywhere", "whole house", "house", "whole building", "building"],
     one: ["one", "that"],
     ones: ["ones", "those"],
     this: ["this", "that", "these", "those"],
@@ -826,7 +828,7 @@ export const english: LanguagePack = {
       colour: {
         to: {
           states: [
-            "[back] [to | in | on] [gentle | deep | rich | cosy] $value",
+            "[back] [to | in] [gentle | deep | rich | cosy] $value",
             "[to | in] $value $property",
             "$property [to] $value",
           ],
@@ -1485,7 +1487,7 @@ export const english: LanguagePack = {
         "(did | have) (I | we | anyone) (turn | turned | switch | switched | leave | left | shut | put) $target $state",
         "(did | have) (I | we | anyone) $state [up] $target",
         "(did | has | have | was | were) $target [get | got | been | be] (left | kept) $state",
-        "(tell me | check | see) (if | whether | that) $target (is | are) [still] $state",
+        "(tell me | check | see | do you know) (if | whether | that) $target (is | are) [still] $state",
         "(did | have) (I | we | anyone | you) (leave | left) $target $state",
         "(has | have) $target $state",
         "(is | are) $target $state or not",

@@ -137,7 +137,7 @@ export const french: LanguagePack = {
       night: ["$date [dans la] nuit"],
     },
     when: {
-      in: ["dans $duration", "après $duration", "d'ici $duration"],
+      in: ["dans $duration", "(après | au bout de | d'ici à) $duration", "d'ici $duration"],
       at: ["(à | dès | à partir de) $time [$date]", "$date à $time"],
       for: [
         "[encore] $duration",
@@ -266,7 +266,14 @@ export const french: LanguagePack = {
       "intérieurs",
       "intérieures",
     ],
-    everywhere: ["partout", "toute la maison", "de la maison", "tout le bâtiment", "du bâtiment"],
+    everywhere: [
+      "partout",
+      "quelque part",
+      "toute la maison",
+      "de la maison",
+      "tout le bâtiment",
+      "du bâtiment",
+    ],
     one: ["celui", "celle"],
     ones: ["ceux", "celles"],
     this: ["ce", "cet", "cette", "ces"],
@@ -1383,7 +1390,7 @@ export const french: LanguagePack = {
         "est ce que $target (a | ont) $state",
         "$target (est | sont) [encore | toujours | bien | déjà] [tous | toutes] $state",
         "$target (a | ont) $state",
-        "(regarde | vérifie | dis moi) si $target (est | sont) [encore | toujours | bien] $state",
+        "(regarde | vérifie | dis moi | me dire | [est ce que] tu sais | sais tu) si $target (est | sont) [encore | toujours | bien] $state",
         "(est | sont) ce que $target $state",
         "(y a t il | il y a | est ce qu'il y a) du $state [dans | à | au | sur | en] $target",
         "$target (est | sont) [t] [il | elle] $state ou (fermé | fermée | ouvert | ouverte | allumé | allumée | éteint | éteinte)",

@@ -353,6 +353,7 @@ export const german: LanguagePack = {
     inside: ["drinnen", "innen"],
     everywhere: [
       "überall",
+      "irgendwo",
       "im ganzen Haus",
       "ganzes Haus",
       "ganzen Haus",
@@ -1605,7 +1606,7 @@ export const german: LanguagePack = {
         "(habe | hab | haben) (ich | wir) $target [noch] $state",
         "(habe | hab) ich $target [noch] $state (gelassen | vergessen)",
         "(hat | haben) [jemand | wer | irgendwer] $target $state",
-        "(schau | guck | sag mir | prüf) [mal] ob $target [noch] $state (ist | sind)",
+        "(schau | guck | sag mir | prüf | mir sagen | weißt du) [mal] ob $target [noch] $state (ist | sind)",
         "(prüfe | prüf | schau) ob $target $state (ist | sind)",
         "(gibt es | ist | war) [da] $state (in | im | auf | am | bei) $target",
         "(ist | sind) $target $state oder (zu | auf | offen | geschlossen | an | aus | abgeschlossen)",
@@ -1617,7 +1618,7 @@ export const german: LanguagePack = {
       patterns: [
         "$state [noch | gerade | schon] $target [noch | gerade | schon]",
         "$target $state [noch | gerade | schon]",
-        "(schau | guck | prüf | prüfe | sag mir) ob $target [noch] $state",
+        "(schau | guck | prüf | prüfe | sag mir | mir sagen | weißt du) ob $target [noch] $state",
       ],
       reply: "",
     },

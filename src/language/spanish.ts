@@ -100,6 +100,7 @@ export const spanish: LanguagePack = {
     clock: [
       { said: ["(la | las) $hour [horas | en punto]", "$hour (horas | en punto)", "$face"] },
       { said: ["[la | las] $hour y $minute", "[la | las] $hour $tens"] },
+      { said: ["(la | las) ($clock | $dotted) [horas]"] },
       { said: ["[la | las] $hour y media"], minutes: 30 },
       { said: ["[la | las] $hour y cuarto"], minutes: 15 },
       { said: ["[la | las] $hour menos cuarto"], minutes: -15 },
@@ -272,6 +273,7 @@ export const spanish: LanguagePack = {
     inside: ["dentro", "adentro", "en el interior", "del interior", "interior", "interiores"],
     everywhere: [
       "en todas partes",
+      "en alguna parte",
       "toda la casa",
       "de la casa",
       "de casa",
@@ -1363,8 +1365,8 @@ export const spanish: LanguagePack = {
         "(he dejado | dejé | me he dejado) $state $target",
         "(sigue | siguen) $state $target",
         "(sigue | siguen) $target $state",
-        "(mira | dime | comprueba) si $target (está | están | sigue | siguen) $state",
-        "(mira | dime | comprueba) si (está | están) $state $target",
+        "(mira | dime | comprueba | decirme | sabes) si $target (está | están | sigue | siguen) $state",
+        "(mira | dime | comprueba | decirme | sabes) si (está | están) $state $target",
         "ha $state $target",
         "$target ha $state",
         "$target (está | están) [todos | todas] $state",
@@ -1389,7 +1391,7 @@ export const spanish: LanguagePack = {
     "ask-which": {
       patterns: [
         "(cuántas | cuántos) $target [me] (he | hemos) dejado $state",
-        "qué (sigue | está | queda) [todavía | aún] $state en $target",
+        "qué (sigue | está | queda) [todavía | aún] $state [en $target]",
         "dime qué $target (está | están | siguen) [todavía] $state",
         "qué (hay | queda | está) [todavía | aún] $state",
         "qué [me] he dejado $state",

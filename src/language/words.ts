@@ -97,7 +97,9 @@ export function splitWords(text: string, { language, elisions = [] }: WordRules)
     const start = at;
     at += character.length;
     if (sort === "letter") {
-      at = endOfLetters(text, at);
+      // "21h15".
+      const isAfterDigit = start > 0 && sortOf(text.charAt(start - 1)) === "digit";
+      at = endOfLetters(text, at, isAfterDigit);
       const run = text.slice(start, at);
       const hasMark = run.includes("'") || run.includes("’");
       const cut = hasMark && elisions.length > 0 ? run.search(/['’]/u) : -1;
@@ -147,13 +149,14 @@ function startsWord(text: string, at: number): boolean {
   return at < text.length && ["letter", "digit"].includes(sortOf(text.charAt(at)));
 }
 
-function endOfLetters(text: string, from: number): number {
+/** Letters with digits among them, unless they stand right after digits. */
+function endOfLetters(text: string, from: number, isAfterDigit: boolean): number {
   let at = from;
   let end = from;
   while (at < text.length) {
     const character = characterAt(text, at);
     const sort = sortOf(character);
-    if (sort !== "letter" && sort !== "digit" && sort !== "joiner") break;
+    if (sort !== "letter" && sort !== "joiner" && (sort !== "digit" || isAfterDigit)) break;
     at += character.length;
     // A quotation mark after a word is not part of it.
     if (sort !== "joiner" || format.test(character)) end = at;
