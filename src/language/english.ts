@@ -154,7 +154,7 @@ export const english: LanguagePack = {
       night: ["$date night"],
     },
     when: {
-      in: ["(in | after) $duration [time]", "$duration from now"],
+      in: ["(in | after) $duration [time]", "$duration (from now | later)"],
       minutes: ["in $minutes"],
       at: ["(at | from) $time [$date]", "[at] $date at $time"],
       for: [

@@ -638,6 +638,7 @@ export const spanish: LanguagePack = {
       "(pon | poner) $target a $verb",
     ],
     asked: [
+      "(está | están) [todavía | aún] [en] $value $target",
       "(está | están | sigue | siguen) [todavía | aún | ya] $target [en | con | puesto en | puesta en | a] $value",
       "(está | están | sigue | siguen) [todavía | aún | ya] [en] $value $property (de | del | en | a | al) $target",
       "$target (está | sigue) [todavía | aún | ya] [en | con] $value",

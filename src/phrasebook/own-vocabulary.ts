@@ -71,16 +71,20 @@ const askedAsStates = new Set(["activity", "contact", "playing", "power", "flow"
 
 /** The intents that ask whether what has a choice of values has one of them: "is the television on games". */
 export function askedIntents(devices: Iterable<Device>): AskedIntent[] {
-  const properties = new Set<string>();
+  const properties = new Map<string, SlotDefinition>();
   for (const device of devices) {
     for (const [id, schema] of device.properties) {
-      if (sortOf(schema) === "choice" && !askedAsStates.has(id)) properties.add(id);
+      const sort = sortOf(schema);
+      if (sort === "colour") properties.set(id, { type: "colour" });
+      if (sort === "choice" && !askedAsStates.has(id)) {
+        properties.set(id, { type: "value", property: id });
+      }
     }
   }
-  return [...properties].map((property) => ({
+  return [...properties].map(([property, value]) => ({
     id: `${property}-asked`,
     property,
-    slots: { target, value: { type: "value", property } },
+    slots: { target, value },
     do: { tell: { target: "$target", property, is: "$value", form: "whether" } },
   }));
 }
