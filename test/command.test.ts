@@ -75,7 +75,7 @@ describe("calm-phrase hear", () => {
     ["nothing", ""],
     ["100 kB", "turn on ".repeat(12_000)],
     ["emoji", "🔥👩‍👩‍👧"],
-    ["control characters", "turn\u0007on\u001b[31m the vent"],
+    ["control characters", "turn\u0007on\u001b[31m the dancer"],
     ["right-to-left text", "\u202Eהדלק את האור"],
   ])("answers %s without a stack trace, in lines of 100 columns", (_, phrase) => {
     const { code, out, error } = run(["hear", phrase, ...demo]);

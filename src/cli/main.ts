@@ -270,7 +270,7 @@ Examples:
     .option("--room <room...>", "only what stands in these rooms in a grammar")
     .option("--numbers <range>", "whole numbers that a grammar spells out; 0-100", rangeOf)
     .option("--favour <file>", "phrases said more often, one a line, how often after a tab")
-    .option("--size <words>", "words that a grammar may have; 28000 when left out", someOf)
+    .option("--size <words>", "words that a grammar may have; 30000 when left out", someOf)
     .addHelpText(
       "after",
       `

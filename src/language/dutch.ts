@@ -96,6 +96,8 @@ export const dutch: LanguagePack = {
     one: ["een", "één"],
     more: ["extra", "hele", "volle"],
     durations: {
+      120: ["twee minuten"],
+      7200: ["twee uur"],
       30: ["een halve minuut", "halve minuut"],
       900: ["een kwartier", "kwartier"],
       1800: ["een half uur", "half uur", "een halfuur", "halfuur"],

@@ -97,6 +97,8 @@ export const french: LanguagePack = {
     },
     one: ["un", "une"],
     durations: {
+      120: ["deux minutes"],
+      7200: ["deux heures"],
       30: ["une demi minute"],
       900: ["un quart d'heure", "quart d'heure"],
       1800: ["une demi heure", "demi heure"],

@@ -143,6 +143,8 @@ export const german: LanguagePack = {
     one: ["eine", "einer", "einen", "einem", "ein"],
     more: ["weitere", "mehr", "volle", "ganze"],
     durations: {
+      120: ["zwei Minuten"],
+      7200: ["zwei Stunden"],
       30: ["eine halbe Minute", "einer halben Minute"],
       900: ["Viertelstunde", "eine Viertelstunde", "einer Viertelstunde"],
       1800: ["halbe Stunde", "eine halbe Stunde", "einer halben Stunde"],

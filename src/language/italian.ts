@@ -87,6 +87,8 @@ export const italian: LanguagePack = {
     },
     one: ["un", "una"],
     durations: {
+      120: ["un paio di minuti"],
+      7200: ["un paio d'ore"],
       30: ["mezzo minuto"],
       900: ["un quarto d'ora", "quarto d'ora"],
       1800: ["mezz'ora", "mezza ora", "una mezz'ora"],

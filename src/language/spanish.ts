@@ -90,6 +90,8 @@ export const spanish: LanguagePack = {
     },
     one: ["un", "una"],
     durations: {
+      120: ["un par de minutos"],
+      7200: ["un par de horas"],
       30: ["medio minuto"],
       900: ["un cuarto de hora", "cuarto de hora"],
       1800: ["media hora"],
