@@ -464,7 +464,7 @@ cases:
     ]);
     await example.page.click("text=Try what helps");
     await example.page.waitForSelector(".remedies li");
-    expect(await example.page.locator(".remedies").textContent()).toContain("calling wheel “");
+    expect(await confusion.locator(".remedies").textContent()).toContain("calling wheel “");
     await example.page.click("text=All confusions");
     await example.page.waitForSelector(".confusions b:has-text('“off” taken for “on”')");
   });
