@@ -266,10 +266,10 @@ export const dutch: LanguagePack = {
     ones: ["die"],
     this: ["deze", "dit", "die", "dat"],
     inPlace: ["in", "op", "van", "bij", "aan"],
-    nearby: ["op", "boven", "naast", "bij", "onder", "achter", "aan", "voor"],
     and: ["en", "&", "plus"],
     except: ["behalve", "maar niet", "uitgezonderd", "zonder", "met uitzondering van"],
   },
+  nearby: ["op", "boven", "naast", "bij", "onder", "achter", "aan", "voor"],
   kinds: {
     light: { one: ["lamp"], many: ["licht", "lichten", "lampen", "verlichting"] },
     plug: { one: ["stopcontact", "stekker"], many: ["stopcontacten", "stekkers"] },

@@ -35,6 +35,8 @@ export interface LanguagePack {
     whole?: Said;
   };
   targets: TargetWords;
+  /** What says what a thing stands by: "the lamp over the desk" for "desk lamp". */
+  nearby?: Said;
   /** By kind. */
   kinds: Readonly<Record<string, KindNouns>>;
   /** What a property is called, by property; the first goes into replies. */

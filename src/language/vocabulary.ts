@@ -168,8 +168,6 @@ export interface TargetWords {
   this: Said;
   /** Between a thing and its place: "in", "im". */
   inPlace: Said;
-  /** What says what a thing stands by: "the lamp over the desk" for "desk lamp". */
-  nearby?: Said;
   and: Said;
   except: Said;
 }
@@ -190,7 +188,7 @@ export const targetWords = [
   "inPlace",
   "and",
   "except",
-] as const satisfies readonly Exclude<keyof TargetWords, "nearby">[];
+] as const satisfies readonly (keyof TargetWords)[];
 
 /** The ways people name one device of a kind, and several. */
 export interface KindNouns {

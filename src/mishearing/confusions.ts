@@ -37,11 +37,11 @@ function gather(mishearings: readonly Mishearing[]): Confusion[] {
     }
   }
   /** How many of the phrases of a language have a number that may be taken for another. */
-  const sayNumbers = (language: string): number =>
-    mishearings.filter(
-      ({ spoken, taken }) =>
-        spoken.language === language && taken.some(({ isOfNumber }) => isOfNumber),
-    ).length;
+  const sayNumbers = new Map<string, number>();
+  for (const { spoken, taken } of mishearings) {
+    if (!taken.some(({ isOfNumber }) => isOfNumber)) continue;
+    sayNumbers.set(spoken.language, (sayNumbers.get(spoken.language) ?? 0) + 1);
+  }
   // What is two confusions at once says nothing new.
   const isJoint = (key: string): boolean => {
     const [language, one, other] = partsOf(key);
@@ -61,7 +61,8 @@ function gather(mishearings: readonly Mishearing[]): Confusion[] {
       const { verdict, distance, why, differs } = of;
       const { language } = mishearing.spoken;
       // A suite says few of the numbers that people do.
-      const count = of.isOfNumber ? Math.max(cases.length, sayNumbers(language)) : cases.length;
+      const said = of.isOfNumber ? (sayNumbers.get(language) ?? 0) : 0;
+      const count = Math.max(cases.length, said);
       const risk = of.risk * (1 + Math.log(count) / 2);
       return [{ ...differs, language, verdict, distance, risk, ...given({ why }), cases }];
     })

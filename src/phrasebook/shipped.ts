@@ -62,6 +62,16 @@ const namedOf = (kind: readonly string[], intent: VocabularyIntent): VocabularyI
 const turnedOn: readonly VocabularyId[] = ["power-on", "power-start"];
 const turnedOff: readonly VocabularyId[] = ["power-off", "power-stop"];
 
+const turned = (
+  to: "on" | "off",
+  property: string,
+  intent: VocabularyIntent,
+): VocabularyIntent => ({
+  ...intent,
+  saidLike: to === "on" ? turnedOn : turnedOff,
+  framed: { sort: "switched", form: to, property, isForemost: true },
+});
+
 /** Kinds that start when they have power. */
 const running = ["plug", "pump", "fan", "heater"];
 
@@ -246,16 +256,8 @@ export function shippedIntents(
     "temperature-to": level("target", { slot: { type: "temperature" }, value: "degrees" }),
     warmer: nudged("target", "up", degrees),
     cooler: nudged("target", "down", degrees),
-    "mode-on": {
-      ...named(setTo("mode", "$first(last, auto, heat, cool)")),
-      saidLike: turnedOn,
-      framed: { sort: "switched", form: "on", property: "mode", isForemost: true },
-    },
-    "mode-off": {
-      ...named(setTo("mode", "off")),
-      saidLike: turnedOff,
-      framed: { sort: "switched", form: "off", property: "mode", isForemost: true },
-    },
+    "mode-on": turned("on", "mode", named(setTo("mode", "$first(last, auto, heat, cool)"))),
+    "mode-off": turned("off", "mode", named(setTo("mode", "off"))),
     "mode-to": chosen("mode"),
     "preset-to": chosen("preset"),
     open: setTo("position", 100),
@@ -270,26 +272,20 @@ export function shippedIntents(
     "close-more": moved("down", steps),
     "tilt-to": level("tilt", { isForemost: false }),
     "stop-moving": { ...called("stop"), needs: { property: "position" } },
-    "flow-on": { ...named(switched("flow", "on", true)), saidLike: turnedOn },
-    "flow-off": { ...named(switched("flow", "off", true)), saidLike: turnedOff },
+    "flow-on": turned("on", "flow", named(setTo("flow", "on"))),
+    "flow-off": turned("off", "flow", named(setTo("flow", "off"))),
     water: ofKinds(["valve"], setTo("flow", "on")),
     lock: setTo("locked", true),
     unlock: setTo("locked", false),
-    arm: {
+    arm: turned("on", "armed", {
       needs: { property: "armed" },
       slots: {
         target: { type: "target", named: true },
         mode: { type: "value", property: "armed", default: "away" },
       },
       do: { set: { $target: { armed: "$mode" } } },
-      saidLike: turnedOn,
-      framed: { sort: "switched", form: "on", property: "armed", isForemost: true },
-    },
-    disarm: {
-      ...named(setTo("armed", "off")),
-      saidLike: turnedOff,
-      framed: { sort: "switched", form: "off", property: "armed", isForemost: true },
-    },
+    }),
+    disarm: turned("off", "armed", named(setTo("armed", "off"))),
     record: switched("recording", "on"),
     "stop-recording": switched("recording", "off"),
     play: setTo("playing", "play"),
@@ -313,16 +309,8 @@ export function shippedIntents(
     stop: called("stop"),
     "pause-work": called("pause"),
     // What goes about is turned on and off as well: it stays where it is, and has nothing else to stop.
-    "start-work": {
-      ...namedOf(["vacuum"], called("start")),
-      saidLike: turnedOn,
-      framed: { sort: "switched", form: "on", property: "activity", isForemost: true },
-    },
-    "stop-work": {
-      ...namedOf(["vacuum"], called("pause")),
-      saidLike: turnedOff,
-      framed: { sort: "switched", form: "off", property: "activity", isForemost: true },
-    },
+    "start-work": turned("on", "activity", namedOf(["vacuum"], called("start"))),
+    "stop-work": turned("off", "activity", namedOf(["vacuum"], called("pause"))),
     dock: called("dock"),
     "program-to": chosen("program"),
     "program-start": {

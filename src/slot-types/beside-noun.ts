@@ -36,7 +36,7 @@ export function createNamesWithNouns(
   const { pack } = spoken;
   const isFirst = isHeadFirst(pack);
   const between = createTrie<true>();
-  for (const text of [...(pack.targets.nearby ?? []), ...(isFirst ? pack.targets.inPlace : [])]) {
+  for (const text of [...(pack.nearby ?? []), ...(isFirst ? pack.targets.inPlace : [])]) {
     between.insert(
       splitWords(text, pack).map((word) => lexicon.add(word.text)),
       true,

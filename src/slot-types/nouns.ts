@@ -8,7 +8,7 @@ import { given } from "../source/given.ts";
 import { isBorrowed } from "./borrowed.ts";
 import type { Spoken } from "./slot.ts";
 
-export type Connective = Exclude<keyof TargetWords, "nearby">;
+export type Connective = keyof TargetWords;
 
 /** Words for places that are no names. */
 export const placeWords = ["here", "there", "everywhere", "outside", "inside"] as const;
@@ -58,7 +58,7 @@ export interface SaidNoun {
 /** The nouns of the kinds that a home has devices of, each with the words for it. */
 export function nounsOf(spoken: Spoken): SaidNoun[] {
   const { home, pack } = spoken;
-  const used = new Set([...home.devices.values()].filter(isKnown).map(({ kind }) => kind));
+  const used = kindsOf(home);
   const nouns: SaidNoun[] = [];
   for (const [kind, { one, many, differ: differs }] of Object.entries(pack.kinds)) {
     if (!used.has(kind)) continue;
@@ -77,9 +77,14 @@ export function nounsOf(spoken: Spoken): SaidNoun[] {
   return nouns;
 }
 
+/** The kinds of what speech may know of. */
+function kindsOf({ devices }: Spoken["home"]): ReadonlySet<string> {
+  return new Set([...devices.values()].filter(isKnown).map(({ kind }) => kind));
+}
+
 /** The words that are said only beside the name of something of a kind: "garage door" for a gate called "garage". */
 export function nounsBesideNames({ home, pack }: Spoken): SaidNoun[] {
-  const used = new Set([...home.devices.values()].filter(isKnown).map(({ kind }) => kind));
+  const used = kindsOf(home);
   return Object.entries(pack.kinds).flatMap(([kind, { beside = [] }]) =>
     used.has(kind)
       ? beside.map((said) => ({ said, noun: { kind, many: false, forms: [said] } }))

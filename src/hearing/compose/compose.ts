@@ -99,18 +99,21 @@ export function compose(
     readingOf: clearReading,
   };
   const all: Stretch = { from: 0, end: utterance.words.length };
-  const unpointed = asUnpointed(utterance, whole, { speaksOfIt, read });
   const composition =
     part(parting, all) ??
-    (unpointed && { ...alone, commands: [{ understood: unpointed, whens: [] }] }) ??
     (anyReading(whole)
-      ? undefined
+      ? unpointed(parting, alone)
       : (part({ ...parting, readingOf: anyReading }, all) ??
         beside({ book, engine, utterance, room: speaker.room }, (stretch, of) =>
           part(of ? { ...parting, read: leaningOn(read, of) } : parting, stretch),
         )));
   const nearest = composition ? whole : (nearestPiece(parting) ?? whole);
   return { ...alone, ...composition, nearest, steps };
+}
+
+function unpointed(parting: Parting, alone: Composition): Composition | undefined {
+  const command = asUnpointed(parting, alone.nearest);
+  return command && { ...alone, commands: [command] };
 }
 
 /** Reads words whose "it" is what was spoken of before them. */
@@ -253,9 +256,9 @@ function inTurn(parting: Parting, stretches: readonly (Stretch & Joined)[]): Com
         : undefined;
     const found = command ?? again;
     if (!found) return undefined;
-    // "Everything off, all that is on in the kitchen": the latter says what the former means.
     // "Louder, but only a bit", "to fifty, actually make it seventy".
     if (before && isSaidAnew(parting, before, found)) commands.pop();
+    // "Everything off, all that is on in the kitchen": the latter says what the former means.
     const isSaidAgain = before && again && stretch.isPaused && isOfEverything(parting, before);
     if (isSaidAgain && isOfEverything(parting, again)) commands.pop();
     commands.push(found);

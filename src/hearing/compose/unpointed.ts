@@ -1,4 +1,4 @@
-import type { Utterance } from "../../automaton/utterance.ts";
+import type { Command, Parting } from "./parting.ts";
 import { type Understood, anyReading, clearReading } from "../understand/understand.ts";
 import { pick } from "../understand/stretch.ts";
 
@@ -17,16 +17,9 @@ function isAboutNothing(whole: Understood): boolean {
  * nothing then, so that "turn it off" is still refused.
  */
 export function asUnpointed(
-  utterance: Utterance,
+  { utterance, speaksOfIt, read }: Parting,
   whole: Understood,
-  {
-    speaksOfIt,
-    read,
-  }: {
-    speaksOfIt: (words: Utterance) => boolean;
-    read: (words: Utterance) => Understood | undefined;
-  },
-): Understood | undefined {
+): Command | undefined {
   if (!isAboutNothing(whole)) return undefined;
   const all = { from: 0, end: utterance.words.length };
   for (let from = 0; from < all.end; from++) {
@@ -34,7 +27,10 @@ export function asUnpointed(
     if (!speaksOfIt(pick(utterance, pointing, []))) continue;
     const understood = read(pick(utterance, all, [pointing]));
     const reading = understood && clearReading(understood);
-    if (reading?.path.freeWords === 0 && reading.meaning.result === "do") return understood;
+    if (!understood || reading?.path.freeWords !== 0) continue;
+    if (reading.meaning.result === "do") {
+      return { understood, whens: [] };
+    }
   }
   return undefined;
 }
