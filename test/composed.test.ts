@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { describe, expect, test } from "vitest";
-import * as z from "zod";
+import * as z from "zod/mini";
 import { type Effect, type Heard, effectsOf, readPhrasebook } from "../src/index.ts";
 
 /*

@@ -12,6 +12,12 @@ type Issue = z.core.$ZodIssue;
 /** Parts that are left out one after another before a document is given up. */
 const mostRounds = 8;
 
+/** What is told of a value where its schema has no words of its own. */
+const unsaid = "it cannot stand there";
+
+/** How schemas are asked: what zod would say of itself is a setting of the whole process, which others change. */
+export const plainly = { error: (): string => unsaid };
+
 /**
  * Holds a document against a schema. Whatever does not fit is reported, all of it, and left out,
  * so that the rest can be used.
@@ -25,7 +31,7 @@ export function validate<T>(
   leave: (path: Path) => void = () => undefined,
 ): T | undefined {
   if (document.value === undefined || document.value === null) return undefined;
-  const first = schema.safeParse(document.value);
+  const first = schema.safeParse(document.value, plainly);
   if (first.success) return first.data;
 
   let rest: unknown = copy(document.value);
@@ -40,7 +46,7 @@ export function validate<T>(
       rest = without(rest, path);
       document.drop(path);
     }
-    const next = schema.safeParse(rest);
+    const next = schema.safeParse(rest, plainly);
     if (next.success) return next.data;
     // What follows from leaving parts out is no news to the reader.
     issues = flatten(next.error.issues, rest).filter(({ issue }) => !isMissing(issue, rest));
@@ -191,7 +197,7 @@ function describeOne(issue: Issue, path: Path, document: Document, rest: unknown
       ? `write ${near}`
       : allowed
         ? `write one of ${allowed.join(", ")}`
-        : issue.message === "Invalid input"
+        : issue.message === unsaid
           ? `write ${issue.code === "invalid_type" ? withArticle(issue.expected) : "something else"}`
           : issue.message,
     at: document.at(path),

@@ -1,3 +1,4 @@
+import { plainly } from "../document/validate.ts";
 import { membersOf, textOf } from "../source/border.ts";
 import { madeOf } from "../source/wrong-use.ts";
 import { parse } from "csv-parse/browser/esm/sync";
@@ -143,7 +144,7 @@ function readRow(columns: readonly string[], record: readonly string[], language
       return { ok: false, reason: `"${column}" is no JSON: ${cell}` };
     }
   }
-  const checked = deviceSchema.safeParse(device);
+  const checked = deviceSchema.safeParse(device, plainly);
   if (checked.success) return { ok: true, id, device: checked.data };
   const [issue] = checked.error.issues;
   const key = issue?.path.join(".") ?? "";

@@ -1,3 +1,4 @@
+import { plainly } from "../document/validate.ts";
 import { given } from "../source/given.ts";
 import { membersOf, textOf } from "../source/border.ts";
 import { type Kind, kinds } from "../model/kinds.ts";
@@ -173,7 +174,7 @@ function deviceFromThing(
     if (thing[`calm:${key}`] !== undefined) device[key] = thing[`calm:${key}`];
   }
   if (!isOurs) Object.assign(device, foreignParts(thing, { id, kind }, file, skipped));
-  const checked = deviceSchema.safeParse(device);
+  const checked = deviceSchema.safeParse(device, plainly);
   if (checked.success) {
     const reached = isOurs
       ? ownReach(thing)
