@@ -191,8 +191,9 @@ function looped(state: number, network: Network): Stretch {
 }
 
 function inSequence(stretches: readonly Stretch[], network: Network): Stretch {
-  let whole: Stretch = { first: [], last: [], nullable: true };
-  for (const next of stretches) {
+  const [begin, ...others] = stretches;
+  let whole: Stretch = begin ?? { first: [], last: [], nullable: true };
+  for (const next of others) {
     join(whole.last, next.first, network);
     whole = {
       first: whole.nullable ? [...whole.first, ...next.first] : whole.first,
@@ -206,9 +207,15 @@ function inSequence(stretches: readonly Stretch[], network: Network): Stretch {
 /** Lets states be followed by others. Those that were followed by the same still are. */
 function join(last: readonly number[], first: readonly number[], network: Network): void {
   if (first.length === 0) return;
-  const joined = new Map([[nothing, first]]);
+  // Most are followed by nothing yet.
+  let joined: Map<readonly number[], readonly number[]> | undefined;
   for (const state of last) {
     const before = network.follow[state] ?? nothing;
+    if (before === nothing) {
+      network.follow[state] = first;
+      continue;
+    }
+    joined ??= new Map();
     let after = joined.get(before);
     if (!after) joined.set(before, (after = [...before, ...first]));
     network.follow[state] = after;

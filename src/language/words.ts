@@ -74,6 +74,9 @@ function isAscii(text: string): boolean {
 /** Languages whose lower case differs from the default one for ASCII letters (Unicode SpecialCasing). */
 const ownLowerCase = /^(?:tr|az|lt)(?:-|$)/;
 
+/** One word as it is compared already. */
+const plainWord = /^[a-z]+$/;
+
 /**
  * Splits a text into words, a word that lost its vowel apart from the next. Punctuation separates;
  * letters and digits part from each other when the digits come first (`60percent`), so that a number
@@ -81,6 +84,7 @@ const ownLowerCase = /^(?:tr|az|lt)(?:-|$)/;
  * written without spaces are cut by `Intl.Segmenter`.
  */
 export function splitWords(text: string, { language, elisions = [] }: WordRules): Word[] {
+  if (plainWord.test(text)) return [{ text, start: 0, end: text.length }];
   const found: Word[] = [];
   const ownCase = ownLowerCase.test(language);
 

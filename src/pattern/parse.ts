@@ -313,15 +313,22 @@ function readQuoted(reader: Reader): Pattern {
   return tokens(reader, reader.text.slice(start + 1, end), [start, end + 1]);
 }
 
-const special = /[\s|()[\]<>$"{}!;=*+]/;
+/** What ends a word, or may: a slash is part of one where it begins no comment. */
+const special = /[\s|()[\]<>$"{}!;=*+/]/g;
 
 function readWord(reader: Reader): Pattern {
-  const { text } = reader;
-  const start = reader.at;
-  let end = start;
-  while (end < text.length && !special.test(text.charAt(end)) && !isComment(text, end)) end++;
-  reader.at = end;
-  return tokens(reader, text.slice(start, end), [start, end]);
+  const { text, at: start } = reader;
+  reader.at = endOfWord(text, start);
+  return tokens(reader, text.slice(start, reader.at), [start, reader.at]);
+}
+
+function endOfWord(text: string, start: number): number {
+  special.lastIndex = start;
+  for (;;) {
+    const found = special.exec(text);
+    if (!found) return text.length;
+    if (found[0] !== "/" || isComment(text, found.index)) return found.index;
+  }
 }
 
 function isComment(text: string, at: number): boolean {
