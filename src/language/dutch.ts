@@ -621,6 +621,7 @@ export const dutch: LanguagePack = {
         on: {
           states: ["aan", "(ingeschakeld | aangezet)", "$property aan"],
           commands: [
+            "aan met $target",
             "$property aan (in | op | bij | van) $target",
             `(${turn}) $target [weer] aan`,
             "(schakel) $target [weer] in",
@@ -636,6 +637,7 @@ export const dutch: LanguagePack = {
         off: {
           states: ["(uit | af)", "(uitgeschakeld | uitgezet)", "$property uit"],
           commands: [
+            "uit met $target",
             "$property uit (in | op | bij | van) $target",
             `(${turn}) $target [weer] (uit | af)`,
             "$target [weer] (uitzetten | uitdoen | uitschakelen | afzetten | uit te zetten | uit te schakelen | uit te doen)",
@@ -826,6 +828,12 @@ export const dutch: LanguagePack = {
       ],
       reply: "",
     },
+    "ask-reading": {
+      patterns: [
+        "(wat | hoeveel) (zegt | geeft | toont | meet | meldt | wijst) $target [nu] [aan]",
+      ],
+      reply: "",
+    },
     "ask-doing": {
       patterns: ["wat (doet | is) $target [aan het doen]", "hoe (gaat het met | ver is) $target"],
       reply: "",
@@ -971,6 +979,7 @@ export const dutch: LanguagePack = {
         "[helemaal | zo ver mogelijk] (open | omhoog | naar boven | op | uitgerold | uitgeklapt)",
       ],
       patterns: [
+        "(omhoog | open) met $target",
         "$target [helemaal] (openen | opendoen | openmaken | ophalen | optrekken | opentrekken | open te doen | te openen)",
         "(haal | trek | doe | zet | maak) $target [helemaal] (op | open | omhoog)",
         "open $target [helemaal | volledig]",
@@ -986,6 +995,7 @@ export const dutch: LanguagePack = {
         "[helemaal | zo ver mogelijk] (dicht | omlaag | neer | toe | gesloten | naar beneden | ingerold | ingeklapt)",
       ],
       patterns: [
+        "(omlaag | dicht | naar beneden) met $target",
         "$target [helemaal] (sluiten | dichtdoen | dichtmaken | neerlaten | laten zakken | dicht te doen | te sluiten)",
         "(laat) $target [helemaal] (zakken | neer)",
         "(doe | maak | trek | haal) $target [helemaal] (dicht | toe | neer | omlaag | naar beneden)",

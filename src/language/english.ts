@@ -4,9 +4,9 @@ import { englishSounds } from "./sounds/english.ts";
 import type { SunWords } from "./times.ts";
 
 const flick = "turn | switch | put | flick | power";
-const casual = "pop | stick | flip | whack | throw | bung";
+const casual = "pop | stick | flip | whack | throw | bung | shove | kick | chuck";
 const adjust =
-  "set | put | turn | change | adjust | move | bring | take | push | get | knock | bump | crank | ease";
+  "set | put | turn | change | adjust | move | bring | take | push | get | knock | bump | crank | ease | shove | ramp";
 const bringing = `turn | switch | put | set | tune | get | make | have | keep | leave | bring | take | change | pull | give | knock | move | push | nudge | bump | crank | ease | shift | swap | flick | adjust | ${casual}`;
 const choose = "set | put | turn | change | switch | adjust | move | tune";
 const push = `turn | bring | push | move | nudge | put | take | bump | crank | knock | ease | ${casual}`;
@@ -160,6 +160,7 @@ export const english: LanguagePack = {
       for: [
         "for [the next | another] $duration [more | longer]",
         "[for] another $duration",
+        "[for] another $unit [more]",
         "$duration",
         "(for | over) (the | this) (next | coming) $unit",
         "over (the | this) (next | coming) $duration",
@@ -207,6 +208,10 @@ export const english: LanguagePack = {
   },
   elisions: [],
   endings: ["'s", "'re"],
+  contractions: {
+    endings: { "'s": "is", "'re": "are" },
+    before: ["still", "already", "not", "all"],
+  },
   alike: [
     ["light", "lamp"],
     ["television", "telly", "tv"],
@@ -282,7 +287,7 @@ export const english: LanguagePack = {
     "(there is | there's | there are)",
     "(I | we | you | somebody | someone | they) [must have] (left | forgot) (it | them) [on | off | open | running | unlocked]",
     "(I've | we've) (left | forgotten) (it | them) [on | off | open | running | unlocked]",
-    "(can't | cannot | can hardly | can barely | couldn't) (see | hear | sleep | read | think | concentrate | breathe | work | find | reach | move | stand) [what (I'm | I am | we're | we are)]",
+    "(can't | cannot | can hardly | can barely | couldn't) (see | hear | sleep | read | think | concentrate | breathe | work | find | reach | move | stand) [(what | where | who) (I'm | I am | we're | we are | you're | you are | he's | he is | she's | she is | they're | they are | it's | it is) [saying | doing]]",
     "(I | we) [have] (forgot | forgotten | nearly forgot | almost forgot)",
     "(I've | we've) forgotten",
     "(that's | it's) not (enough | very (bright | warm | nice))",
@@ -352,7 +357,7 @@ export const english: LanguagePack = {
   },
   courtesies: {
     opening: [
-      "[oh | ah | oh yes | ah yes | yes] and",
+      "[oh | ah | oh yes | ah yes | yes] (and | also | and also)",
       "hang on | hold on | listen | look | quick | guys | everyone | somebody | someone",
       "would you mind | do you mind | how about | what about",
       `would it be (${allowed}) [for you] (to [have | get] | if (you | we | I) (could | can)) | (is it | would it be) possible [for (you | us | me)] to [have | get]`,
@@ -371,7 +376,7 @@ export const english: LanguagePack = {
       "(before I forget | while I (remember | think of it)) | (at the moment | currently | just now)",
       "son | sweetie | love | darling | dear | honey | sweetheart | mate | buddy",
       "(after | behind) (me | us | you)",
-      "thanks | thank you | for me | (will | would | could | can) you | now | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | (when | whenever | once | if) (you (have | get | find) | you've got) [a] (chance | minute | min | moment | mo | second | sec | while) | quickly | quick | pronto | asap | pretty please | again | cheers | will you | a sec | a second | a moment",
+      "thanks | thank you | for me | (will | would | could | can) you | now | too | also | as well | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | (when | whenever | once | if) (you (have | get | find) | you've got) [a] (chance | minute | min | moment | mo | second | sec | while) | quickly | quick | pronto | asap | pretty please | again | cheers | will you | a sec | a second | a moment",
     ],
   },
   targets: {
@@ -639,9 +644,9 @@ export const english: LanguagePack = {
       "down all the way",
       "[down] as (far | low | dim | dark | quiet | slow | soft) as (it (goes | gets | can | will go) | possible | you can)",
     ],
-    low: ["[down] low", "slow", "dim", "speed one"],
+    low: ["[down] low", "slow", "dim", "speed one", "soft | quiet"],
     medium: ["medium", "middle", "speed two"],
-    high: ["high", "fast", "speed three"],
+    high: ["high", "fast", "speed three", "loud"],
     full: [
       "full",
       "maximum",
@@ -697,6 +702,7 @@ export const english: LanguagePack = {
             "$property on",
           ],
           commands: [
+            "on with $target",
             say(`${flick} | ${casual}`, "on $target"),
             say("power", "$target [back] on"),
             say(flick, `on $property (${of}) $target`),
@@ -714,6 +720,7 @@ export const english: LanguagePack = {
             "$property off",
           ],
           commands: [
+            "off with $target",
             say(`${flick} | shut | knock`, "off $target"),
             say("shut | power", "$target [back | right] off"),
             say(`${flick} | shut | knock`, "off $target (that | which) (is | are) [still] on"),
@@ -1282,7 +1289,7 @@ export const english: LanguagePack = {
         say("mute | silence | hush", "$target"),
         "$target mute",
       ],
-      states: ["muted | silent | quiet"],
+      states: ["muted | silent"],
       reply: "{$target} muted.",
     },
     unmute: {
@@ -1453,6 +1460,7 @@ export const english: LanguagePack = {
         `how $measure (does | do) $target (run | go | get)`,
         "how $measure is (air | soil | compost | room) [in | on | at] $target",
         "is it [very | really | still] $measure [in | on | at] $target",
+        "(is | are) $target [very | really | still | fully | nearly] $measure [yet | now | enough]",
       ],
       reply: "",
     },
@@ -1461,6 +1469,15 @@ export const english: LanguagePack = {
         "what (is | are) $target (set to | set at | at | on)",
         "what's $target (set to | set at | at | on)",
         "what did (I | we) set $target to",
+      ],
+      reply: "",
+    },
+    "ask-reading": {
+      patterns: [
+        "what (is | are) $target (reading | showing | saying | measuring)",
+        "what's $target (reading | showing | saying | measuring)",
+        "what (does | do) $target (say | read | show | measure)",
+        "(what is | what's) reading (of | on | from | for | in) $target",
       ],
       reply: "",
     },
@@ -1488,6 +1505,7 @@ export const english: LanguagePack = {
         "(did | have) (I | we | anyone) $state [up] $target",
         "(did | has | have | was | were) $target [get | got | been | be] (left | kept) $state",
         "(tell me | check | see | do you know) (if | whether | that) $target (is | are) [still] $state",
+        "check $target (is | are) [still] $state",
         "(did | have) (I | we | anyone | you) (leave | left) $target $state",
         "(has | have) $target $state",
         "(is | are) $target $state or not",
@@ -1544,7 +1562,7 @@ export const english: LanguagePack = {
         "anything [still | left | else] $state",
         "(did | have) (I | we) (leave | left) anything [still] $state",
 
-        "any [of] $target [still] $state",
+        "any [of] $target [still | left] $state",
         "anything [still | left] $state [in | at | on] $target",
         "(is | are) [there] any [of] $target [still | left] $state [right now | now]",
         "(is | are) there [still] $target [still | left] $state",

@@ -145,6 +145,7 @@ export const french: LanguagePack = {
         "[encore] $duration",
         "pendant [encore | les prochaines | la prochaine] $duration",
         "(pendant | pour | durant) (la prochaine | la première) $unit",
+        "[pendant | pour] une autre $unit",
         "[pour] $duration de plus",
         "pour [encore] $duration",
         "durant $duration",
@@ -820,6 +821,16 @@ export const french: LanguagePack = {
       patterns: [
         "(à combien | sur combien | à quoi | sur quoi) (est | sont) [réglé | réglée] $target [réglé | réglée]",
         "$target est (réglé sur combien | réglée sur combien | à combien | réglé à combien | sur quoi)",
+      ],
+      reply: "",
+    },
+    "ask-reading": {
+      patterns: [
+        "que (dit | dis | indique | affiche | mesure | marque) $target",
+        "(qu'est ce que | qu'est ce qu') (dit | indique | affiche | mesure | marque) $target",
+        "qu'est ce que $target (dit | indique | affiche | mesure | marque)",
+        "combien (indique | affiche | mesure | marque) $target",
+        "$target (indique | affiche | mesure | marque) combien",
       ],
       reply: "",
     },

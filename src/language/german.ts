@@ -770,6 +770,7 @@ export const german: LanguagePack = {
         on: {
           states: ["an", "(angeschaltet | eingeschaltet | angemacht)", "$property (an | ein)"],
           commands: [
+            "an mit $target",
             ...apart("schalte | schalt | knipse | knips", "ein", "einschalten"),
             ...apart(
               turn,
@@ -790,6 +791,7 @@ export const german: LanguagePack = {
             "$property aus",
           ],
           commands: [
+            "aus mit $target",
             ...apart(
               turn,
               "aus | ab",
@@ -1029,6 +1031,13 @@ export const german: LanguagePack = {
       ],
       reply: "",
     },
+    "ask-reading": {
+      patterns: [
+        "was (zeigt | zeigen | sagt | sagen | misst | messen | meldet | melden) $target [gerade | jetzt] [an]",
+        "(wie viel | wieviel) (zeigt | misst) $target [gerade] [an]",
+      ],
+      reply: "",
+    },
     "ask-doing": {
       patterns: [
         "was (macht | tut | treibt) $target [gerade | da]",
@@ -1189,6 +1198,7 @@ export const german: LanguagePack = {
         "so weit (auf | hoch | rauf | nach oben | raus) wie (möglich | es [nur] geht)",
       ],
       patterns: [
+        "(hoch | rauf | auf | raus) mit $target",
         "(öffne | öffn | öffnen Sie) $target [ganz | komplett]",
         "$target [ganz | komplett | wieder] (öffnen | aufmachen | hochfahren | hochziehen | aufziehen)",
         `${open} $target [ganz] (auf | hoch | rauf | nach oben)`,
@@ -1207,6 +1217,7 @@ export const german: LanguagePack = {
         "so weit (zu | runter | herunter | nach unten | rein) wie (möglich | es [nur] geht)",
       ],
       patterns: [
+        "(runter | herunter | zu | rein) mit $target",
         "(schließe | schließ | schließen Sie) $target [ganz | komplett]",
         "$target [ganz | komplett | wieder] (schließen | zumachen | herunterfahren | runterfahren | runterlassen | herunterlassen)",
         `${open} $target [ganz] (zu | runter | herunter | nach unten)`,

@@ -132,6 +132,7 @@ export const italian: LanguagePack = {
       for: [
         "[altri | altre | un altro | un'altra | ancora] $duration",
         "(per | nella) (la prossima | il prossimo | prossima) $unit",
+        "[per] (un altro | un'altra) $unit",
         "per [i prossimi | le prossime | la prossima | altri | altre | un altro | un'altra | ancora] $duration",
         "per la durata di $duration",
       ],
@@ -860,6 +861,13 @@ export const italian: LanguagePack = {
       ],
       reply: "",
     },
+    "ask-reading": {
+      patterns: [
+        "(cosa | che cosa | quanto | che) (dice | segna | indica | mostra | misura) $target",
+        "$target (quanto | cosa) (segna | indica | misura)",
+      ],
+      reply: "",
+    },
     "ask-doing": {
       patterns: [
         "(cosa | che cosa) (fa | sta facendo) $target",
@@ -1017,6 +1025,7 @@ export const italian: LanguagePack = {
         "[tutto | tutta | completamente | del tutto] (aperto | aperta | aperti | aperte | su | alzato | alzata | srotolato | srotolata | fuori) [del tutto | completamente | al massimo | fino in cima]",
       ],
       patterns: [
+        "su con $target",
         "(apri | apra | aprire | riapri | alza | alzi | alzare | rialza | solleva | tira su) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in cima]",
         "(tira | tiri | tirare | manda) su $target",
         "(tira | tirare) $target su",
@@ -1032,6 +1041,7 @@ export const italian: LanguagePack = {
         "[tutto | tutta | completamente | del tutto] (chiuso | chiusa | chiusi | chiuse | giù | abbassato | abbassata | ritirato | ritirata | arrotolata) [del tutto | completamente | al massimo | fino in fondo]",
       ],
       patterns: [
+        "giù con $target",
         "(chiudi | chiuda | chiudere | richiudi | abbassa | abbassi | abbassare | riabbassa) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in fondo]",
         "[(tira | tirare | manda | cala)] giù $target",
         "(tira | tirare) $target giù",

@@ -113,6 +113,7 @@ const ofSome = [
   "states",
   "links",
   "endings",
+  "contractions",
   "enclitics",
   "inflections",
   "actions",

@@ -110,6 +110,11 @@ export interface LanguagePack {
   alike?: readonly Said[];
   /** Endings of names that are passed over: `'s` of "the lamp's". */
   endings?: Said;
+  /**
+   * What some of these endings stand for before words of states, and before these: "the gate's open" says what
+   * is, while "the gate's lamp" has one.
+   */
+  contractions?: { endings: Readonly<Record<string, string>>; before: Said };
   /** Words that mean nothing on their own and may be said or left out anywhere: articles. */
   small: Said;
   /** Words of hesitation and the like, which may stand anywhere and are passed over. */

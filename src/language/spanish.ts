@@ -127,7 +127,7 @@ export const spanish: LanguagePack = {
         "[otro | otros | otra | otras] $duration",
         "$duration más",
         "durante [los próximos | las próximas | la próxima | otros | otras] $duration",
-        "[durante | por] (la próxima | el próximo) $unit",
+        "[durante | por] (la próxima | el próximo | otra | otro) $unit [más]",
         "por $duration",
       ],
       until: ["hasta [el] $time [$date]", "hasta $date [a | a las | a la] $time"],
@@ -832,6 +832,13 @@ export const spanish: LanguagePack = {
       ],
       reply: "",
     },
+    "ask-reading": {
+      patterns: [
+        "(qué | cuánto) (dice | marca | indica | mide | muestra | señala) $target",
+        "$target (cuánto | qué) (marca | indica | mide)",
+      ],
+      reply: "",
+    },
     "ask-doing": {
       patterns: ["qué (hace | está haciendo) $target", "cómo va $target"],
       reply: "",
@@ -992,6 +999,7 @@ export const spanish: LanguagePack = {
         "[del todo | completamente] (abierto | abierta | abiertos | abiertas | arriba | subido | subida | levantado | extendido | extendida | desplegado) [del todo | completamente | por completo | al máximo | a tope]",
       ],
       patterns: [
+        "arriba con $target",
         "(abre | abra | abrir | sube | suba | subir | levanta | levante | levantar) [del todo | completamente] $target [del todo | completamente | entero | hasta arriba]",
         `${open} $target [del todo | completamente | por completo]`,
         "(saca | saque | sacar | extiende | extienda | extender | despliega | desplegar) $target",
@@ -1004,6 +1012,7 @@ export const spanish: LanguagePack = {
         "[del todo | completamente] (cerrado | cerrada | cerrados | cerradas | abajo | bajado | bajada | recogido | recogida | plegado) [del todo | completamente | por completo | al máximo | a tope]",
       ],
       patterns: [
+        "abajo con $target",
         "(cierra | cierre | cerrar | baja | baje | bajar) [del todo | completamente] $target [del todo | completamente | entero | hasta abajo]",
         `${close} $target [del todo | completamente | por completo]`,
         "(corre | corra | correr | echa) $target",

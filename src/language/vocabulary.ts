@@ -70,6 +70,7 @@ export const vocabularyIds = [
   "ask-temperature",
   "ask-how",
   "ask-setting",
+  "ask-reading",
   "ask-doing",
   "ask-whether",
   "ask-whether-does",

@@ -3,6 +3,7 @@ import type { LanguagePack } from "../language/pack.ts";
 import type { Word } from "../language/words.ts";
 import { unheardOf } from "./lexicon.ts";
 import { countedIn } from "./respelled.ts";
+import { stateWordsIn } from "./state-words.ts";
 import type { Verbs } from "./verb-forms.ts";
 
 /** Shortest verb that a pronoun is written onto. */
@@ -24,16 +25,28 @@ export function spokenApart(
   const number = lexicon.find;
   const isKnown = (word: string): boolean =>
     number(word) !== unheardOf || countedIn(pack).words.has(word);
-  return words.flatMap((word) => {
+  return words.flatMap((word, at) => {
     if (!isLong(word) || isKnown(word.text)) return word;
-    return (
+    const part =
       parted(word, enclitics, (verb) => isVerb(number(verb))) ??
       parted(word, endings, isKnown) ??
       // An apostrophe parts off what stands after it, whatever is before: "the phone's ringing".
-      parted(word, endings.filter(isApostrophed), () => true) ??
-      word
-    );
+      parted(word, endings.filter(isApostrophed), () => true);
+    return part ? inFull(part, words[at + 1], pack) : word;
   });
+}
+
+/** "The gate's open" says what is, and so does "the gate is open". */
+function inFull(
+  [stem, ending]: readonly [Word, Word],
+  next: Word | undefined,
+  pack: LanguagePack,
+): readonly Word[] {
+  const { contractions } = pack;
+  const whole = contractions?.endings[ending.text];
+  if (!contractions || whole === undefined || !next) return [stem, ending];
+  const tellsState = stateWordsIn(pack).has(next.text) || contractions.before.includes(next.text);
+  return tellsState ? [stem, { ...ending, text: whole }] : [stem, ending];
 }
 
 function isApostrophed(ending: string): boolean {
@@ -45,7 +58,7 @@ function parted(
   word: Word,
   endings: readonly string[],
   isWord: (stem: string) => boolean,
-): Word[] | undefined {
+): [Word, Word] | undefined {
   for (const ending of endings) {
     const length = word.text.length - ending.length;
     if (length < shortest || !word.text.endsWith(ending)) continue;

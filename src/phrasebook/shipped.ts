@@ -34,6 +34,9 @@ const settings = [
   "power",
 ];
 
+/** What a device measures, the first that it has. */
+const readings = ["temperature", "moisture", "humidity", "illuminance", "co2", "pm25", "level"];
+
 const setTo = (property: string, value: string | boolean | number): VocabularyIntent => ({
   needs: { property },
   slots: { target },
@@ -335,6 +338,11 @@ export function shippedIntents(
       needs: "state",
       slots: { target },
       do: { tell: { target: "$target", property: settings, form: "value" } },
+    },
+    "ask-reading": {
+      needs: "state",
+      slots: { target },
+      do: { tell: { target: "$target", property: readings, form: "value" } },
     },
     "ask-motion": {
       needs: { property: "motion" },

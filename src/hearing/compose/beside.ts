@@ -69,8 +69,9 @@ export function beside(
    */
   const whereOf = ({ from, end }: Stretch, { commands }: Parted): "within" | "one" | "apart" => {
     const pointed = utterance.texts.slice(from, end).map((_, at) => {
-      // "There's a fox about" points nowhere.
-      return remarks.isExcused(from + at) ? undefined : engine.pointsTo(utterance, from + at);
+      // "There's a fox about" points nowhere, nor does "the delivery is here".
+      const isElsewhere = remarks.isExcused(from + at) || remarks.isOfOthers(from, from + at);
+      return isElsewhere ? undefined : engine.pointsTo(utterance, from + at);
     });
     if (pointed.every((where) => where === undefined)) return "within";
     const devices = devicesDone(commands);
@@ -193,6 +194,8 @@ interface Remarks {
   isOurs: (stretch: Stretch) => boolean;
   /** Whether a remark is no one more thing of the home, which is hardly told in so many words. */
   isClause: (stretch: Stretch) => boolean;
+  /** Whether words before one of a remark say, as a clause, what is of somebody or something that the home does not know. */
+  isOfOthers: (from: number, at: number) => boolean;
   /** Whether a word is part of what may be said in any remark. */
   isExcused: (at: number) => boolean;
   /** Whether something of the home could begin like it. */
@@ -241,10 +244,11 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   );
   const { sets } = engine;
   const begins = numbers.map((number) => sets.start.moves.has(number));
-  // Sentences begin like commands, "I need the lamp on", and then go on in another way before anything
-  // could be named.
+  // Sentences begin like commands, "I need the lamp on", "off with the lights", and then go on in another way
+  // before anything could be named: "off we go".
   const isSentence = (first: number, end: number): boolean => {
-    if (!engine.isClause(texts[first] ?? "")) return false;
+    const begin = texts[first] ?? "";
+    if (!engine.isClause(begin) && !engine.stateWords.has(begin)) return false;
     let set = sets.move(sets.start, numbers[first] ?? -1);
     for (let at = first + 1; at < end && set; at++) {
       const current = set;
@@ -300,6 +304,13 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       return (
         counted.length > 1 ||
         all.some((at) => isExcused[at] === true || engine.isClause(texts[at] ?? ""))
+      );
+    },
+    isOfOthers(from, at) {
+      const before = indexes({ from, end: at });
+      const subject = before.findIndex((each) => numbers[each] === unheardOf);
+      return (
+        subject >= 0 && before.slice(subject + 1).some((each) => engine.isClause(texts[each] ?? ""))
       );
     },
     isExcused: (at) => isExcused[at] === true,

@@ -92,10 +92,27 @@ export function compose(
     const left = engine.leftAsIs(utterance, from, end);
     return left && { from: left[0], end: left[1] };
   };
+  const closed: Parting["closed"] = ({ from, end }) => {
+    const ends = [...engine.ends(pick(utterance, { from, end }, []))].filter((at) => at > 0);
+    return { from, end: from + Math.min(...ends, end - from) };
+  };
   const on = engine.onWord;
   const { keeps, gives, ofWords, speaksOfIt } = engine;
   const parting: Parting = {
-    ...{ utterance, aparts, joiners, it, speaksOfIt, on, keeps, gives, ofWords, read, leftIn },
+    ...{
+      utterance,
+      aparts,
+      joiners,
+      closed,
+      it,
+      speaksOfIt,
+      on,
+      keeps,
+      gives,
+      ofWords,
+      read,
+      leftIn,
+    },
     readingOf: clearReading,
   };
   const all: Stretch = { from: 0, end: utterance.words.length };

@@ -7,12 +7,12 @@ import { type Stretch, joined, nameless, pick } from "../understand/stretch.ts";
 
 /** "… and the wheel lamp": what was said before, of something else, or not of it: "… but leave the lamp". */
 export function asBefore(
-  { utterance, aparts, joiners, read, readingOf, leftIn }: Parting,
+  { utterance, aparts, joiners, read, readingOf, leftIn, closed }: Parting,
   said: Stretch,
   before: Command,
 ): Command | undefined {
   const leaves = leftIn(said);
-  const stretch = leaves ?? said;
+  const stretch = closed(leaves ?? said);
   const reading = readingOf(before.understood);
   const targets = reading?.fillings.filter((filling) => filling.reading.read === "target") ?? [];
   const [target] = targets;

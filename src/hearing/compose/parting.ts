@@ -43,6 +43,8 @@ export interface Parting {
   utterance: Utterance;
   aparts: readonly Apart[];
   joiners: readonly Joiner[];
+  /** A stretch without the courtesy that it ends with: "and the lamp too, please". */
+  closed: (stretch: Stretch) => Stretch;
   /** What is said for "it", as a word. */
   it: Utterance;
   /** Whether words speak of what was named before. */

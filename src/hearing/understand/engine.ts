@@ -12,6 +12,7 @@ import { type Lexicon, createLexicon, unheardOf } from "../../lexicon/lexicon.ts
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import type { TargetExpression } from "../../slot-types/expression.ts";
 import { spokenApart } from "../../lexicon/enclitics.ts";
+import { stateWordsIn } from "../../lexicon/state-words.ts";
 import { respelled } from "../../lexicon/respelled.ts";
 import { isWish } from "../../language/vocabulary.ts";
 import { recognisePhrases } from "../../slot-types/phrases.ts";
@@ -225,7 +226,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     isClause: (word) => clauses.has(word) || isSpeaker(word),
     isSpeaker,
     ones: new Set(pack.times.one),
-    stateWords: firstWords(Object.values(pack.states).flat()),
+    stateWords: stateWordsIn(pack),
     answers(utterance) {
       const answering = utterance.texts.map(() => false);
       for (const at of answering.keys()) {
