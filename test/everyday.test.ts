@@ -27,6 +27,7 @@ const books = {
   "at-annexe": homeIn("at-annexe"),
   "at-studio": homeIn("at-studio"),
   "at-practice": homeIn("at-practice"),
+  "at-glasshouse": homeIn("at-glasshouse"),
 };
 
 interface Phrase {
@@ -118,6 +119,7 @@ describe.each([
     ["at-practice", "tsv"],
     ["at-practice", "work.tsv"],
     ["at-practice", "never.tsv"],
+    ["at-glasshouse", "work.tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

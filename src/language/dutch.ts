@@ -537,6 +537,8 @@ export const dutch: LanguagePack = {
     after: ["(met rust | zo | zoals (het | hij | ze) is)"],
   },
   gives: ["geef", "gun"],
+  exclaims: ["wat", "hoe"],
+  nobody: { words: ["niemand"], beside: [] },
   perceives: ["hoor", "horen", "zie", "zien", "versta", "verstaan", "vind"],
   auxiliaries: "hebt heeft had hadden was waren al net bijna".split(" "),
   waterers: ["sproeier", "bewatering", "beregening", "kraan", "klep"],
@@ -1112,6 +1114,7 @@ export const dutch: LanguagePack = {
       states: [
         "(scherp | ingeschakeld | aan) [op | voor] [de] [$mode]",
         "[op | in] [de] $mode [stand]",
+        "(erop | er op) [$mode]",
       ],
       patterns: [
         "(schakel) $target in [op | voor] [de] [$mode]",

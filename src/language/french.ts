@@ -572,6 +572,9 @@ export const french: LanguagePack = {
     ],
   },
   gives: ["donne", "donnez", "accorde"],
+  exclaims: ["quel", "quelle", "quels", "quelles", "que", "qu"],
+  nobody: { words: ["personne"], beside: ["ne", "n"] },
+  perceives: ["entends", "entend", "entendons", "vois", "voit", "voyons", "comprends", "comprend"],
   auxiliaries: "as ont avez avait était étaient déjà presque que quoi".split(" "),
   waterers: ["arrosage", "arroseur", "irrigation", "vanne"],
   measured: ["taux de $property", "niveau de $property", "taux d'$property", "niveau d'$property"],
@@ -588,7 +591,7 @@ export const french: LanguagePack = {
     ..."allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),
   ],
   clauses:
-    "bonjour bonsoir salut coucou dort dorment commence commencent arrive arrivent part je j me mon ma mes on nous il elle c est sont suis ai reste restent".split(
+    "bonjour bonsoir salut coucou dort dorment commence commencent arrive arrivent part ça fait je j me mon ma mes on nous il elle c est sont suis ai reste restent".split(
       " ",
     ),
   speakers: { words: ["je", "j", "on", "nous"] },
@@ -1403,6 +1406,8 @@ export const french: LanguagePack = {
         "est ce que $target (a | ont) $state",
         "$target (est | sont) [encore | toujours | bien | déjà] [tous | toutes] $state",
         "$target (a | ont) $state",
+        "(vérifie | regarde) que $target (est | sont) [bien] $state",
+        "$target (est | sont) (resté | restée | restés | restées) $state",
         "(regarde | vérifie | dis moi | me dire | [est ce que] tu sais | sais tu) si $target (est | sont) [encore | toujours | bien] $state",
         "(est | sont) ce que $target $state",
         "(y a t il | il y a | est ce qu'il y a) du $state [dans | à | au | sur | en] $target",

@@ -320,7 +320,7 @@ export const german: LanguagePack = {
   requests: { endings: ["st", "t"], after: ["du"] },
   courtesies: {
     opening: [
-      "[ach | ah | ach ja | oh | ja] und",
+      "[ach | ah | ach ja | oh | ja] und | (sag | hör | schau | guck | du) mal | sagt mal",
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst | einen Moment hast)",
       "(kann | könnte | würde | mag) (jemand | einer | irgendwer | irgendjemand)",
       "(kannst | könntest | würdest | magst | willst) du [bitte] | du (kannst | könntest | darfst)",
@@ -677,6 +677,8 @@ export const german: LanguagePack = {
     ],
   },
   gives: ["gib", "gebt", "gönn"],
+  exclaims: ["was", "wie", "welch"],
+  nobody: { words: ["niemand", "keiner", "keine"], beside: [] },
   perceives: [
     "hör",
     "höre",
@@ -714,7 +716,9 @@ export const german: LanguagePack = {
     ),
   ],
   clauses:
-    "hallo guten ich mir mich mein meine wir uns du er sie es ihr ist sind bin seid hab".split(" "),
+    "hallo guten ich mir mich mein meine wir uns du er sie es ihr ist sind bin seid hab steht stehen liegt liegen kommt kommen geht".split(
+      " ",
+    ),
   speakers: { words: ["ich", "wir"] },
   orNot: ["oder nicht", "oder was"],
   therefore: ["also", "deshalb", "daher", "darum"],
@@ -1383,6 +1387,8 @@ export const german: LanguagePack = {
       states: ["am spielen"],
       patterns: [
         "(weiter | mach weiter | weiterspielen)",
+        "(mach | mache | macht | spiel | spiele | stell | leg) (etwas | ein bisschen | ein wenig) Musik [(im | in | auf | am) $target] [an | auf | ab]",
+        "(mach | mache | macht | spiel | spiele | stell | leg) (im | in | auf | am) $target (etwas | ein bisschen | ein wenig) Musik [an | auf | ab]",
         "$target (abspielen | spielen | weiterspielen | laufen lassen)",
         "(spiel | spiele | starte | start) [die] (Musik | Wiedergabe) [im | in | auf | am | vom] $target [ab | weiter]",
         "(spiele | spiel) $target [ab | weiter]",
@@ -1482,11 +1488,11 @@ export const german: LanguagePack = {
     },
     "source-to": {
       patterns: [
-        "(spiel | spiele) [etwas] $source [auf | am | über | im] $target",
-        "[(mach | mache | stell | stelle | schalt | schalte)] [etwas] $source (im | am | auf | über) $target [an | ein]",
-        "(spiel | spiele | leg | lege) [etwas] $source [auf]",
-        "(mach | mache | stell | stelle | schalt | schalte) [etwas] $source (an | rein)",
-        "[etwas] $source (spielen | auflegen | anmachen | anstellen)",
+        "(spiel | spiele) [etwas | ein bisschen | ein wenig] $source [auf | am | über | im] $target",
+        "[(mach | mache | stell | stelle | schalt | schalte)] [etwas | ein bisschen | ein wenig] $source (im | am | auf | über) $target [an | ein]",
+        "(spiel | spiele | leg | lege) [etwas | ein bisschen | ein wenig] $source [auf]",
+        "(mach | mache | stell | stelle | schalt | schalte) [etwas | ein bisschen | ein wenig] $source (an | rein)",
+        "[etwas | ein bisschen | ein wenig] $source (spielen | auflegen | anmachen | anstellen)",
         `(${set} | schalte | schalt) $target [um] auf $source [um]`,
       ],
       states: ["(etwas | ein bisschen | ein wenig) $source"],

@@ -122,7 +122,6 @@ const ofSome = [
   "diminutives",
   "imperatives",
   "requests",
-  "perceives",
   "minutes",
   "more",
 ];

@@ -143,8 +143,15 @@ export interface LanguagePack {
   stays: { verbs: Said; after: Said };
   /** Verbs that give a thing so long: "give the pump ten minutes". */
   gives: Said;
-  /** Verbs of what somebody perceives, or cannot, where what is denied comes before the denial: "ich hör das Telefon nicht". */
-  perceives?: Said;
+  /**
+   * Verbs of what those who speak perceive, or cannot, with which nothing is denied that is to be done: "ich hör das
+   * Telefon nicht", "I can't hear what he's saying".
+   */
+  perceives: Said;
+  /** Words that ask, and that an exclamation begins with: "what a day". */
+  exclaims: Said;
+  /** Words for nobody, and what is said beside them in a denial: "no la ve nadie". */
+  nobody: { words: Said; beside: Said };
   /**
    * Patterns after which a part of a command is said anew: "to twenty, no, thirty". None that may also say
    * what is not meant.

@@ -402,7 +402,16 @@ export const spanish: LanguagePack = {
     oscillate: { on: ["activa"], off: ["parada"] },
   },
   states: {
-    on: ["encendido", "encendida", "encendidos", "encendidas"],
+    on: [
+      "encendido",
+      "encendida",
+      "encendidos",
+      "encendidas",
+      "puesto",
+      "puesta",
+      "puestos",
+      "puestas",
+    ],
     off: ["apagado", "apagada", "apagados", "apagadas"],
     open: ["abierto", "abierta", "abiertos", "abiertas", "subido", "subida", "subidos", "subidas"],
     closed: [
@@ -568,6 +577,9 @@ export const spanish: LanguagePack = {
     after: ["(en paz | tranquilo | tranquila)", "como (está | están)", "así"],
   },
   gives: ["da", "dale", "dé", "dele"],
+  exclaims: ["qué", "cómo", "cuánto", "cuánta"],
+  nobody: { words: ["nadie"], beside: ["no"] },
+  perceives: ["oigo", "oímos", "veo", "vemos", "escucho", "entiendo"],
   auxiliaries: "ha he has han hemos había por casi".split(" "),
   waterers: ["riego", "aspersor", "válvula"],
   measured: ["nivel de $property"],
@@ -575,7 +587,7 @@ export const spanish: LanguagePack = {
     ..."broma bromeo anochecer atardecer amanecer no nunca nadie nada ni ningún ninguna sin jamás tampoco casi".split(
       " ",
     ),
-    ..."si cuando antes después mientras hasta hubiera hubiese fuera fuese estuviera estuviese imagina supón supongamos ojalá espero deseo acuérdate recuerda recuerdo olvidé olvides olvidado piensa".split(
+    ..."si cuando antes después mientras hasta hubiera hubiese fuese estuviera estuviese imagina supón supongamos ojalá espero deseo acuérdate recuerda recuerdo olvidé olvides olvidado piensa".split(
       " ",
     ),
     ..."dijo dice dicho dije decir dile diles ha he has han hemos había pregunta preguntó cree creo oído leído quién quien por qué porqué cuál cómo ayer cada siempre todos suele".split(
@@ -590,7 +602,10 @@ export const spanish: LanguagePack = {
       " ",
     ),
   speakers: {
-    words: "yo nosotros nos me estoy voy he hemos tengo vengo salgo".split(" "),
+    words:
+      "yo nosotros nos me oigo oímos veo vemos escucho entiendo estoy voy he hemos tengo vengo salgo".split(
+        " ",
+      ),
     endings: ["amos", "emos", "imos"],
   },
   orNot: ["o no", "o qué"],
@@ -1377,6 +1392,7 @@ export const spanish: LanguagePack = {
         "(he dejado | dejé | me he dejado) $state $target",
         "(sigue | siguen) $state $target",
         "(sigue | siguen) $target $state",
+        "(mira | comprueba) que $target (está | esté | están | estén) $state",
         "(mira | dime | comprueba | decirme | sabes) si $target (está | están | sigue | siguen) $state",
         "(mira | dime | comprueba | decirme | sabes) si (está | están) $state $target",
         "ha $state $target",

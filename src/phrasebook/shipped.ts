@@ -20,7 +20,10 @@ export interface VocabularyIntent {
 const target: SlotDefinition = { type: "target" };
 const percent: SlotDefinition = { type: "percent" };
 
-/** What a device is set to, the first that it has. */
+/** What a device measures, the first that it has. */
+const readings = ["temperature", "moisture", "humidity", "illuminance", "co2", "pm25", "level"];
+
+/** What a device is set to, the first that it has, or what it measures. */
 const settings = [
   "target",
   "brightness",
@@ -32,10 +35,8 @@ const settings = [
   "armed",
   "source",
   "power",
+  ...readings,
 ];
-
-/** What a device measures, the first that it has. */
-const readings = ["temperature", "moisture", "humidity", "illuminance", "co2", "pm25", "level"];
 
 const setTo = (property: string, value: string | boolean | number): VocabularyIntent => ({
   needs: { property },

@@ -1,3 +1,4 @@
+import { agreeing } from "../language/agreement.ts";
 import colorNames from "color-name";
 import * as z from "zod/mini";
 import type { Cursor } from "../document/cursor.ts";
@@ -85,14 +86,18 @@ function ofHome({ home, language }: Spoken): Called[] {
 
 /**
  * By a name of the phrasebook or the language, by its CSS name (CSS Color 4, section 6.1), or as
- * `#rrggbb` or `#rgb`. What a phrasebook calls a colour is no other one.
+ * `#rrggbb` or `#rgb`; it agrees with what it is said of. What a phrasebook calls a colour is no other one.
  */
 function recogniseColour(ground: Ground) {
   const ofLanguage = Object.entries(ground.pack.colours).flatMap(([hex, all]): Called[] =>
     all.map((said) => ({ said, hex })),
   );
+  const called = [...ofHome(ground), ...ofLanguage];
+  const agreed = called.flatMap(({ said, hex }) =>
+    agreeing(said, ground.pack).map((form): Called => ({ said: form, hex })),
+  );
   const colours = new Map<string, Called[]>();
-  for (const source of [ofHome(ground), ofLanguage, [...cssNames(), ...cssWritten()]]) {
+  for (const source of [ofHome(ground), ofLanguage, agreed, [...cssNames(), ...cssWritten()]]) {
     const before = new Set(colours.keys());
     for (const each of source) {
       if (before.has(each.said)) continue;

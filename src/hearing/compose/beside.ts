@@ -107,11 +107,11 @@ export function beside(
     }
     const places = around.map((remark) => (isReason(remark) ? "within" : whereOf(remark, found)));
     if (places.includes("apart")) return undefined;
-    const isClear = around.every((remark) =>
-      isAbout && remark.from === 0
-        ? about.isClause
-        : isGiven(remark) || remarks.isClause(remark) || !isNextTo(utterance, remark, found),
-    );
+    const isClear = around.every((remark) => {
+      if (isAbout && remark.from === 0) return about.isClause;
+      if (isGiven(remark)) return !saysHowLong(remark);
+      return remarks.isClause(remark) || !isNextTo(utterance, remark, found);
+    });
     if (isClear && !places.includes("one")) return found;
     return book.offers ? { ...found, isOffer: true } : undefined;
   };
@@ -130,6 +130,11 @@ export function beside(
     const named = new Set(indexes(remark).flatMap((at) => engine.roomsNamed(utterance, at)));
     if (named.size === 0) return true;
     return [...devicesDone(commands)].every((id) => named.has(book.devices.get(id)?.room ?? ""));
+  };
+  /** "For a good long hour" is no reason. */
+  const saysHowLong = ({ from, end }: Stretch): boolean => {
+    const words = utterance.texts.slice(from, end);
+    return words.some((text) => engine.timeUnits.has(text)) && !words.some(engine.isClause);
   };
   /** Whether a word before it says that it is a reason. */
   const isGiven = ({ from }: Stretch): boolean =>
@@ -225,12 +230,21 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       isExcused[at] = true;
     }
   }
-  // "Ich hör das Telefon nicht" denies nothing that is to be done.
-  for (const from of [0, ...pauses]) {
-    if (!engine.isSpeaker(texts[from] ?? "") || !engine.perceives.has(texts[from + 1] ?? ""))
-      continue;
-    const end = [...pauses].find((at) => at > from) ?? texts.length;
-    isExcused.fill(true, from, end);
+  const clauses = [0, ...pauses].map((from): Stretch => {
+    return { from, end: [...pauses].find((at) => at > from) ?? texts.length };
+  });
+  for (const clause of clauses) {
+    // "Ich hör das Telefon nicht" denies nothing that is to be done.
+    if (isPerceived(engine, utterance, clause.from)) isExcused.fill(true, clause.from, clause.end);
+    if (clause.end - clause.from === texts.length) continue;
+    const exclaimed = exclaimedIn(engine, utterance, clause);
+    if (exclaimed !== undefined) isExcused[exclaimed] = true;
+    // Nor does "nobody watches it".
+    if (!isNobodys(engine, utterance, clause)) continue;
+    for (const at of indexes(clause)) {
+      const text = texts[at] ?? "";
+      if (engine.nobody.words.has(text) || engine.nobody.beside.has(text)) isExcused[at] = true;
+    }
   }
   const isArticle = (at: number): boolean => small[at] === true || engine.ones.has(texts[at] ?? "");
   const isHedged = texts.map((text, at) => answers[at] === true || engine.hedges.has(text));
@@ -268,7 +282,11 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     isUnbarred({ from, end }) && indexes({ from, end }).every((at) => !isNamed(at, end));
   const isUnbarred = ({ from, end }: Stretch): boolean => {
     if (isBarred.slice(from, end).includes(true)) return false;
-    if (whens.some((when) => when.from >= from && when.end <= end)) return false;
+    // "What a day" is no time.
+    const isTimed = whens.some((when) => {
+      return when.from >= from && when.end <= end && isExcused[when.from - 1] !== true;
+    });
+    if (isTimed) return false;
     // What is joined by a word is one more thing or command.
     return !joiners.some((joiner) => joiner.from === from || joiner.end === end);
   };
@@ -317,12 +335,15 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     isUnmarked: ({ from, end }) => !isHedged.slice(from, end).includes(true) && is({ from, end }),
     isOurs({ from, end }) {
       const first = afterSmall(from);
-      if (end - from > longestRemark || !engine.isSpeaker(texts[first] ?? "")) return false;
+      const isHeard = isPerceived(engine, utterance, first);
+      const isOfUs = isHeard || engine.isSpeaker(texts[first] ?? "");
+      if (end - from > longestRemark || !isOfUs) return false;
       // "I mean the oven" and "I'd like the oven on" are no remarks.
       const isSaidAnew = engine.repairs(utterance, first).length > 0;
       if (isSaidAnew || engine.starts(pick(utterance, { from: first, end }, [])).size > 1)
         return false;
-      return isUnbarred({ from, end }) && (begins[first] !== true || isSentence(first, end));
+      const isNoOrder = isHeard || begins[first] !== true || isSentence(first, end);
+      return isNoOrder && isUnbarred({ from, end });
     },
     begins: ({ from }) => begins[afterSmall(from)] === true,
     about({ from, end }) {
@@ -333,6 +354,38 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       return { id: named.id, isClause };
     },
   };
+}
+
+/** Most words before the verb of what somebody perceives: "que no oigo", "I can't hear". */
+const beforePerceived = 3;
+
+/** Whether those who speak say from a place on what they perceive, or cannot. */
+function isPerceived(engine: Engine, { texts }: Utterance, from: number): boolean {
+  const words = texts.slice(from, from + beforePerceived);
+  const verb = words.findIndex((text) => engine.perceives.has(text));
+  return verb >= 0 && words.slice(0, verb + 1).some(engine.isSpeaker);
+}
+
+/** Whether a clause says that nobody does something. */
+function isNobodys({ nobody }: Engine, { texts, small }: Utterance, clause: Stretch): boolean {
+  const counted = indexes(clause).filter((at) => small[at] !== true);
+  const [, other] = counted.filter((at) => !nobody.beside.has(texts[at] ?? ""));
+  return other !== undefined && counted.some((at) => nobody.words.has(texts[at] ?? ""));
+}
+
+/** Most words of an exclamation, and before the word that it begins with. */
+const longestExclamation = 5;
+const beforeExclaimed = 1;
+
+/** The word that asks in what is only exclaimed: "what a day, …". */
+function exclaimedIn(
+  { exclaims }: Engine,
+  { texts, small }: Utterance,
+  clause: Stretch,
+): number | undefined {
+  const counted = indexes(clause).filter((at) => small[at] !== true);
+  if (counted.length < 2 || counted.length > longestExclamation) return undefined;
+  return counted.slice(0, beforeExclaimed + 1).find((at) => exclaims.has(texts[at] ?? ""));
 }
 
 function isQuestion({ network, rules }: Engine, state: number): boolean {

@@ -21,7 +21,7 @@ import { apartChoices, apartIn } from "./apart.ts";
 import { beside } from "./beside.ts";
 import { isHour, saysHour } from "./hours.ts";
 import { asLasting } from "./lasting.ts";
-import { asAlso, asBefore, asLater, asMore } from "./leaning.ts";
+import { asAfter, asAlso, asBefore, asLater, asMore } from "./leaning.ts";
 import { type Command, type Composition, type Parting, whensOf } from "./parting.ts";
 import { type Joiner, joinersIn, namesAny } from "./joiners.ts";
 import { asTopic } from "./topic.ts";
@@ -225,8 +225,9 @@ function asOne(parting: Parting, stretch: Stretch, before?: Command): Command | 
     const understood = alike ?? plain;
     const reading = understood && readingOf(understood);
     if (!reading) continue;
-    if (left.length === 0 && isHour(reading, aparts, stretch)) {
-      hour = { understood, whens: [], isHour: true };
+    // Without a part that only narrows what is named, it is the same hour.
+    if (left.every(({ whens }) => whens === undefined) && isHour(reading, aparts, stretch, left)) {
+      hour ??= { understood, whens: [], isHour: true };
       continue;
     }
     // "The chandelier on, and louder" may well mean something else than what is near; "and play some jazz" says what.
@@ -261,6 +262,11 @@ function inTurn(parting: Parting, stretches: readonly (Stretch & Joined)[]): Com
   for (const stretch of stretches) {
     const before = commands.at(-1);
     const whole = stretch.leans ? undefined : asOne(parting, stretch, before);
+    const after = before && !stretch.leans ? asAfter(parting, stretch, before, whole) : undefined;
+    if (after) {
+      commands.splice(-1, 1, ...after);
+      continue;
+    }
     const later = (): Command | undefined =>
       before && !stretch.leans ? asLater(parting, stretch, before) : undefined;
     // "… and down at nine" says when.

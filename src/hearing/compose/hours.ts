@@ -9,17 +9,28 @@ export function saysHour(reading: Reading): boolean {
 }
 
 /**
+ * Whether what is read of a stretch, but for what is `left` out of it, has an hour for a share.
+ *
  * "Close the blind at nine" says when, and not that nine percent be left: a number without a unit, for a share,
  * that ends words that say a time of the clock.
  */
-export function isHour(reading: Reading, aparts: readonly Apart[], stretch: Stretch): boolean {
+export function isHour(
+  reading: Reading,
+  aparts: readonly Apart[],
+  stretch: Stretch,
+  left: readonly Stretch[] = [],
+): boolean {
   if (!saysHour(reading)) return false;
   const clocks = aparts.filter(({ whens = [] }) => whens.some((when) => "time" in when));
+  const kept: number[] = [];
+  for (let at = stretch.from; at < stretch.end; at++) {
+    if (!left.some(({ from, end }) => at >= from && at < end)) kept.push(at);
+  }
   return reading.fillings.some(
     (filling) =>
       mayBeHour(filling) &&
       clocks.some(
-        ({ from, end }) => from < stretch.from + filling.from && end === stretch.from + filling.end,
+        ({ from, end }) => from < (kept[filling.from] ?? 0) && end - 1 === kept[filling.end - 1],
       ),
   );
 }

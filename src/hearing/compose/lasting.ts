@@ -28,7 +28,7 @@ export function asLasting(
     const words = on.words.map(({ text }) => ({ text, start: end, end }));
     const understood = read(joined([named, { ...on, words }]));
     const reading = understood && readingOf(understood);
-    const lasts = whensOf(left).some(({ when }) => when === "for");
+    const lasts = whensOf(left).some(({ when }) => when === "for" || when === "until");
     const counts = named.texts.map((text, at) => {
       return named.small[at] !== true && !(lasts && keeps.has(text));
     });

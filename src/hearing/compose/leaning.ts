@@ -3,6 +3,7 @@ import type { Reading } from "../understand/evaluate.ts";
 import { apartChoices } from "./apart.ts";
 import { isHour } from "./hours.ts";
 import { type Command, type Parting, whensOf } from "./parting.ts";
+import type { WhenReading } from "../understand/whens.ts";
 import { type Stretch, joined, nameless, pick } from "../understand/stretch.ts";
 
 /** "… and the wheel lamp": what was said before, of something else, or not of it: "… but leave the lamp". */
@@ -98,6 +99,55 @@ export function asLater(
     if (understood && reading && isOf(reading, about)) return { understood, whens };
   }
   return undefined;
+}
+
+/**
+ * "The fan on for an hour and then off": what comes once a while is over ends it. Both commands, of which the
+ * latter has its time from the former.
+ *
+ * @param said The words as a command by themselves, if they are one.
+ */
+export function asAfter(
+  { utterance, it, read, readingOf }: Parting,
+  stretch: Stretch,
+  before: Command,
+  said: Command | undefined,
+): [Command, Command] | undefined {
+  const [lasting, more] = before.whens;
+  const then = lasting && !more ? afterwards(lasting) : undefined;
+  const earlier = readingOf(before.understood);
+  if (!then || !earlier || (said?.whens.length ?? 0) > 0) return undefined;
+  const about = devicesAbout(earlier);
+  const words = pick(utterance, stretch, []);
+  const ways = [
+    said?.understood,
+    read(joined([nameless(it, words), words]), { it: about }),
+    read(joined([words, nameless(it, words, "end")]), { it: about }),
+  ];
+  const understood = ways.find((each) => {
+    const reading = each && readingOf(each);
+    return reading && isOf(reading, about) && isSetAnew(earlier, reading);
+  });
+  if (!understood) return undefined;
+  return [
+    { ...before, whens: [] },
+    { understood, whens: [then] },
+  ];
+}
+
+/** When what lasts is over. */
+function afterwards(lasting: WhenReading): WhenReading | undefined {
+  if (lasting.when === "for") return { ...lasting, when: "in" };
+  if (lasting.when === "until") return { ...lasting, when: "at" };
+  return undefined;
+}
+
+/** Whether the same properties of the same devices are set again. */
+function isSetAnew(one: Reading, other: Reading): boolean {
+  const isSet = ({ meaning }: Reading): boolean =>
+    meaning.result === "do" && meaning.effects.every((effect) => "set" in effect);
+  const [first, second] = [propertiesSet(one), propertiesSet(other)];
+  return isSet(one) && isSet(other) && [...first].sort().join() === [...second].sort().join();
 }
 
 /** Whether something is done to what was spoken of, and to nothing else. */

@@ -67,6 +67,10 @@ export interface Engine extends Around {
   ofWords: ReadonlySet<string>;
   /** Verbs of what somebody perceives, or cannot. */
   perceives: ReadonlySet<string>;
+  /** Words that an exclamation begins with. */
+  exclaims: ReadonlySet<string>;
+  /** Words for nobody, and of denial beside them. */
+  nobody: { words: ReadonlySet<string>; beside: ReadonlySet<string> };
   /** Words that add something to what was said of a thing: "with", "at". */
   besides: ReadonlySet<string>;
   /** Words that no remark beside a command has, and those that begin one. */
@@ -76,6 +80,8 @@ export interface Engine extends Around {
   isClause: (word: string) => boolean;
   /** Whether a word begins a clause of those who speak. */
   isSpeaker: (word: string) => boolean;
+  /** Words for units of time: "hour", "hours". */
+  timeUnits: ReadonlySet<string>;
   /** Words of states: "on", "closed". */
   stateWords: ReadonlySet<string>;
   /** Which words of an utterance answer a question: "yes", "forget it". */
@@ -219,13 +225,16 @@ function createEngine(book: Phrasebook, language: string): Engine {
     keeps: stays,
     gives: firstWords(pack.gives),
     ofWords: betweenWords(pack),
-    perceives: firstWords(pack.perceives ?? []),
+    perceives: new Set(pack.perceives),
+    exclaims: new Set(pack.exclaims),
+    nobody: { words: new Set(pack.nobody.words), beside: new Set(pack.nobody.beside) },
     besides: new Set(pack.frames.besides),
     hedges: new Set(pack.hedges),
     auxiliaries: new Set(pack.auxiliaries),
     isClause: (word) => clauses.has(word) || isSpeaker(word),
     isSpeaker,
     ones: new Set(pack.times.one),
+    timeUnits: firstWords(Object.values(pack.times.units).flatMap((words) => words.slice(0, 2))),
     stateWords: stateWordsIn(pack),
     answers(utterance) {
       const answering = utterance.texts.map(() => false);

@@ -43,12 +43,16 @@ export function joined(parts: readonly Utterance[]): Utterance {
   };
 }
 
-/** A word that nobody said, in front of others: it takes up none of the text. */
-export function nameless(word: Utterance, before: Utterance): Utterance {
-  const start = before.words[0]?.start ?? 0;
+/** A word that nobody said, in front of others or after them: it takes up none of the text. */
+export function nameless(
+  word: Utterance,
+  beside: Utterance,
+  where: "front" | "end" = "front",
+): Utterance {
+  const start = where === "front" ? beside.words[0]?.start : beside.words.at(-1)?.end;
   return {
     ...word,
-    text: before.text,
-    words: word.words.map(({ text }) => ({ text, start, end: start })),
+    text: beside.text,
+    words: word.words.map(({ text }) => ({ text, start: start ?? 0, end: start ?? 0 })),
   };
 }
