@@ -180,6 +180,7 @@ export const dutch: LanguagePack = {
     ["koelkast", "ijskast"],
     ["werkkamer", "kantoor", "studeerkamer"],
   ],
+  possessives: ["'s", "s", "'"],
   plurals: {
     head: "last",
     endings: [

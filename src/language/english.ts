@@ -208,6 +208,7 @@ export const english: LanguagePack = {
   },
   elisions: [],
   endings: ["'s", "'re"],
+  possessives: ["'s", "s'"],
   contractions: {
     endings: { "'s": "is", "'re": "are" },
     before: ["still", "already", "not", "all"],

@@ -246,6 +246,7 @@ export const german: LanguagePack = {
   links: ["", "n", "s", "en", "es"],
   inflections: ["er", "es", "en", "em", "e"],
   endings: ["'s", "s", "n"],
+  possessives: ["s", "'"],
   // "Mach bitte mal das Licht an": in German these stand within the phrase.
   alike: [
     ["klimaanlage", "klima"],

@@ -114,6 +114,7 @@ const ofSome = [
   "links",
   "endings",
   "contractions",
+  "possessives",
   "enclitics",
   "inflections",
   "actions",

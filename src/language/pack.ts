@@ -110,6 +110,8 @@ export interface LanguagePack {
   alike?: readonly Said[];
   /** Endings of names that are passed over: `'s` of "the lamp's". */
   endings?: Said;
+  /** Endings of a word that says whose room it is: "Ella's room", "Ellas Zimmer". */
+  possessives?: Said;
   /**
    * What some of these endings stand for before words of states, and before these: "the gate's open" says what
    * is, while "the gate's lamp" has one.

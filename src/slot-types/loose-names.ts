@@ -7,6 +7,7 @@ import { numbersOtherwise } from "./name-numbers.ts";
 import { isPlace } from "./narrowing.ts";
 import { alikeWords, placesIn, saysPlace } from "./alike.ts";
 import { whichOf } from "./heads.ts";
+import { whoseOf } from "./whose.ts";
 import { bareOf, onesOf, partsOf, withoutNumber } from "./name-parts.ts";
 import { inOtherNumber } from "./name-counts.ts";
 import { connectivesIn, nounsOf } from "./nouns.ts";
@@ -72,6 +73,12 @@ export function looseNames(
         isPlace(entity.type) || saysPlace(whichOf(words, pack), places, pack) || isNoun(words)
           ? []
           : inOtherNumber(words, pack),
+    },
+    {
+      // "Ella's light" is in her room; "the kids are asleep" speaks of none.
+      isBare: () => true,
+      isOfOne: true,
+      formsOf: (entity, words) => (isPlace(entity.type) ? whoseOf(entity, words, pack) : []),
     },
     {
       isBare: () => true,

@@ -1,0 +1,81 @@
+import { describe, expect, test } from "vitest";
+import { readPhrasebook } from "../src/index.ts";
+
+const home = `
+rooms:
+  hers:
+    name:
+      { en: "Ella's room", de: Ellas Zimmer, fr: "chambre d'Ella", es: cuarto de Ella, it: camera di Ella, nl: "Ella's kamer" }
+  hall: { name: { en: hall, de: Flur, fr: couloir, es: pasillo, it: corridoio, nl: gang } }
+languages: [en, de, fr, es, it, nl]
+devices:
+  hers-light: { kind: light, room: hers, name: { en: night light, de: Nachtlicht, fr: veilleuse, es: luz de noche, it: lucina, nl: nachtlampje } }
+  hall-light: { kind: light, room: hall, name: { en: hall light, de: Flurlicht, fr: lumière du couloir, es: luz del pasillo, it: luce del corridoio, nl: ganglamp } }
+`;
+const book = readPhrasebook([{ path: "home.yaml", text: home }]);
+
+function turnedOff(language: string, phrase: string): readonly string[] {
+  const heard = book.hear(phrase, { language });
+  return heard.outcome === "act"
+    ? heard.commands.flatMap(({ effects }) => effects.map(({ device }) => device))
+    : [heard.outcome];
+}
+
+describe("a room is told by whose it is", () => {
+  test.each([
+    ["en", "Ella's light off"],
+    ["en", "turn Ella's night light off"],
+    ["de", "Ellas Licht aus"],
+    ["de", "mach das Licht von Ella aus"],
+    ["fr", "éteins la lumière d'Ella"],
+    ["es", "apaga la luz de Ella"],
+    ["it", "spegni la luce di Ella"],
+    ["nl", "doe Ella's lamp uit"],
+    ["nl", "doe het licht van Ella uit"],
+  ])("%s: %s", (language, phrase) => {
+    expect(turnedOff(language, phrase)).toEqual(["hers-light"]);
+  });
+
+  test.each([
+    ["en", "Ella's asleep, hall light off"],
+    ["en", "hall light off, Ella is in bed"],
+    ["de", "Ella schläft, Flurlicht aus"],
+    ["nl", "Ella slaapt, ganglamp uit"],
+  ])("while a remark about somebody speaks of no room: %s: %s", (language, phrase) => {
+    expect(turnedOff(language, phrase)).toEqual(["hall-light"]);
+  });
+});
+
+describe("what is so is told, and nothing is done for it", () => {
+  test.each(["the hall light's on", "the hall light's still off", "Ella's light's off"])(
+    "%s",
+    (phrase) => {
+      expect(turnedOff("en", phrase)).toEqual(["unknown"]);
+    },
+  );
+
+  test("while it may be asked for and made sure of", () => {
+    expect(turnedOff("en", "make sure the hall light's off")).toEqual(["hall-light"]);
+    expect(turnedOff("en", "check the hall light's off")).toEqual(["answer"]);
+  });
+});
+
+describe("what comes once a while is over ends it", () => {
+  test.each([
+    ["en", "hall light on for ten minutes then off"],
+    ["de", "Flurlicht zehn Minuten an und dann wieder aus"],
+    ["fr", "allume la lumière du couloir dix minutes puis éteins"],
+    ["es", "enciende la luz del pasillo diez minutos y luego apágala"],
+    ["it", "accendi la luce del corridoio dieci minuti e poi spegnila"],
+    ["nl", "ganglamp tien minuten aan en dan weer uit"],
+  ])("%s: %s", (language, phrase) => {
+    const [on, off] = book.hear(phrase, { language }).commands.flatMap(({ effects }) => effects);
+    expect(on).toMatchObject({ device: "hall-light", set: { power: "on" } });
+    expect(on?.when).toBeUndefined();
+    expect(off).toMatchObject({
+      device: "hall-light",
+      set: { power: "off" },
+      when: { in: 600 },
+    });
+  });
+});
