@@ -120,6 +120,7 @@ describe.each([
     ["at-practice", "work.tsv"],
     ["at-practice", "never.tsv"],
     ["at-glasshouse", "work.tsv"],
+    ["at-glasshouse", "broad.tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

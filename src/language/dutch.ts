@@ -269,6 +269,8 @@ export const dutch: LanguagePack = {
     inPlace: ["in", "op", "van", "bij", "aan"],
     and: ["en", "&", "plus"],
     except: ["behalve", "maar niet", "uitgezonderd", "zonder", "met uitzondering van"],
+    exceptOpen: ["op"],
+    exceptClose: ["na"],
   },
   nearby: ["op", "boven", "naast", "bij", "onder", "achter", "aan", "voor"],
   kinds: {
@@ -382,12 +384,14 @@ export const dutch: LanguagePack = {
     running: ["bezig", "aan het draaien", "aan het zuigen"],
     docked: ["in het station", "aan het opladen"],
     moving: ["in beweging", "beweging"],
+    swinging: ["aan het zwenken"],
     finished: ["klaar"],
   },
   doing: {
     closed: [],
     locked: [],
     moving: ["beweegt"],
+    swinging: ["zwenkt", "zwenken"],
     on: ["brandt er", "branden er", "is er", "zijn er", "brandt", "branden", "schijnt"],
     running: ["draait", "draaien", "loopt", "werkt", "rijdt", "zuigt"],
     playing: ["speelt", "spelen"],
@@ -468,7 +472,7 @@ export const dutch: LanguagePack = {
     medium: ["middel", "gemiddeld", "middelste stand", "stand twee"],
     high: ["hoog", "snel", "hoge stand", "stand drie"],
     full: [
-      "vol",
+      "(vol | volle)",
       "[het] maximum",
       "voluit",
       "volle kracht",
@@ -624,8 +628,8 @@ export const dutch: LanguagePack = {
         on: {
           states: ["aan", "(ingeschakeld | aangezet)", "$property aan"],
           commands: [
-            "aan met $target",
             "$property aan (in | op | bij | van) $target",
+            "aan met $target",
             `(${turn}) $target [weer] aan`,
             "(schakel) $target [weer] in",
             "$target [weer] (aanzetten | aandoen | inschakelen | aanmaken | aan te zetten | in te schakelen | aan te doen)",
@@ -640,8 +644,8 @@ export const dutch: LanguagePack = {
         off: {
           states: ["(uit | af)", "(uitgeschakeld | uitgezet)", "$property uit"],
           commands: [
-            "uit met $target",
             "$property uit (in | op | bij | van) $target",
+            "uit met $target",
             `(${turn}) $target [weer] (uit | af)`,
             "$target [weer] (uitzetten | uitdoen | uitschakelen | afzetten | uit te zetten | uit te schakelen | uit te doen)",
             `(${turn}) $property ${van} $target uit`,
@@ -856,7 +860,11 @@ export const dutch: LanguagePack = {
       reply: "{$target} uit.",
     },
     "brightness-to": {
-      patterns: [`(${set} | dim) $target ${to} $level [helderheid]`, "dim $target [tot] $level"],
+      patterns: [
+        `(${set} | dim) $target ${to} $level [helderheid]`,
+        "$level (licht | helderheid) (in | op | bij) $target",
+        "dim $target [tot] $level",
+      ],
       reply: "{$target} op {$level} procent.",
     },
     brighter: {
@@ -982,8 +990,8 @@ export const dutch: LanguagePack = {
         "[helemaal | zo ver mogelijk] (open | omhoog | naar boven | op | uitgerold | uitgeklapt)",
       ],
       patterns: [
-        "(omhoog | open) met $target",
         "$target [helemaal] (openen | opendoen | openmaken | ophalen | optrekken | opentrekken | open te doen | te openen)",
+        "(omhoog | open) met $target",
         "(haal | trek | doe | zet | maak) $target [helemaal] (op | open | omhoog)",
         "open $target [helemaal | volledig]",
         `(${unroll}) $target [helemaal] (uit | naar buiten)`,
@@ -998,8 +1006,8 @@ export const dutch: LanguagePack = {
         "[helemaal | zo ver mogelijk] (dicht | omlaag | neer | toe | gesloten | naar beneden | ingerold | ingeklapt)",
       ],
       patterns: [
-        "(omlaag | dicht | naar beneden) met $target",
         "$target [helemaal] (sluiten | dichtdoen | dichtmaken | neerlaten | laten zakken | dicht te doen | te sluiten)",
+        "(omlaag | dicht | naar beneden) met $target",
         "(laat) $target [helemaal] (zakken | neer)",
         "(doe | maak | trek | haal) $target [helemaal] (dicht | toe | neer | omlaag | naar beneden)",
         "sluit $target [helemaal | volledig]",
@@ -1128,7 +1136,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} staat op scherp.",
     },
     disarm: {
-      states: ["(onscherp | uit | uitgeschakeld)"],
+      states: ["(onscherp | uit | uitgeschakeld | eraf | er af)"],
       patterns: [
         "$target (uitschakelen | uitzetten | onscherp zetten | deactiveren | uitdoen)",
         "(deactiveer) $target",

@@ -433,6 +433,8 @@ export const english: LanguagePack = {
       "save for",
       "bar",
     ],
+    exceptOpen: [],
+    exceptClose: [],
   },
   nearby: [
     "on",
@@ -563,6 +565,7 @@ export const english: LanguagePack = {
     running: ["running", "going", "busy", "cleaning"],
     docked: ["docked", "charging", "at its dock"],
     moving: ["moving", "seeing motion", "motion", "movement"],
+    swinging: ["swinging", "oscillating", "rotating"],
     finished: ["finished", "done", "through"],
   },
   doing: {
@@ -571,6 +574,7 @@ export const english: LanguagePack = {
     on: ["is there", "are there", "burn"],
     docked: ["charge"],
     moving: ["move"],
+    swinging: ["swing", "oscillate", "rotate"],
     running: ["run", "work"],
     playing: ["play"],
   },
@@ -706,8 +710,8 @@ export const english: LanguagePack = {
             "$property on",
           ],
           commands: [
-            "on with $target",
             say(`${flick} | ${casual}`, "on $target"),
+            "on with $target",
             say("power", "$target [back] on"),
             say(flick, `on $property (${of}) $target`),
             say(flick, `$property (${of}) $target on`),
@@ -724,8 +728,8 @@ export const english: LanguagePack = {
             "$property off",
           ],
           commands: [
-            "off with $target",
             say(`${flick} | shut | knock`, "off $target"),
+            "off with $target",
             say("shut | power", "$target [back | right] off"),
             say(`${flick} | shut | knock`, "off $target (that | which) (is | are) [still] on"),
             say(`${flick} | shut`, `off $property (${of}) $target`),
@@ -1535,6 +1539,7 @@ export const english: LanguagePack = {
         "(show | tell) me (what is | what's) [still] $state [in | on | at] $target",
         "(what is | what's | what are) [still | left | all] $state [right now | now]",
         "what (did | have) (I | we) (leave | left) $state",
+        "(which | what) [of] $target (did | have) (I | we | you | they) (leave | left | turn | turned) $state",
 
         "(what is | what's) [still | left] $state [in | at | on] $target",
         "(which | what) [of] $target (is | are) [still | currently | left] $state [right now | now]",

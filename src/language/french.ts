@@ -96,6 +96,7 @@ export const french: LanguagePack = {
       week: ["semaine", "semaines"],
     },
     one: ["un", "une"],
+    more: ["prochaines", "prochains", "bonnes", "petites"],
     durations: {
       120: ["deux minutes"],
       7200: ["deux heures"],
@@ -145,6 +146,7 @@ export const french: LanguagePack = {
         "[encore] $duration",
         "pendant [encore | les prochaines | la prochaine] $duration",
         "(pendant | pour | durant) (la prochaine | la première) $unit",
+        "(pendant | pour | durant) les $duration",
         "[pendant | pour] une autre $unit",
         "[pour] $duration de plus",
         "pour [encore] $duration",
@@ -233,7 +235,7 @@ export const french: LanguagePack = {
       "avant que j'oublie | avant d'oublier | en ce moment | actuellement",
       "tout le monde | les amis | mon grand | ma grande | mon petit | ma petite | chéri | chérie | mon chéri | ma chérie | mon amour | mon cœur | ma puce",
       "derrière (moi | nous)",
-      "quand tu as (le temps | un moment | une minute) | à l'occasion | un instant | un moment | une seconde | une minute",
+      "quand tu as (le temps | un moment | une minute) | à l'occasion | un instant | un moment | une seconde",
       "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite | vite fait | allez | (il n'y a | y a) personne [ici | dedans]",
     ],
   },
@@ -283,6 +285,8 @@ export const french: LanguagePack = {
     inPlace: ["dans", "de", "du", "des", "d'", "à", "au", "aux", "sur", "en"],
     and: ["et", "&", "ainsi que"],
     except: ["sauf", "à part", "excepté", "à l'exception de", "mais pas"],
+    exceptOpen: [],
+    exceptClose: [],
   },
   nearby: [
     "sur",
@@ -420,6 +424,7 @@ export const french: LanguagePack = {
     running: ["en route", "en fonctionnement"],
     docked: ["à la base", "sur sa base", "en charge"],
     moving: ["en mouvement", "mouvement"],
+    swinging: ["en oscillation"],
     finished: ["fini", "terminé", "terminée"],
   },
   doing: {
@@ -436,6 +441,7 @@ export const french: LanguagePack = {
     ],
     docked: ["charge"],
     moving: ["bouge"],
+    swinging: ["oscille", "oscillent", "pivote"],
     running: ["marche", "marchent", "fonctionne", "fonctionnent", "tourne", "tournent"],
     playing: ["joue", "jouent"],
   },
@@ -510,7 +516,7 @@ export const french: LanguagePack = {
     high: ["fort", "rapide", "grande vitesse", "vitesse trois"],
     full: [
       "[au] (maximum | max)",
-      "plein",
+      "(plein | pleine)",
       "pleine puissance",
       "[à] fond",
       "pleine luminosité",
@@ -622,7 +628,7 @@ export const french: LanguagePack = {
     humidity: ["(humide | humides | sec | sèche)"],
     moisture: ["(humide | humides | sec | sèche | sèches | mouillé | mouillée)"],
     volume: ["fort"],
-    position: ["(ouvert | ouverte)"],
+    position: ["(ouvert | ouverte | ouverts | ouvertes)"],
     battery: ["(chargé | chargée | pleine)"],
     level: ["(plein | pleine)"],
   },
@@ -867,6 +873,7 @@ export const french: LanguagePack = {
         `${set} [la] luminosité ${of} $target ${to} $level`,
         `$target ${to} $level [de luminosité]`,
         "luminosité $level pour $target",
+        "$level lumière (dans | sur | à | en) $target",
       ],
       reply: "{$target} à {$level} pour cent.",
     },
@@ -1367,6 +1374,7 @@ export const french: LanguagePack = {
     "ask-value": {
       patterns: [
         "(quel | quelle) est $measure",
+        "(à combien | à quoi | où en) (est | sont) $measure [de | du | des | d' | dans | à | au | sur] $target",
         "(quel | quelle) $measure (dans | à | au | sur) $target",
         "$target (est | tourne | marche) (en | à | sur | dans) (quel | quelle) $measure",
         "(quel | quelle) $measure fait il",

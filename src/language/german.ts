@@ -371,6 +371,8 @@ export const german: LanguagePack = {
     inPlace: ["in", "im", "am", "an", "auf", "vom", "von"],
     and: ["und", "&", "sowie"],
     except: ["außer", "bis auf", "aber nicht", "nur nicht", "ausgenommen", "ohne"],
+    exceptOpen: [],
+    exceptClose: [],
   },
   nearby: [
     "auf",
@@ -468,7 +470,7 @@ export const german: LanguagePack = {
       off: ["aus", "unscharf"],
       home: ["anwesend", "zuhause", "zu Hause"],
       away: ["abwesend", "extern", "unterwegs"],
-      night: ["Nacht"],
+      night: ["Nacht", "Nachtmodus"],
     },
     contact: { open: ["offen"], closed: ["geschlossen"] },
     locked: { true: ["abgeschlossen"], false: ["aufgeschlossen"] },
@@ -505,6 +507,7 @@ export const german: LanguagePack = {
     running: ["in betrieb", "am laufen", "am saugen"],
     docked: ["in der station", "am laden"],
     moving: ["in bewegung", "Bewegung"],
+    swinging: ["am schwenken"],
     finished: ["fertig", "durch"],
   },
   doing: {
@@ -515,6 +518,7 @@ export const german: LanguagePack = {
     playing: ["spielt", "spielen"],
     docked: ["lädt", "laden"],
     moving: ["bewegt sich"],
+    swinging: ["schwenkt", "schwenken", "oszilliert"],
   },
   colours: {
     "#ff0000": ["rot"],
@@ -591,7 +595,7 @@ export const german: LanguagePack = {
     medium: ["mittel", "mittlere stufe", "stufe zwei"],
     high: ["hoch", "schnell", "hohe stufe", "stufe drei"],
     full: [
-      "voll",
+      "(voll | volle | volles | voller)",
       "maximum",
       "das maximum",
       "volle stufe",
@@ -775,8 +779,8 @@ export const german: LanguagePack = {
         on: {
           states: ["an", "(angeschaltet | eingeschaltet | angemacht)", "$property (an | ein)"],
           commands: [
-            "an mit $target",
             ...apart("schalte | schalt | knipse | knips", "ein", "einschalten"),
+            "an mit $target",
             ...apart(
               turn,
               "an",
@@ -796,12 +800,12 @@ export const german: LanguagePack = {
             "$property aus",
           ],
           commands: [
-            "aus mit $target",
             ...apart(
               turn,
               "aus | ab",
               "ausschalten | abschalten | ausmachen | abstellen | ausknipsen | abdrehen",
             ),
+            "aus mit $target",
             ...apart(
               turn,
               "aus | ab",
@@ -1081,6 +1085,7 @@ export const german: LanguagePack = {
         `${set} [die] Helligkeit (von | vom | der | des | im | in) $target ${to} $level`,
         `$target ${to} $level [Helligkeit]`,
         "$target $level [Helligkeit | hell]",
+        "$level (Licht | Helligkeit | Beleuchtung) (in | im | auf | am | bei) $target",
         `$target ${to} $level (dimmen | stellen | setzen)`,
         "(dimme | dimm) $target $level",
       ],
@@ -1203,8 +1208,8 @@ export const german: LanguagePack = {
         "so weit (auf | hoch | rauf | nach oben | raus) wie (möglich | es [nur] geht)",
       ],
       patterns: [
-        "(hoch | rauf | auf | raus) mit $target",
         "(öffne | öffn | öffnen Sie) $target [ganz | komplett]",
+        "(hoch | rauf | auf | raus) mit $target",
         "$target [ganz | komplett | wieder] (öffnen | aufmachen | hochfahren | hochziehen | aufziehen)",
         `${open} $target [ganz] (auf | hoch | rauf | nach oben)`,
         `(${unroll}) $target [ganz] (aus | raus | heraus)`,
@@ -1222,8 +1227,8 @@ export const german: LanguagePack = {
         "so weit (zu | runter | herunter | nach unten | rein) wie (möglich | es [nur] geht)",
       ],
       patterns: [
-        "(runter | herunter | zu | rein) mit $target",
         "(schließe | schließ | schließen Sie) $target [ganz | komplett]",
+        "(runter | herunter | zu | rein) mit $target",
         "$target [ganz | komplett | wieder] (schließen | zumachen | herunterfahren | runterfahren | runterlassen | herunterlassen)",
         `${open} $target [ganz] (zu | runter | herunter | nach unten)`,
         `(${unroll} | hole | hol) $target [ganz] (ein | rein | herein)`,

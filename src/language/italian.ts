@@ -320,6 +320,8 @@ export const italian: LanguagePack = {
     ],
     and: ["e", "ed", "&", "insieme a"],
     except: ["tranne", "eccetto", "ma non", "a parte", "escluso", "esclusa"],
+    exceptOpen: [],
+    exceptClose: [],
   },
   nearby: [
     "su",
@@ -454,6 +456,7 @@ export const italian: LanguagePack = {
     running: ["in funzione", "al lavoro"],
     docked: ["alla base", "in carica"],
     moving: ["in movimento", "movimento"],
+    swinging: ["oscillante"],
     finished: ["finito", "terminato", "pronta", "pronto"],
   },
   doing: {
@@ -462,6 +465,7 @@ export const italian: LanguagePack = {
     on: ["c'è", "c' è", "ci sono", "è rimasta"],
     docked: [],
     moving: ["si muove"],
+    swinging: ["oscilla", "oscillano"],
     running: [
       "funziona",
       "funzionano",
@@ -545,6 +549,7 @@ export const italian: LanguagePack = {
     full: [
       "[il] massimo",
       "piena potenza",
+      "(piena | tutta la | tutta)",
       "massima potenza",
       "al massimo",
       "[a] manetta",
@@ -655,7 +660,7 @@ export const italian: LanguagePack = {
     humidity: ["(umido | umida | umidi | umide | secco | secca)"],
     moisture: ["(umido | umida | umidi | umide | secco | secca | secche | bagnato | bagnata)"],
     volume: ["(alto | alta | forte)"],
-    position: ["(aperto | aperta)"],
+    position: ["(aperto | aperta | aperti | aperte)"],
     battery: ["(carico | carica)"],
     level: ["(pieno | piena)"],
   },
@@ -892,12 +897,16 @@ export const italian: LanguagePack = {
       reply: "{$target}: spento.",
     },
     "brightness-to": {
-      patterns: ["(attenua | attenui | attenuare) $target (a | al | fino a) $level"],
+      patterns: [
+        "(attenua | attenui | attenuare) $target (a | al | fino a) $level",
+        "$level luce (in | nel | nella | nello | di | del | della) $target",
+      ],
       reply: "{$target} al {$level} per cento.",
     },
     brighter: {
       states: [
         "[[di | del | dell'] $amount] più (luminoso | luminosa | luminosi | luminose | chiaro | chiara | forte | forti)",
+        "più (luminoso | luminosa | luminosi | luminose | chiaro | chiara | forte | forti) (di | del | dell') $amount",
       ],
       patterns: [
         "[$amount] più [di] luce",
@@ -1030,8 +1039,8 @@ export const italian: LanguagePack = {
         "[tutto | tutta | completamente | del tutto] (aperto | aperta | aperti | aperte | su | alzato | alzata | srotolato | srotolata | fuori) [del tutto | completamente | al massimo | fino in cima]",
       ],
       patterns: [
-        "su con $target",
         "(apri | apra | aprire | riapri | alza | alzi | alzare | rialza | solleva | tira su) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in cima]",
+        "su con $target",
         "(tira | tiri | tirare | manda) su $target",
         "(tira | tirare) $target su",
         "(tira | tiri | tirare | manda) fuori $target",
@@ -1046,8 +1055,8 @@ export const italian: LanguagePack = {
         "[tutto | tutta | completamente | del tutto] (chiuso | chiusa | chiusi | chiuse | giù | abbassato | abbassata | ritirato | ritirata | arrotolata) [del tutto | completamente | al massimo | fino in fondo]",
       ],
       patterns: [
-        "giù con $target",
         "(chiudi | chiuda | chiudere | richiudi | abbassa | abbassi | abbassare | riabbassa) [completamente | del tutto] $target [completamente | del tutto | tutto | tutta | fino in fondo]",
+        "giù con $target",
         "[(tira | tirare | manda | cala)] giù $target",
         "(tira | tirare) $target giù",
         "(tira | tiri | tirare) dentro $target",

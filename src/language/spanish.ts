@@ -288,6 +288,8 @@ export const spanish: LanguagePack = {
     inPlace: ["en", "de", "del", "a", "al", "desde", "por"],
     and: ["y", "e", "&", "junto con"],
     except: ["excepto", "salvo", "menos", "pero no", "a excepción de"],
+    exceptOpen: [],
+    exceptClose: [],
   },
   nearby: [
     "sobre",
@@ -443,6 +445,7 @@ export const spanish: LanguagePack = {
     running: ["en marcha", "funcionando", "aspirando"],
     docked: ["en su base", "cargando"],
     moving: ["en movimiento", "movimiento"],
+    swinging: ["oscilando"],
     finished: ["terminado", "acabado", "lista", "listo"],
   },
   doing: {
@@ -451,6 +454,7 @@ export const spanish: LanguagePack = {
     on: ["hay", "queda", "alumbra", "alumbran", "encendí", "encendimos"],
     docked: [],
     moving: ["se mueve"],
+    swinging: ["oscila", "oscilan", "gira"],
     running: ["funciona", "funcionan"],
     playing: ["suena", "suenan"],
   },
@@ -526,6 +530,7 @@ export const spanish: LanguagePack = {
       "[el] máximo",
       "[a] tope",
       "plena potencia",
+      "(plena | toda la | toda)",
       "máxima potencia",
       "al máximo",
       "todo lo que (dé | pueda)",
@@ -630,7 +635,7 @@ export const spanish: LanguagePack = {
     humidity: ["(húmedo | húmeda | húmedos | húmedas | seco | seca)"],
     moisture: ["(húmedo | húmeda | húmedos | húmedas | seco | seca | secas | mojado | mojada)"],
     volume: ["(alto | alta | fuerte)"],
-    position: ["(abierto | abierta)"],
+    position: ["(abierto | abierta | abiertos | abiertas)"],
     battery: ["(cargado | cargada | llena)"],
     level: ["(lleno | llena)"],
   },
@@ -832,6 +837,9 @@ export const spanish: LanguagePack = {
         "(está | es) [muy | todavía | ya] $measure $target",
         "(está | hace) [muy | todavía | ya] $measure (en) $target",
         "(cómo de | qué tan) $measure (está | es | están) $target",
+        "cómo (está | están) de $measure $target",
+        "cuánto (está | están) de $measure $target",
+        "cuánto (está | están) $measure $target",
         "hace $measure [en] $target",
         "cuánto (de $measure | $measure) (hace | está) [en] $target",
         "qué $measure (hace | está) [en] $target",
@@ -877,7 +885,10 @@ export const spanish: LanguagePack = {
       reply: "{$target}: apagado.",
     },
     "brightness-to": {
-      patterns: ["(atenúa | atenúe | atenuar | regula) $target (a | al | hasta) $level"],
+      patterns: [
+        "(atenúa | atenúe | atenuar | regula) $target (a | al | hasta) $level",
+        "$level luz (en | de) $target",
+      ],
       reply: "{$target} al {$level} por ciento.",
     },
     brighter: {
@@ -1014,8 +1025,8 @@ export const spanish: LanguagePack = {
         "[del todo | completamente] (abierto | abierta | abiertos | abiertas | arriba | subido | subida | levantado | extendido | extendida | desplegado) [del todo | completamente | por completo | al máximo | a tope]",
       ],
       patterns: [
-        "arriba con $target",
         "(abre | abra | abrir | sube | suba | subir | levanta | levante | levantar) [del todo | completamente] $target [del todo | completamente | entero | hasta arriba]",
+        "arriba con $target",
         `${open} $target [del todo | completamente | por completo]`,
         "(saca | saque | sacar | extiende | extienda | extender | despliega | desplegar) $target",
       ],
@@ -1027,8 +1038,8 @@ export const spanish: LanguagePack = {
         "[del todo | completamente] (cerrado | cerrada | cerrados | cerradas | abajo | bajado | bajada | recogido | recogida | plegado) [del todo | completamente | por completo | al máximo | a tope]",
       ],
       patterns: [
-        "abajo con $target",
         "(cierra | cierre | cerrar | baja | baje | bajar) [del todo | completamente] $target [del todo | completamente | entero | hasta abajo]",
+        "abajo con $target",
         `${close} $target [del todo | completamente | por completo]`,
         "(corre | corra | correr | echa) $target",
         "(recoge | recoja | recoger | mete | meta | meter | pliega | plegar | enrolla | enrollar) $target",

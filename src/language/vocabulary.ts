@@ -128,6 +128,7 @@ export const stateWords = [
   "running",
   "docked",
   "moving",
+  "swinging",
   "finished",
 ] as const;
 
@@ -140,6 +141,7 @@ export const doingWords = [
   "playing",
   "docked",
   "moving",
+  "swinging",
   "closed",
   "locked",
 ] as const;
@@ -171,6 +173,9 @@ export interface TargetWords {
   inPlace: Said;
   and: Said;
   except: Said;
+  /** Before and after what is left out, in languages that say both: "op de lamp na". */
+  exceptOpen: Said;
+  exceptClose: Said;
 }
 
 export const targetWords = [
@@ -189,6 +194,8 @@ export const targetWords = [
   "inPlace",
   "and",
   "except",
+  "exceptOpen",
+  "exceptClose",
 ] as const satisfies readonly (keyof TargetWords)[];
 
 /** The ways people name one device of a kind, and several. */

@@ -58,5 +58,6 @@ export const stateTests: Readonly<Record<StateWord, readonly StateTest[]>> = {
   ],
   docked: [equal("activity", "docked")],
   moving: [equal("motion", true)],
+  swinging: [equal("oscillate", "on")],
   finished: [equal("activity", "done")],
 };

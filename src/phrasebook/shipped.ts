@@ -20,6 +20,9 @@ export interface VocabularyIntent {
 const target: SlotDefinition = { type: "target" };
 const percent: SlotDefinition = { type: "percent" };
 
+/** What a device does, the first that it has. */
+const doings = ["activity", "playing", "mode", "position", "flow", "power"];
+
 /** What a device measures, the first that it has. */
 const readings = ["temperature", "moisture", "humidity", "illuminance", "co2", "pm25", "level"];
 
@@ -351,9 +354,9 @@ export function shippedIntents(
       do: { tell: { target: "$target", state: "moving", form: "any" } },
     },
     "ask-doing": {
-      needs: { property: "activity" },
+      needs: "state",
       slots: { target },
-      do: { tell: { target: "$target", property: "activity", form: "value" } },
+      do: { tell: { target: "$target", property: doings, form: "value" } },
     },
     "run-routine": {
       needs: "routine",

@@ -197,7 +197,7 @@ export function recogniseQuantity(
         value: { read: "value", value, ...given({ unit }) },
       }));
   };
-  /** "Twenty one degrees and a half". */
+  /** "Twenty one degrees and a half", "a degree and a half". */
   const withParts = (
     { texts }: Utterance,
     whole: number,
@@ -231,7 +231,10 @@ export function recogniseQuantity(
   };
   return (utterance, from) =>
     isOne.has(utterance.texts[from] ?? "")
-      ? [...starting(ones, utterance, { from, value: 1 }), ...numbersFrom(utterance, from)]
+      ? [
+          ...withParts(utterance, 1, starting(ones, utterance, { from, value: 1 })),
+          ...numbersFrom(utterance, from),
+        ]
       : numbersFrom(utterance, from);
 }
 

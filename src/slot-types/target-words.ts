@@ -27,7 +27,7 @@ const mostFound = 32;
 /**
  * Reads the ways people name devices, as one grammar:
  *
- *     target  = list [except (list | ones)]
+ *     target  = list [except (list | ones) | except list except]
  *     list    = unit *(and unit)
  *     unit    = [all | this] (thing | places thing | thing [in] places) | everything [[in] places] | here | it
  *             | ones | places "ones"
@@ -324,17 +324,23 @@ export function createTargetReader(
       return found;
     };
 
-    /** What is left out, after the word that says so. */
-    const exceptions = (from: number): { end: number; without: TargetExpression }[] =>
-      connective("except", from).flatMap((after) =>
-        [after, ...connective("inPlace", after)].flatMap((start) => {
-          const next = afterSmall(start);
-          return [
-            ...list(next, 0).map(({ end, expression }) => ({ end, without: expression })),
-            ...onesAfter(start).map(({ end, said }) => ({ end, without: said })),
-          ];
-        }),
-      );
+    /** What is left out, after the word that says so, or between two. */
+    const exceptions = (from: number): { end: number; without: TargetExpression }[] => [
+      ...connective("except", from).flatMap((after) =>
+        [after, ...connective("inPlace", after)].flatMap((start) => [
+          ...list(afterSmall(start), 0).map(({ end, expression }) => ({
+            end,
+            without: expression,
+          })),
+          ...onesAfter(start).map(({ end, said }) => ({ end, without: said })),
+        ]),
+      ),
+      ...connective("exceptOpen", from).flatMap((after) =>
+        list(afterSmall(after), 0).flatMap(({ end, expression }) =>
+          connective("exceptClose", end).map((last) => ({ end: last, without: expression })),
+        ),
+      ),
+    ];
     const target = (from: number): Found[] => {
       const found = list(from, 0);
       const left = found.flatMap(({ end, expression }) =>

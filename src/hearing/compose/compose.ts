@@ -5,7 +5,7 @@ import type { Phrasebook } from "../../phrasebook/model.ts";
 import { devicesAbout } from "./about.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { Reading } from "../understand/evaluate.ts";
-import { leans, namesPlaces } from "../understand/fillings.ts";
+import { leans } from "../understand/fillings.ts";
 import { planIntent } from "../../commands/plan.ts";
 import { given } from "../../source/given.ts";
 import { quotedIn } from "./quoted.ts";
@@ -19,10 +19,11 @@ import {
 } from "../understand/understand.ts";
 import { apartChoices, apartIn } from "./apart.ts";
 import { beside } from "./beside.ts";
-import { isHour, saysHour } from "./hours.ts";
-import { asLasting } from "./lasting.ts";
+import { saysHour } from "./hours.ts";
+import { freeWords, isBetter } from "./better.ts";
+import { areOfPlaces, asOne } from "./one.ts";
 import { asAfter, asAlso, asBefore, asLater, asMore } from "./leaning.ts";
-import { type Command, type Composition, type Parting, whensOf } from "./parting.ts";
+import { type Command, type Composition, type Parting } from "./parting.ts";
 import { type Joiner, joinersIn, namesAny } from "./joiners.ts";
 import { asTopic } from "./topic.ts";
 import { asUnpointed } from "./unpointed.ts";
@@ -64,7 +65,10 @@ export function compose(
 
   const known = new Map<string, Understood>();
   let steps = stepsOf(whole);
-  const read: Parting["read"] = (words, { it, aparts: left = [], follows, alongside } = {}) => {
+  const read: Parting["read"] = (
+    words,
+    { it, aparts: left = [], follows, alongside, room } = {},
+  ) => {
     const leans = it !== undefined && it.length > 0 && (follows ?? engine.mayLean(words));
     const narrowings = left.flatMap(({ narrowing, words: said }) =>
       narrowing ? [{ narrowing, words: said }] : [],
@@ -76,10 +80,12 @@ export function compose(
         : ` without ${left.map(({ from, end }) => `${from}-${end}`).join(" ")}`;
     const how = follows ? "after" : "of";
     const like = alongside === undefined ? "" : ` like ${alongside}`;
-    const key = `${place}${leans ? ` ${how} ${it.join(" ")}` : ""}${less}${like}`;
+    const there = room === undefined ? "" : ` in ${room}`;
+    const key = `${place}${there}${leans ? ` ${how} ${it.join(" ")}` : ""}${less}${like}`;
     const before = known.get(key);
     if (before || known.size >= mostPieces || steps > enoughSteps) return before;
-    const leaning = leans ? { ...speaker, it, ...given({ follows }) } : speaker;
+    const standing = room === undefined ? speaker : { ...speaker, room };
+    const leaning = leans ? { ...standing, it, ...given({ follows }) } : standing;
     const liking = alongside === undefined ? leaning : { ...leaning, alongside };
     const narrowed = narrowings.length > 0 ? { ...liking, narrowings } : liking;
     const understood = understand(book, engine, words, narrowed);
@@ -97,6 +103,7 @@ export function compose(
     return { from, end: from + Math.min(...ends, end - from) };
   };
   const on = engine.onWord;
+  const roomOf: Parting["roomOf"] = (id) => book.devices.get(id)?.room;
   const { keeps, gives, ofWords, speaksOfIt } = engine;
   const parting: Parting = {
     ...{
@@ -104,6 +111,7 @@ export function compose(
       aparts,
       joiners,
       closed,
+      roomOf,
       it,
       speaksOfIt,
       on,
@@ -203,59 +211,6 @@ function withoutRemarks(
   return orders.length > 0 ? orders : commands;
 }
 
-/** A stretch as one command: with all of its words, or with those left out that stand apart. */
-function asOne(parting: Parting, stretch: Stretch, before?: Command): Command | undefined {
-  const { utterance, aparts, joiners, read, readingOf } = parting;
-  const earlier = before && readingOf(before.understood);
-  const it = earlier && devicesAbout(earlier);
-  // Of equals the first, which leaves out the fewest.
-  let chosen: Command | undefined;
-  let hour: Command | undefined;
-  for (const left of [[], ...apartChoices(aparts, joiners, stretch)]) {
-    const words = pick(utterance, stretch, left);
-    const first = read(words, { it, aparts: left });
-    const follows = first && isUnsaid(readingOf(first));
-    const second = follows && it ? read(words, { it, aparts: left, follows }) : undefined;
-    const isMore = second && clearReading(second) !== undefined;
-    const plain = isMore ? second : first;
-    const alike =
-      plain && earlier && isOpen(plain) && areOfPlaces([anyReading(plain), earlier])
-        ? read(words, { it, aparts: left, alongside: earlier.intent.id })
-        : undefined;
-    const understood = alike ?? plain;
-    const reading = understood && readingOf(understood);
-    if (!reading) continue;
-    // Without a part that only narrows what is named, it is the same hour.
-    if (left.every(({ whens }) => whens === undefined) && isHour(reading, aparts, stretch, left)) {
-      hour ??= { understood, whens: [], isHour: true };
-      continue;
-    }
-    // "The chandelier on, and louder" may well mean something else than what is near; "and play some jazz" says what.
-    const isElsewhere = second !== undefined && !isMore && !saysChoice(reading);
-    const isDoubtful = isElsewhere || left.some(({ isCut }) => isCut) || undefined;
-    const isNarrowed = left.some(({ narrowing }) => narrowing) || undefined;
-    const also = given({ isDoubtful, isNarrowed });
-    const command: Command = { understood, whens: whensOf(left), ...also };
-    if (!chosen || isBetter(readingOf, [command], [chosen])) chosen = command;
-    // Nothing is better than all of the words by the phrasebook's own pattern.
-    if (chosen === command && isOwn(reading) && reading.path.freeWords === 0) break;
-  }
-  // "The lamp half an hour" is no "lamp to one half" while it may be on for so long.
-  return chosen && !chosen.isDoubtful ? chosen : (asLasting(parting, stretch) ?? chosen ?? hour);
-}
-
-/** Whether one of the values that a property has by name is said. */
-function saysChoice({ fillings }: Reading): boolean {
-  return fillings.some(({ slot }) => slot.fills === "value" && slot.family === "value");
-}
-
-/** Whether nothing is named in a command that is about something. */
-function isUnsaid(reading: Reading | undefined): true | undefined {
-  if (reading?.pattern.origin !== "vocabulary") return undefined;
-  const isNamed = reading.fillings.some((filling) => filling.reading.read === "target");
-  return !isNamed && planIntent(reading.intent).targets.size > 0 ? true : undefined;
-}
-
 /** Stretches as commands, each of which may lean on the one before it. */
 function inTurn(parting: Parting, stretches: readonly (Stretch & Joined)[]): Command[] | undefined {
   const commands: Command[] = [];
@@ -322,11 +277,6 @@ function likeLater({ read }: Parting, command: Command, later: readonly Command[
     : command;
 }
 
-/** Whether rooms or zones are named, and no things of one sort. */
-function areOfPlaces(readings: readonly (Reading | undefined)[]): boolean {
-  return readings.every((reading) => reading !== undefined && namesPlaces(reading.fillings));
-}
-
 function isOfEverything({ readingOf }: Parting, { understood }: Command): boolean {
   return (readingOf(understood)?.fillings ?? []).some(
     ({ reading }) => reading.read === "target" && reading.target.target === "everything",
@@ -388,29 +338,4 @@ function* choose(items: readonly Joiner[], count: number, from = 0): Generator<J
       if (!next || next.from > item.end) yield [item, ...rest];
     }
   }
-}
-
-type ReadingOf = Parting["readingOf"];
-
-function freeWords(readingOf: ReadingOf, commands: readonly Command[]): number {
-  return commands.reduce(
-    (sum, { understood }) => sum + (readingOf(understood)?.path.freeWords ?? 0),
-    0,
-  );
-}
-
-/** As readings are ranked: what is the phrasebook's own, then fewer words of free text. */
-function isBetter(
-  readingOf: ReadingOf,
-  commands: readonly Command[],
-  than: readonly Command[],
-): boolean {
-  const own = (all: readonly Command[]): boolean =>
-    all.every(({ understood }) => isOwn(readingOf(understood)));
-  if (own(commands) !== own(than)) return own(commands);
-  return freeWords(readingOf, commands) < freeWords(readingOf, than);
-}
-
-function isOwn(reading: Reading | undefined): boolean {
-  return reading?.pattern.origin === "phrasebook";
 }

@@ -1,6 +1,6 @@
 import { type Utterance, pausesIn } from "../../automaton/utterance.ts";
 import type { Engine } from "../understand/engine.ts";
-import { createRemarks } from "./beside.ts";
+import { createRemarks } from "./remarks.ts";
 import { namesAny } from "./joiners.ts";
 import type { Composition } from "./parting.ts";
 import { isToDo } from "./repaired.ts";

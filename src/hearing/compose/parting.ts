@@ -45,6 +45,8 @@ export interface Parting {
   joiners: readonly Joiner[];
   /** A stretch without the courtesy that it ends with: "and the lamp too, please". */
   closed: (stretch: Stretch) => Stretch;
+  /** Where a device stands. */
+  roomOf: (device: string) => string | undefined;
   /** What is said for "it", as a word. */
   it: Utterance;
   /** Whether words speak of what was named before. */
@@ -59,7 +61,7 @@ export interface Parting {
   /**
    * Understands words; `it` is what a command before them was about, which what names nothing is about where
    * it `follows`, `aparts` what was said apart from them, and `alongside` the intent before them, which they are
-   * like where nothing else decides.
+   * like where nothing else decides, and the `room` that is spoken of, where it is not the speaker's.
    */
   read: (
     words: Utterance,
@@ -68,6 +70,7 @@ export interface Parting {
       aparts?: readonly Apart[];
       follows?: true;
       alongside?: string;
+      room?: string | undefined;
     },
   ) => Understood | undefined;
   /** What a stretch leaves as it is, if that is what it says. */

@@ -6,6 +6,11 @@ export interface Stretch {
   end: number;
 }
 
+/** The places of the words of a stretch. */
+export function indexes({ from, end }: Stretch): number[] {
+  return Array.from({ length: end - from }, (_, index) => from + index);
+}
+
 /** The words of a stretch, without some of them. */
 export function pick(
   { text, words, texts, numbers, small }: Utterance,

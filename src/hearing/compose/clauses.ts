@@ -1,0 +1,57 @@
+import type { Utterance } from "../../automaton/utterance.ts";
+import { unheardOf } from "../../lexicon/lexicon.ts";
+import type { Engine } from "../understand/engine.ts";
+import { type Stretch, indexes } from "../understand/stretch.ts";
+
+/** Most words before the verb of what somebody perceives: "que no oigo", "I can't hear". */
+const beforePerceived = 3;
+
+/** Whether those who speak say from a place on what they perceive, or cannot. */
+export function isPerceived(engine: Engine, { texts }: Utterance, from: number): boolean {
+  const words = texts.slice(from, from + beforePerceived);
+  const verb = words.findIndex((text) => engine.perceives.has(text));
+  return verb >= 0 && words.slice(0, verb + 1).some(engine.isSpeaker);
+}
+
+/** Whether a clause says that nobody does something. */
+export function isNobodys(
+  { nobody }: Engine,
+  { texts, small }: Utterance,
+  clause: Stretch,
+): boolean {
+  const counted = indexes(clause).filter((at) => small[at] !== true);
+  const [, other] = counted.filter((at) => !nobody.beside.has(texts[at] ?? ""));
+  return other !== undefined && counted.some((at) => nobody.words.has(texts[at] ?? ""));
+}
+
+/** Most words of an exclamation, and before the word that it begins with. */
+const longestExclamation = 5;
+const beforeExclaimed = 1;
+
+/** The word that asks in what is only exclaimed: "what a day, …". */
+export function exclaimedIn(
+  { exclaims }: Engine,
+  { texts, small }: Utterance,
+  clause: Stretch,
+): number | undefined {
+  const counted = indexes(clause).filter((at) => small[at] !== true);
+  if (counted.length < 2 || counted.length > longestExclamation) return undefined;
+  return counted.slice(0, beforeExclaimed + 1).find((at) => exclaims.has(texts[at] ?? ""));
+}
+
+/** Most words after one that says nothing by itself that may tell what it is about. */
+const mostAbout = 4;
+
+/** Whether one of the next words, up to a pause, is none that the home has, and none that takes anything back. */
+export function isForeign(
+  { hedges }: Engine,
+  { texts, numbers }: Utterance,
+  at: number,
+  pauses: ReadonlySet<number>,
+): boolean {
+  for (let next = at + 1; next <= Math.min(at + mostAbout, texts.length - 1); next++) {
+    if (pauses.has(next)) return false;
+    if (numbers[next] === unheardOf && !hedges.has(texts[next] ?? "")) return true;
+  }
+  return false;
+}

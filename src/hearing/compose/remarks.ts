@@ -1,0 +1,182 @@
+import { ruleOf, slotSymbol } from "../../automaton/network.ts";
+import { type Utterance, pausesIn } from "../../automaton/utterance.ts";
+import { unheardOf } from "../../lexicon/lexicon.ts";
+import type { Engine } from "../understand/engine.ts";
+import { type Stretch, indexes, pick } from "../understand/stretch.ts";
+import { exclaimedIn, isForeign, isNobodys, isPerceived } from "./clauses.ts";
+
+/** Most words of a remark. */
+const longestRemark = 14;
+
+/** What tells remarks. */
+interface Remarks {
+  is: (stretch: Stretch) => boolean;
+  /** The same of what a word says to be a reason, which is no order however it begins: "que da el sol". */
+  isGiven: (stretch: Stretch) => boolean;
+  /** The same where nothing parts it off, so that "I forgot the lights on" is none. */
+  isUnmarked: (stretch: Stretch) => boolean;
+  /** A clause of those who speak, which may name things and places: "we're off out by the back door". */
+  isOurs: (stretch: Stretch) => boolean;
+  /** Whether a remark is no one more thing of the home, which is hardly told in so many words. */
+  isClause: (stretch: Stretch) => boolean;
+  /** Whether words before one of a remark say, as a clause, what is of somebody or something that the home does not know. */
+  isOfOthers: (from: number, at: number) => boolean;
+  /** Whether a word is part of what may be said in any remark. */
+  isExcused: (at: number) => boolean;
+  /** Whether something of the home could begin like it. */
+  begins: (stretch: Stretch) => boolean;
+  /** The one device that a remark begins with and says something of, and whether as a clause. */
+  about: (stretch: Stretch) => { id: string; isClause: boolean } | undefined;
+}
+
+/** What tells a remark, looked at word by word. */
+export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
+  const { texts, numbers, small } = utterance;
+  const names = texts.map((_, at) => engine.mentions(utterance, at));
+  const pauses = new Set(pausesIn(utterance));
+  // What goes on after a pause is no name: "I'm done in here, lights off".
+  const isNamed = (at: number, last: number): boolean => {
+    const end = names[at];
+    return end !== undefined && (end <= last || !pauses.has(last));
+  };
+  const answers = engine.answers(utterance);
+  const isExcused = texts.map(() => false);
+  for (const at of isExcused.keys()) {
+    for (const { end } of engine.excuses(utterance, at)) isExcused.fill(true, at, end);
+  }
+  // "The delivery has arrived" reports nothing of the home.
+  for (const [at, text] of texts.entries()) {
+    if (engine.auxiliaries.has(text) && isForeign(engine, utterance, at, pauses)) {
+      isExcused[at] = true;
+    }
+  }
+  const clauses = [0, ...pauses].map((from): Stretch => {
+    return { from, end: [...pauses].find((at) => at > from) ?? texts.length };
+  });
+  for (const clause of clauses) {
+    // "Ich hör das Telefon nicht" denies nothing that is to be done.
+    if (isPerceived(engine, utterance, clause.from)) isExcused.fill(true, clause.from, clause.end);
+    if (clause.end - clause.from === texts.length) continue;
+    const exclaimed = exclaimedIn(engine, utterance, clause);
+    if (exclaimed !== undefined) isExcused[exclaimed] = true;
+    // Nor does "nobody watches it".
+    if (!isNobodys(engine, utterance, clause)) continue;
+    for (const at of indexes(clause)) {
+      const text = texts[at] ?? "";
+      if (engine.nobody.words.has(text) || engine.nobody.beside.has(text)) isExcused[at] = true;
+    }
+  }
+  const isArticle = (at: number): boolean => small[at] === true || engine.ones.has(texts[at] ?? "");
+  const isHedged = texts.map((text, at) => answers[at] === true || engine.hedges.has(text));
+  const isBarred = texts.map(
+    (_, at) =>
+      (isHedged[at] === true && !isExcused[at]) ||
+      // "A" is a number in some languages, and says nothing of how many.
+      (!isArticle(at) && engine.numbers(texts, at).length > 0) ||
+      // What is excepted is never passed over, whether or not there is such a thing.
+      engine.exceptions(utterance, at).length > 0,
+  );
+  const { sets } = engine;
+  const begins = numbers.map((number) => sets.start.moves.has(number));
+  // Sentences begin like commands, "I need the lamp on", "off with the lights", and then go on in another way
+  // before anything could be named: "off we go".
+  const isSentence = (first: number, end: number): boolean => {
+    const begin = texts[first] ?? "";
+    if (!engine.isClause(begin) && !engine.stateWords.has(begin)) return false;
+    let set = sets.move(sets.start, numbers[first] ?? -1);
+    for (let at = first + 1; at < end && set; at++) {
+      const current = set;
+      // Nothing is named in it, so that a question has nothing to be about.
+      if (set.slotTypes.length > 0) {
+        const filled = set.slotTypes.flatMap((type) => sets.move(current, slotSymbol(type)) ?? []);
+        return filled.every(({ states }) => states.every((state) => isQuestion(engine, state)));
+      }
+      if (small[at] === true) continue;
+      set = sets.move(set, numbers[at] ?? -1);
+    }
+    return !set;
+  };
+  const whens = engine.whens(utterance);
+  const joiners = engine.joiners(utterance);
+  const isPlain = ({ from, end }: Stretch): boolean =>
+    isUnbarred({ from, end }) && indexes({ from, end }).every((at) => !isNamed(at, end));
+  const isUnbarred = ({ from, end }: Stretch): boolean => {
+    if (isBarred.slice(from, end).includes(true)) return false;
+    // "What a day" is no time.
+    const isTimed = whens.some((when) => {
+      return when.from >= from && when.end <= end && isExcused[when.from - 1] !== true;
+    });
+    if (isTimed) return false;
+    // What is joined by a word is one more thing or command.
+    return !joiners.some((joiner) => joiner.from === from || joiner.end === end);
+  };
+  const afterSmall = (from: number): number => {
+    let at = from;
+    while (small[at] === true) at++;
+    return at;
+  };
+  const isGiven = ({ from, end }: Stretch): boolean => {
+    if (end - from > longestRemark || !isPlain({ from, end })) return false;
+    // "Off, on" and "off, sorry, on" say something else.
+    const begun = Math.max(from, ...engine.repairs(utterance, from).map((mark) => mark.end));
+    const counted = texts.slice(begun, end).filter((_, at) => small[begun + at] !== true);
+    if (counted.length > 0 && counted.every((text) => engine.stateWords.has(text))) return false;
+    // "It's raining outside" is one, and "outside" alone says where.
+    const words = texts.slice(from, end);
+    const isOpen = words.some((_, at) => engine.openPlace(utterance, from + at));
+    return !isOpen || words.some(engine.isClause);
+  };
+  const is = ({ from, end }: Stretch): boolean => {
+    if (!isGiven({ from, end })) return false;
+    // The first word that counts is none that a command begins with.
+    const first = afterSmall(from);
+    if (first >= end || begins[first] !== true || isExcused[first] === true) return true;
+    return isSentence(first, end);
+  };
+  return {
+    is,
+    isGiven,
+    isClause(stretch) {
+      const all = indexes(stretch);
+      const counted = all.filter((at) => small[at] !== true);
+      return (
+        counted.length > 1 ||
+        all.some((at) => isExcused[at] === true || engine.isClause(texts[at] ?? ""))
+      );
+    },
+    isOfOthers(from, at) {
+      const before = indexes({ from, end: at });
+      const subject = before.findIndex((each) => numbers[each] === unheardOf);
+      return (
+        subject >= 0 && before.slice(subject + 1).some((each) => engine.isClause(texts[each] ?? ""))
+      );
+    },
+    isExcused: (at) => isExcused[at] === true,
+    isUnmarked: ({ from, end }) => !isHedged.slice(from, end).includes(true) && is({ from, end }),
+    isOurs({ from, end }) {
+      const first = afterSmall(from);
+      const isHeard = isPerceived(engine, utterance, first);
+      const isOfUs = isHeard || engine.isSpeaker(texts[first] ?? "");
+      if (end - from > longestRemark || !isOfUs) return false;
+      // "I mean the oven" and "I'd like the oven on" are no remarks.
+      const isSaidAnew = engine.repairs(utterance, first).length > 0;
+      if (isSaidAnew || engine.starts(pick(utterance, { from: first, end }, [])).size > 1)
+        return false;
+      const isNoOrder = isHeard || begins[first] !== true || isSentence(first, end);
+      return isNoOrder && isUnbarred({ from, end });
+    },
+    begins: ({ from }) => begins[afterSmall(from)] === true,
+    about({ from, end }) {
+      const named = engine.deviceNamed(utterance, afterSmall(from));
+      if (!named || named.end >= end || end - from > longestRemark) return undefined;
+      if (!isPlain({ from: named.end, end })) return undefined;
+      const isClause = texts.slice(named.end, end).some(engine.isClause);
+      return { id: named.id, isClause };
+    },
+  };
+}
+
+function isQuestion({ network, rules }: Engine, state: number): boolean {
+  const plan = rules[ruleOf(network, state)]?.plan;
+  return plan !== undefined && plan.tells.length > 0 && plan.orders.length === 0;
+}
