@@ -121,6 +121,7 @@ describe.each([
     ["at-practice", "never.tsv"],
     ["at-glasshouse", "work.tsv"],
     ["at-glasshouse", "broad.tsv"],
+    ["at-glasshouse", "never.tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

@@ -542,7 +542,7 @@ export const dutch: LanguagePack = {
     after: ["(met rust | zo | zoals (het | hij | ze) is)"],
   },
   gives: ["geef", "gun"],
-  exclaims: ["wat", "hoe"],
+  exclaims: { words: ["wat", "hoe"], that: ["dat", "als", "of"] },
   nobody: { words: ["niemand"], beside: [] },
   perceives: ["hoor", "horen", "zie", "zien", "versta", "verstaan", "vind"],
   auxiliaries: "hebt heeft had hadden was waren al net bijna".split(" "),

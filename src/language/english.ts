@@ -298,7 +298,7 @@ export const english: LanguagePack = {
     after: ["alone", "be", "(as it is | as they are | as is)", "out [of it]"],
   },
   gives: ["give"],
-  exclaims: ["what", "how"],
+  exclaims: { words: ["what", "how"], that: ["that", "if", "when"] },
   nobody: { words: ["nobody", "none", "noone"], beside: [] },
   perceives: ["hear", "see", "read", "understand"],
   auxiliaries: "been had has have was were got nearly almost already last".split(" "),

@@ -578,7 +578,10 @@ export const french: LanguagePack = {
     ],
   },
   gives: ["donne", "donnez", "accorde"],
-  exclaims: ["quel", "quelle", "quels", "quelles", "que", "qu"],
+  exclaims: {
+    words: ["quel", "quelle", "quels", "quelles", "que", "qu"],
+    that: ["que", "qu", "si"],
+  },
   nobody: { words: ["personne"], beside: ["ne", "n"] },
   perceives: ["entends", "entend", "entendons", "vois", "voit", "voyons", "comprends", "comprend"],
   auxiliaries: "as ont avez avait était étaient déjà presque que quoi".split(" "),

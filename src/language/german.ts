@@ -682,7 +682,7 @@ export const german: LanguagePack = {
     ],
   },
   gives: ["gib", "gebt", "gönn"],
-  exclaims: ["was", "wie", "welch"],
+  exclaims: { words: ["was", "wie", "welch"], that: ["dass", "wenn", "ob"] },
   nobody: { words: ["niemand", "keiner", "keine"], beside: [] },
   perceives: [
     "hör",

@@ -607,7 +607,7 @@ export const italian: LanguagePack = {
     after: ["(in pace | stare)", "(com è | così | come sono)"],
   },
   gives: ["dai", "dia", "dagli"],
-  exclaims: ["che", "quanto", "quanta", "come"],
+  exclaims: { words: ["che", "quanto", "quanta", "come"], that: ["che", "se"] },
   nobody: { words: ["nessuno"], beside: ["non"] },
   perceives: ["sento", "sentiamo", "vedo", "vediamo", "capisco"],
   auxiliaries: "ha hai hanno aveva già quasi".split(" "),

@@ -150,8 +150,11 @@ export interface LanguagePack {
    * Telefon nicht", "I can't hear what he's saying".
    */
   perceives: Said;
-  /** Words that ask, and that an exclamation begins with: "what a day". */
-  exclaims: Said;
+  /**
+   * Words that ask, and that an exclamation begins with: "what a day"; and those with which it goes on, so that it
+   * says what is so: "wie schade, dass die Lampe aus ist".
+   */
+  exclaims: { words: Said; that: Said };
   /** Words for nobody, and what is said beside them in a denial: "no la ve nadie". */
   nobody: { words: Said; beside: Said };
   /**

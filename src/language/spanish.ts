@@ -582,7 +582,7 @@ export const spanish: LanguagePack = {
     after: ["(en paz | tranquilo | tranquila)", "como (está | están)", "así"],
   },
   gives: ["da", "dale", "dé", "dele"],
-  exclaims: ["qué", "cómo", "cuánto", "cuánta"],
+  exclaims: { words: ["qué", "cómo", "cuánto", "cuánta"], that: ["que", "si"] },
   nobody: { words: ["nadie"], beside: ["no"] },
   perceives: ["oigo", "oímos", "veo", "vemos", "escucho", "entiendo"],
   auxiliaries: "ha he has han hemos había por casi".split(" "),

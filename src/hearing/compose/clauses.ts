@@ -36,7 +36,8 @@ export function exclaimedIn(
 ): number | undefined {
   const counted = indexes(clause).filter((at) => small[at] !== true);
   if (counted.length < 2 || counted.length > longestExclamation) return undefined;
-  return counted.slice(0, beforeExclaimed + 1).find((at) => exclaims.has(texts[at] ?? ""));
+  if (exclaims.that.has(texts[clause.end] ?? "")) return undefined;
+  return counted.slice(0, beforeExclaimed + 1).find((at) => exclaims.words.has(texts[at] ?? ""));
 }
 
 /** Most words after one that says nothing by itself that may tell what it is about. */

@@ -67,8 +67,8 @@ export interface Engine extends Around {
   ofWords: ReadonlySet<string>;
   /** Verbs of what somebody perceives, or cannot. */
   perceives: ReadonlySet<string>;
-  /** Words that an exclamation begins with. */
-  exclaims: ReadonlySet<string>;
+  /** Words that an exclamation begins with, and goes on with. */
+  exclaims: { words: ReadonlySet<string>; that: ReadonlySet<string> };
   /** Words for nobody, and of denial beside them. */
   nobody: { words: ReadonlySet<string>; beside: ReadonlySet<string> };
   /** Words that add something to what was said of a thing: "with", "at". */
@@ -226,7 +226,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     gives: firstWords(pack.gives),
     ofWords: betweenWords(pack),
     perceives: new Set(pack.perceives),
-    exclaims: new Set(pack.exclaims),
+    exclaims: { words: new Set(pack.exclaims.words), that: new Set(pack.exclaims.that) },
     nobody: { words: new Set(pack.nobody.words), beside: new Set(pack.nobody.beside) },
     besides: new Set(pack.frames.besides),
     hedges: new Set(pack.hedges),
