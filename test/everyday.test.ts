@@ -28,6 +28,7 @@ const books = {
   "at-studio": homeIn("at-studio"),
   "at-practice": homeIn("at-practice"),
   "at-glasshouse": homeIn("at-glasshouse"),
+  "at-hostel": homeIn("at-hostel"),
 };
 
 interface Phrase {
@@ -122,6 +123,7 @@ describe.each([
     ["at-glasshouse", "work.tsv"],
     ["at-glasshouse", "broad.tsv"],
     ["at-glasshouse", "never.tsv"],
+    ["at-hostel", "tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

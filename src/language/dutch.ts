@@ -231,7 +231,7 @@ export const dutch: LanguagePack = {
   courtesies: {
     opening: [
       "zou je zo (lief | vriendelijk | goed | aardig) (willen zijn | zijn) [om]",
-      "[o | oh | ah | o ja | oh ja] en",
+      "[o | oh | ah | o ja | oh ja] (en | maar)",
       "(als | zodra | wanneer) je (kunt | kan | tijd hebt | even tijd hebt)",
       "(kan | wil | zou | kun) iemand [willen | kunnen]",
       "alsjeblieft | alstublieft | (kun | kunt | kan | wil | wilt | zou) (je | u | jij) [me] [willen | kunnen] | je (kunt | mag | kan | moet | zou)",
@@ -241,7 +241,7 @@ export const dutch: LanguagePack = {
     closing: [
       "(voor | voordat) ik het vergeet | op dit moment | momenteel",
       "schat | schatje | lieverd | liefje | jongens | mensen | allemaal",
-      "achter (me | mij | ons)",
+      "achter (me | mij | ons | hem | haar | hen | ze)",
       "(als | zodra) je (even | een momentje | tijd) (tijd hebt | hebt) | een momentje",
       "alsjeblieft | alstublieft | bedankt | dank je [wel] | voor (mij | me) | (wil | kun) je | nu | meteen | direct | zo snel mogelijk | als je kunt | als het kan | snel | vlug | gauw | graag | hebben | oké | ja | te hebben | weer",
     ],
@@ -542,6 +542,7 @@ export const dutch: LanguagePack = {
     after: ["(met rust | zo | zoals (het | hij | ze) is)"],
   },
   gives: ["geef", "gun"],
+  copulas: ["is", "zijn"],
   exclaims: { words: ["wat", "hoe"], that: ["dat", "als", "of"] },
   nobody: { words: ["niemand"], beside: [] },
   perceives: ["hoor", "horen", "zie", "zien", "versta", "verstaan", "vind"],
@@ -563,7 +564,7 @@ export const dutch: LanguagePack = {
     ),
   ],
   clauses:
-    "hallo hoi goedemorgen goedenavond goedemiddag ik mijn mij me we wij je hij zij ze het is zijn ben er".split(
+    "hallo hoi goedemorgen goedenavond goedemiddag ik mijn mij me iemand dat we wij je hij zij ze het is zijn ben er".split(
       " ",
     ),
   speakers: { words: ["ik", "we", "wij"] },
@@ -657,6 +658,7 @@ export const dutch: LanguagePack = {
         to: {
           states: [
             "[op | naar | met | tot] $value",
+            "(omlaag | omhoog | terug) (op | naar | tot) $value",
             "[op | naar | met] $value $property",
             "[op | met] [een] $property [op | van | naar] $value",
           ],
@@ -823,7 +825,8 @@ export const dutch: LanguagePack = {
       patterns: [
         "hoe $measure is het",
         "hoe $measure (is | zijn | staat | staan | draait) [het] [in | op | bij | van] $target [open | ingesteld]",
-        "is het $measure [in | op | bij] $target",
+        "is het [erg | nog | al] $measure [in | op | bij] $target",
+        "is het $target [erg | nog | al] $measure",
         "hoe $measure is (grond | aarde | lucht) (in | op) $target",
       ],
       reply: "",
@@ -1003,7 +1006,7 @@ export const dutch: LanguagePack = {
     close: {
       deeds: ["dichtgaan | sluiten"],
       states: [
-        "[helemaal | zo ver mogelijk] (dicht | omlaag | neer | toe | gesloten | naar beneden | ingerold | ingeklapt)",
+        "[helemaal | zo ver mogelijk] (dicht | omlaag | neer | toe | gesloten | naar beneden | in | ingerold | ingeklapt)",
       ],
       patterns: [
         "$target [helemaal] (sluiten | dichtdoen | dichtmaken | neerlaten | laten zakken | dicht te doen | te sluiten)",

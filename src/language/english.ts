@@ -4,7 +4,7 @@ import { englishSounds } from "./sounds/english.ts";
 import type { SunWords } from "./times.ts";
 
 const flick = "turn | switch | put | flick | power";
-const casual = "pop | stick | flip | whack | throw | bung | shove | kick | chuck";
+const casual = "pop | stick | flip | whack | throw | bung | shove | kick | chuck | crack";
 const adjust =
   "set | put | turn | change | adjust | move | bring | take | push | get | knock | bump | crank | ease | shove | ramp";
 const bringing = `turn | switch | put | set | tune | get | make | have | keep | leave | bring | take | change | pull | give | knock | move | push | nudge | bump | crank | ease | shift | swap | flick | adjust | ${casual}`;
@@ -298,6 +298,7 @@ export const english: LanguagePack = {
     after: ["alone", "be", "(as it is | as they are | as is)", "out [of it]"],
   },
   gives: ["give"],
+  copulas: ["is", "are", "'s", "'re"],
   exclaims: { words: ["what", "how"], that: ["that", "if", "when"] },
   nobody: { words: ["nobody", "none", "noone"], beside: [] },
   perceives: ["hear", "see", "read", "understand"],
@@ -319,7 +320,7 @@ export const english: LanguagePack = {
     ),
   ],
   clauses:
-    "hello hi hiya good morning evening afternoon i i'm i've i'll i'd my me we we're we've we'll us you you're he he's she she's they they're it it's that's there's is are am 's 're have got".split(
+    "hello hi hiya good morning evening afternoon i i'm i've i'll i'd my me we we're we've we'll we'd us you you're you've you'll he he's he'll she she's she'll they they're they've they'll it it's it'll that's there's there'll somebody someone everybody everyone is are am 's 're have got".split(
       " ",
     ),
   speakers: { words: "i i'm i've i'll i'd we we're we've we'll we'd".split(" ") },
@@ -379,7 +380,7 @@ export const english: LanguagePack = {
     closing: [
       "(before I forget | while I (remember | think of it)) | (at the moment | currently | just now)",
       "son | sweetie | love | darling | dear | honey | sweetheart | mate | buddy",
-      "(after | behind) (me | us | you)",
+      "(after | behind) (me | us | you | him | her | them)",
       "thanks | thank you | for me | (will | would | could | can) you | now | too | also | as well | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | (when | whenever | once | if) (you (have | get | find) | you've got) [a] (chance | minute | min | moment | mo | second | sec | while) | quickly | quick | pronto | asap | pretty please | again | cheers | will you | a sec | a second | a moment",
     ],
   },
@@ -1415,6 +1416,7 @@ export const english: LanguagePack = {
       patterns: [
         "where (is | are | did I (leave | put) | have I (left | put)) $target",
         "where's $target",
+        "where (on earth | the heck) (is | are) $target",
         say("find | locate | look for | ring | chime", "$target"),
         "(help me [to] | I can't | we can't) find $target [anywhere]",
         "(I | we) ([have] (lost | misplaced | mislaid) | can't think where I put) $target [again]",
@@ -1520,6 +1522,7 @@ export const english: LanguagePack = {
         "(is | was) there [any] $state [in | on | at] $target",
         "(is | are) $target $state or (closed | shut | open | off | on | out | locked | unlocked)",
         "(did | have | has) (you | they | anyone | anybody | someone | somebody) (leave | left | forget | get | got) $target $state",
+        "(anyone | anybody) (leave | left) $target $state",
         "(was | were | has | have) $target [been] (left | still) $state",
         "(did | have | has) (you | they | anyone | anybody | someone | somebody) $state [up] $target",
       ],

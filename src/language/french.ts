@@ -191,6 +191,7 @@ export const french: LanguagePack = {
     whole: ["puissance", "force"],
   },
   elisions: ["l", "d", "qu", "s", "c", "j", "m", "n", "t", "jusqu"],
+  again: ["re", "ré", "r"],
   alike: [
     ["clim", "climatisation", "climatiseur"],
     ["lampe", "lumière"],
@@ -224,7 +225,7 @@ export const french: LanguagePack = {
   courtesies: {
     opening: [
       "(tu serais | vous seriez) (gentil | gentille | aimable | sympa | un ange) de",
-      "[ah | oh | ah oui | tiens] et",
+      "[ah | oh | ah oui | tiens] (et | mais) | oh là là | dis donc",
       "(quand | dès que | si) tu (peux | as (le temps | un moment | une minute)) | à l'occasion",
       "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] [peut être] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [peut être] [me] | (tu | vous) (veux | voudrais | voulez | voudriez | dois | devez | devrais | devriez) [bien] [me]",
       "(quelqu'un | l'un de vous) (peut | pourrait) [il] [m' | nous] | (est ce que | est ce qu') quelqu'un (peut | pourrait)",
@@ -232,9 +233,9 @@ export const french: LanguagePack = {
       "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | (il est temps | c'est l'heure | c'est le moment) (de | d') | (merci | prière) (de | d') | (tu as | vous avez) qu'à | (dis | dites) [donc] | écoute | (donne | donnez) (moi | nous)",
     ],
     closing: [
+      "(derrière | après) (moi | nous | vous | lui | elle | eux | elles)",
       "avant que j'oublie | avant d'oublier | en ce moment | actuellement",
       "tout le monde | les amis | mon grand | ma grande | mon petit | ma petite | chéri | chérie | mon chéri | ma chérie | mon amour | mon cœur | ma puce",
-      "derrière (moi | nous)",
       "quand tu as (le temps | un moment | une minute) | à l'occasion | un instant | un moment | une seconde",
       "s'il te plaît | s'il vous plaît | stp | svp | merci | pour moi | tout de suite | immédiatement | dès que possible | si (tu | vous) (peux | pouvez | veux | voulez) [bien] | si possible | quand (tu | vous) (peux | pouvez) | d'accord | veux tu | tu veux bien | vite | vite fait | allez | (il n'y a | y a) personne [ici | dedans]",
     ],
@@ -556,6 +557,7 @@ export const french: LanguagePack = {
     "(je veux dire | je voulais dire)",
   ],
   excuses: [
+    "tout le monde",
     "[il] [n'] y a (plus | pas) personne",
     "(plus | pas) personne [ici | dedans]",
     "(quelqu'un | on | elle | il) (l'a | les a) (laissé | laissée | laissés | laissées | oublié | oubliée) [allumé | allumée | ouvert | ouverte | en marche]",
@@ -578,13 +580,14 @@ export const french: LanguagePack = {
     ],
   },
   gives: ["donne", "donnez", "accorde"],
+  copulas: ["est", "sont"],
   exclaims: {
     words: ["quel", "quelle", "quels", "quelles", "que", "qu"],
     that: ["que", "qu", "si"],
   },
   nobody: { words: ["personne"], beside: ["ne", "n"] },
   perceives: ["entends", "entend", "entendons", "vois", "voit", "voyons", "comprends", "comprend"],
-  auxiliaries: "as ont avez avait était étaient déjà presque que quoi".split(" "),
+  auxiliaries: "as ont avez avait était étaient déjà presque que quoi qui".split(" "),
   waterers: ["arrosage", "arroseur", "irrigation", "vanne"],
   measured: ["taux de $property", "niveau de $property", "taux d'$property", "niveau d'$property"],
   hedges: [
@@ -600,7 +603,7 @@ export const french: LanguagePack = {
     ..."allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),
   ],
   clauses:
-    "bonjour bonsoir salut coucou dort dorment commence commencent arrive arrivent part ça fait je j me mon ma mes on nous il elle c est sont suis ai reste restent".split(
+    "bonjour bonsoir salut coucou dort dorment commence commencent arrive arrivent part ça fait quelqu'un ils elles je j me mon ma mes on nous il elle c est sont suis ai reste restent".split(
       " ",
     ),
   speakers: { words: ["je", "j", "on", "nous"] },

@@ -332,16 +332,16 @@ export const german: LanguagePack = {
       "(sorg | sorge) dafür | (achte | schau) darauf | stell sicher | (ich möchte | ich will) dass | wie wäre es [wenn du] | lass uns | (geh | geh bitte) und | (gib | gebt) (mir | uns)",
     ],
     closing: [
+      "hinter (mir | uns | ihm | ihr | ihnen)",
       "(bevor | ehe) ich (es | das) vergesse | im Moment | momentan | derzeit",
       "Junge | mein Junge | Schatz | Schatzi | Liebling | Liebes",
-      "hinter (mir | uns)",
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst)",
       "danke | dankeschön | für (mich | uns) | (kannst | könntest | würdest | magst) du | ja | (jetzt | nun) [gleich | sofort] | sofort | gleich | schnell | flott | zackig | mal eben | aber dalli | wenn du kannst | wenn es geht | (wenn du Zeit hast) | haben | sein | gern | gerne | wieder | machst | machen | könntest du",
     ],
   },
   targets: {
     all: ["alle", "sämtliche", "jede", "jeden", "jedes"],
-    both: ["beide", "die beiden", "alle beide", "alle zwei", "die zwei"],
+    both: ["beide", "beiden", "die beiden", "alle beide", "alle zwei", "die zwei"],
     everything: [
       "alles",
       "alle geräte",
@@ -682,6 +682,7 @@ export const german: LanguagePack = {
     ],
   },
   gives: ["gib", "gebt", "gönn"],
+  copulas: ["ist", "sind"],
   exclaims: { words: ["was", "wie", "welch"], that: ["dass", "wenn", "ob"] },
   nobody: { words: ["niemand", "keiner", "keine"], beside: [] },
   perceives: [
@@ -721,7 +722,7 @@ export const german: LanguagePack = {
     ),
   ],
   clauses:
-    "hallo guten ich mir mich mein meine wir uns du er sie es ihr ist sind bin seid hab steht stehen liegt liegen kommt kommen geht".split(
+    "hallo guten ich mir mich mein meine wir uns du er sie es ihr ist sind bin seid hab hat man jemand alle steht stehen liegt liegen kommt kommen geht".split(
       " ",
     ),
   speakers: { words: ["ich", "wir"] },
@@ -1575,6 +1576,7 @@ export const german: LanguagePack = {
     },
     find: {
       patterns: [
+        "wo (ist | sind) (denn | nur | bloß) $target",
         "wo (ist | sind | habe ich | hab ich | haben wir) $target [gelassen | hingelegt | hingetan | verlegt]",
         "(finde | find | suche | such) $target",
         "(ich | wir) (find | finde | finden | such | suche | suchen) $target [einfach] [nicht] [mehr]",

@@ -202,6 +202,7 @@ export const italian: LanguagePack = {
     "dov",
     "mezz",
   ],
+  again: ["ri"],
   alike: [
     ["condizionatore", "climatizzatore", "aria condizionata"],
     ["lampada", "luce"],
@@ -243,16 +244,16 @@ export const italian: LanguagePack = {
   courtesies: {
     opening: [
       "(saresti | sarebbe) così (gentile | carino | carina) da",
-      "[ah | oh | ah sì] e",
+      "[ah | oh | ah sì] (e | ma) | qualcuno",
       "(quando | appena | se) (puoi | hai (un momento | un minuto | tempo))",
       "(può | potrebbe) qualcuno | qualcuno (può | potrebbe)",
       "per favore | per piacere | (puoi | potresti | può | potrebbe | vuoi | vorresti | riesci a) [per favore] | (vorrei | voglio | vogliamo | vorremmo | desidero | mi piacerebbe | ho bisogno di | mi serve) [avere]",
       "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | ((fammi | mi fai | mi faresti) (il | un) (favore | piacere) (di | e) | (bisogna | devi | dovresti | deve | dovrebbe) | (cerca | vedi) di | ti va di | ti andrebbe di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | ((posso | potrei) avere | (possiamo | potremmo) [avere]) | dai | vai e | è ora di | (dammi | dacci)",
     ],
     closing: [
+      "dietro (di me | di noi | di lui | di lei | di loro)",
       "prima che (mi dimentichi | me ne dimentichi) | in questo momento | al momento",
       "tesoro | caro | cara | amore",
-      "dietro di (me | noi)",
       "quando hai (un momento | un minuto | tempo) | un momento | un secondo",
       "per favore | per piacere | grazie | per me | (puoi | vuoi | potresti) | adesso | subito | presto | svelto | in fretta | veloce | al più presto | ora | appena puoi | se puoi | quando puoi | se non ti dispiace | di nuovo | va bene | non c'è nessuno [lì | qui | dentro] | dai",
     ],
@@ -303,6 +304,13 @@ export const italian: LanguagePack = {
       "nello",
       "nell'",
       "nei",
+      "nelle",
+      "negli",
+      "delle",
+      "dei",
+      "degli",
+      "sui",
+      "sulle",
       "di",
       "del",
       "della",
@@ -607,6 +615,7 @@ export const italian: LanguagePack = {
     after: ["(in pace | stare)", "(com è | così | come sono)"],
   },
   gives: ["dai", "dia", "dagli"],
+  copulas: ["è", "sono"],
   exclaims: { words: ["che", "quanto", "quanta", "come"], that: ["che", "se"] },
   nobody: { words: ["nessuno"], beside: ["non"] },
   perceives: ["sento", "sentiamo", "vedo", "vediamo", "capisco"],
@@ -626,7 +635,7 @@ export const italian: LanguagePack = {
     ..."acceso accesi spento spenti aperto aperti chiuso chiusi messo lasciato".split(" "),
   ],
   clauses:
-    "buongiorno buonasera ciao io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto fa va piove resta rimane esco usciamo vado andiamo parto partiamo torno torniamo devo dobbiamo sono siamo hanno dorme dormono serve servono viene vengono arriva arrivano leggo leggiamo manca mancano".split(
+    "qualcuno loro buongiorno buonasera ciao io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto fa va piove resta rimane esco usciamo vado andiamo parto partiamo torno torniamo devo dobbiamo sono siamo hanno dorme dormono serve servono viene vengono arriva arrivano leggo leggiamo manca mancano".split(
       " ",
     ),
   speakers: {
@@ -725,6 +734,7 @@ export const italian: LanguagePack = {
         to: {
           states: [
             `[${a}] $value`,
+            `(giù | su) (${a}) $value`,
             `[${a}] $value di $property`,
             `[${a} | con] [un | una] $property [${a} | di] $value`,
           ],

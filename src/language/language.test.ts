@@ -115,6 +115,7 @@ const ofSome = [
   "endings",
   "contractions",
   "possessives",
+  "again",
   "enclitics",
   "inflections",
   "actions",

@@ -108,6 +108,8 @@ export interface LanguagePack {
   agreement?: Said;
   /** Words for the same thing, of which a name may have any: "lamp" and "light". */
   alike?: readonly Said[];
+  /** What verbs begin with that do something again: "rebaisse" is "baisse". */
+  again?: Said;
   /** Endings of names that are passed over: `'s` of "the lamp's". */
   endings?: Said;
   /** Endings of a word that says whose room it is: "Ella's room", "Ellas Zimmer". */
@@ -150,6 +152,8 @@ export interface LanguagePack {
    * Telefon nicht", "I can't hear what he's saying".
    */
   perceives: Said;
+  /** Words after which a sentence says what something is: "the wind is up". */
+  copulas: Said;
   /**
    * Words that ask, and that an exclamation begins with: "what a day"; and those with which it goes on, so that it
    * says what is so: "wie schade, dass die Lampe aus ist".

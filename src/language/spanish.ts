@@ -195,6 +195,7 @@ export const spanish: LanguagePack = {
     whole: ["potencia", "fuerza"],
   },
   elisions: [],
+  again: ["re"],
   alike: [
     ["aire acondicionado", "aire"],
     ["lámpara", "luz"],
@@ -242,16 +243,16 @@ export const spanish: LanguagePack = {
   courtesies: {
     opening: [
       "(serías | sería | podrías ser) tan (amable | amables | gentil) de",
-      "[ah | oh | ah sí] y",
+      "[ah | oh | ah sí] (y | pero)",
       "(cuando | en cuanto | si) (puedas | puedes | tengas (un momento | un minuto | tiempo))",
       "(puede | podría) alguien | alguien (puede | podría) | (que | a ver si) alguien",
       "por favor | (puedes | podrías | puede | podría | quieres | querrías) [por favor] | (quiero | quisiera | querría | queremos | me gustaría | necesito | desearía) [tener]",
       "(te | le) (importa | importaría) | serías tan amable de | (haz | hazme | me haces | me harías) (el | un) favor (de | y) | (hay | habría | habrá) que | (tienes | tendrías) que | (debes | deberías) | (puede | podría) usted | toca | [es] hora de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo tener | (podríamos | podemos) [tener]) | que | (dame | danos | ponme | ponnos)",
     ],
     closing: [
+      "(detrás de | tras) (mí | nosotros | él | ella | ellos | ellas)",
       "antes de que se me olvide | ahora mismo | en este momento",
       "hijo | hija | cariño | cielo | amor | guapo | guapa | corazón",
-      "detrás de (mí | nosotros)",
       "cuando tengas (un momento | un minuto | tiempo) | un momento | un momentito | un segundo",
       "más o menos | por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | deprisa | corre | pronto | cuanto antes | vale | otra vez | de nuevo | no hay nadie [ahí | allí | aquí] | porfa | porfi | anda | venga | va",
     ],
@@ -567,6 +568,7 @@ export const spanish: LanguagePack = {
     "[o] mejor",
   ],
   excuses: [
+    "(todo el mundo | por todas partes | por todos lados)",
     "[ya] no (hay | queda | está) nadie [ya] [aquí | dentro]",
     "(alguien | ella | él) (lo | la | los | las) ha (dejado | olvidado)",
     "quiero (ver | mirar | dormir | leer | salir)",
@@ -582,6 +584,7 @@ export const spanish: LanguagePack = {
     after: ["(en paz | tranquilo | tranquila)", "como (está | están)", "así"],
   },
   gives: ["da", "dale", "dé", "dele"],
+  copulas: ["es", "son", "está", "están"],
   exclaims: { words: ["qué", "cómo", "cuánto", "cuánta"], that: ["que", "si"] },
   nobody: { words: ["nadie"], beside: ["no"] },
   perceives: ["oigo", "oímos", "veo", "vemos", "escucho", "entiendo"],
@@ -603,7 +606,7 @@ export const spanish: LanguagePack = {
     ),
   ],
   clauses:
-    "hola buenos buenas yo mi me tengo tenemos nos está están es son soy estoy hay se él ella hace va sigue siguen queda salgo salimos voy vamos vuelvo volvemos debo he hemos han tiene tienen llueve duerme duermen estamos necesito necesitamos llego llegamos viene vienen acabo falta faltan".split(
+    "hola alguien ellos buenos buenas yo mi me tengo tenemos nos está están es son soy estoy hay se él ella hace va sigue siguen queda salgo salimos voy vamos vuelvo volvemos debo he hemos han tiene tienen llueve duerme duermen estamos necesito necesitamos llego llegamos viene vienen acabo falta faltan".split(
       " ",
     ),
   speakers: {
@@ -1348,7 +1351,7 @@ export const spanish: LanguagePack = {
     },
     find: {
       patterns: [
-        "dónde (están | está | he dejado | dejé | puse) $target",
+        "dónde (están | está | estará | estarán | he dejado | dejé | puse) $target",
         "(encuentra | encontrar | busca | buscar) $target",
         "(haz | hacer) (sonar | pitar) $target",
         "no (encuentro | encontramos | veo | aparecen | aparece) $target [por ningún lado]",

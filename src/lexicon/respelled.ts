@@ -20,7 +20,11 @@ export function respelled(
     if (orderOf(text, pack, verbs) !== undefined) return undefined;
     const known = lexicon.accented(text) ?? countedIn(pack).accented.get(text);
     if (known !== undefined) return known;
-    const { diminutives = [] } = pack;
+    const { diminutives = [], again = [] } = pack;
+    // "Rebaisse le store."
+    const anew = again.flatMap((begin) => (text.startsWith(begin) ? text.slice(begin.length) : []));
+    const verb = anew.find((rest) => number(rest) !== unheardOf && isVerb(number(rest)));
+    if (verb !== undefined) return verb;
     const whole = diminutives
       .filter(([small]) => text.endsWith(small))
       .map(([small, plain]) => text.slice(0, text.length - small.length) + plain)

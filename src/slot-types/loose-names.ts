@@ -97,8 +97,10 @@ export function looseNames(
   // Nobody says only "kiln" for the kiln light beside a kiln, be that ever so barred from voice.
   const isOfAnother = otherNames(spoken);
   const taken = new Set([...known, ...wordsOf(spoken)]);
+  const isSmall = (word: string): boolean =>
+    pack.small.includes(word) || pack.times.one.includes(word);
   return ways.flatMap(({ formsOf, isOfOne, isBare }) => {
-    const found = gather(holders, taken, formsOf);
+    const found = gather(holders, { taken, isSmall }, formsOf);
     for (const text of found.keys()) taken.add(text);
     return [...found.values()].flatMap(({ words, bearers }) => {
       const isShared = bearers.length > 1;
@@ -161,7 +163,7 @@ interface Part {
 
 function gather(
   holders: readonly Holder[],
-  taken: ReadonlySet<string>,
+  { taken, isSmall }: { taken: ReadonlySet<string>; isSmall: (word: string) => boolean },
   formsOf: Way["formsOf"],
 ): Map<string, Part> {
   const parts = new Map<string, Part>();
@@ -170,7 +172,7 @@ function gather(
     const whole = name.words.join(" ");
     for (const words of formsOf(entity, name.words)) {
       const text = words.join(" ");
-      if (text === "" || taken.has(text) || text === whole) continue;
+      if (text === "" || taken.has(text) || text === whole || words.every(isSmall)) continue;
       const part = parts.get(text);
       if (!part) parts.set(text, { words, bearers: [holder] });
       // The names of one thing follow each other.
@@ -198,7 +200,8 @@ export function nameEndings(
   // Most homes are never spoken to.
   const ends = later(() => {
     const taken = new Set([...known, ...wordsOf(spoken)]);
-    const found = gather(holders, taken, (_, words) => endingsOf(words.at(-1) ?? ""));
+    const isSmall = (): boolean => false;
+    const found = gather(holders, { taken, isSmall }, (_, words) => endingsOf(words.at(-1) ?? ""));
     return new Map(
       [...found].flatMap(([text, { bearers }]) =>
         isEnough(bearers) ? [[text, bearers.map(partOf)] as const] : [],

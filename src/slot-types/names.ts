@@ -146,7 +146,8 @@ function createNameForms(
     const forms: (readonly string[])[] = [words];
     // Most names have neither, and a home may have a hundred thousand.
     if (words.some((word) => small.has(word))) {
-      const short = words.filter((word) => !small.has(word));
+      // "Dortoir un" is no "dortoir": what a name ends in is no article.
+      const short = words.filter((word, at) => at === words.length - 1 || !small.has(word));
       if (short.length > 0) forms.push(short);
     }
     if (words.some((word) => otherwise.has(word))) {

@@ -94,9 +94,12 @@ export function createTargetReader(
       for (const { sort, end } of connectivesAt(from)) {
         if (isPlaceWord(sort)) found.push({ end, place: sort });
       }
-      const name = named(from);
-      const places = name?.holders.filter(({ entity }) => isPlace(entity.type)) ?? [];
-      if (name && places.length > 0) found.push({ end: name.end, place: places });
+      // "In both dorms" is what "in the dorms" is.
+      for (const start of [from, ...connective("all", from), ...connective("both", from)]) {
+        const name = named(afterSmall(start));
+        const places = name?.holders.filter(({ entity }) => isPlace(entity.type)) ?? [];
+        if (name && places.length > 0) found.push({ end: name.end, place: places });
+      }
       return found;
     };
     /** Places, the longest list of them first: what follows "and" is a place if it can be one. */
@@ -122,13 +125,14 @@ export function createTargetReader(
     };
     const prepositional = (from: number): number[] => [
       from,
-      ...connective("inPlace", from).map(afterSmall),
+      // "De los dos dormitorios" begins with what is an article elsewhere.
+      ...new Set(connective("inPlace", from).flatMap((end) => [end, afterSmall(end)])),
     ];
     /** Places after their preposition, or without one: "in the loft", "upstairs". */
     const placesAfter = (from: number): Placed[] => {
       if (from >= numbers.length) return [];
-      const next = afterSmall(from);
-      return prepositional(next).flatMap((start) => places(start));
+      const starts = new Set([from, afterSmall(from)].flatMap(prepositional));
+      return [...starts].flatMap((start) => places(start));
     };
 
     /** Things by their kind; not by words that are a name. */

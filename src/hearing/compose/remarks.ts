@@ -37,13 +37,21 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   // What goes on after a pause is no name: "I'm done in here, lights off".
   const isNamed = (at: number, last: number): boolean => {
     const end = names[at];
-    return end !== undefined && (end <= last || !pauses.has(last));
+    if (end === undefined || isOfOthers[at] === true || isOfAll(at, end)) return false;
+    return end <= last || !pauses.has(last);
   };
+  // "Everything is soaked", "tout est trempé": all of something else.
+  const isOfAll = (at: number, end: number): boolean =>
+    engine.isEverything(utterance, at) &&
+    (engine.isClause(texts[end] ?? "") || engine.isClause(texts[at - 1] ?? "")) &&
+    isForeign(engine, utterance, at, pauses);
   const answers = engine.answers(utterance);
   const isExcused = texts.map(() => false);
   for (const at of isExcused.keys()) {
     for (const { end } of engine.excuses(utterance, at)) isExcused.fill(true, at, end);
   }
+  // "Tout le monde" is nothing of the home.
+  const isOfOthers = [...isExcused];
   // "The delivery has arrived" reports nothing of the home.
   for (const [at, text] of texts.entries()) {
     if (engine.auxiliaries.has(text) && isForeign(engine, utterance, at, pauses)) {
@@ -67,7 +75,12 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     }
   }
   const isArticle = (at: number): boolean => small[at] === true || engine.ones.has(texts[at] ?? "");
-  const isHedged = texts.map((text, at) => answers[at] === true || engine.hedges.has(text));
+  // "Nos vamos todos" says who, and "todos los días" when.
+  const isOfAllOfUs = (text: string, at: number): boolean =>
+    engine.quantifiers.has(text) && engine.isClause(texts[at - 1] ?? "");
+  const isHedged = texts.map(
+    (text, at) => answers[at] === true || (engine.hedges.has(text) && !isOfAllOfUs(text, at)),
+  );
   const isBarred = texts.map(
     (_, at) =>
       (isHedged[at] === true && !isExcused[at]) ||
@@ -82,6 +95,8 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   // before anything could be named: "off we go".
   const isSentence = (first: number, end: number): boolean => {
     const begin = texts[first] ?? "";
+    // "Wind's picking up" has something else for its subject.
+    if (first + 1 < end && engine.copulas.has(texts[first + 1] ?? "")) return true;
     if (!engine.isClause(begin) && !engine.stateWords.has(begin)) return false;
     let set = sets.move(sets.start, numbers[first] ?? -1);
     for (let at = first + 1; at < end && set; at++) {
@@ -121,10 +136,13 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     const begun = Math.max(from, ...engine.repairs(utterance, from).map((mark) => mark.end));
     const counted = texts.slice(begun, end).filter((_, at) => small[begun + at] !== true);
     if (counted.length > 0 && counted.every((text) => engine.stateWords.has(text))) return false;
-    // "It's raining outside" is one, and "outside" alone says where.
+    // "It's raining outside" and "crumbs everywhere" are, and "outside" alone says where.
     const words = texts.slice(from, end);
     const isOpen = words.some((_, at) => engine.openPlace(utterance, from + at));
-    return !isOpen || words.some(engine.isClause);
+    const saysMore = words.some((text, at) => {
+      return engine.isClause(text) || numbers[from + at] === unheardOf;
+    });
+    return !isOpen || saysMore;
   };
   const is = ({ from, end }: Stretch): boolean => {
     if (!isGiven({ from, end })) return false;

@@ -67,6 +67,10 @@ export interface Engine extends Around {
   ofWords: ReadonlySet<string>;
   /** Verbs of what somebody perceives, or cannot. */
   perceives: ReadonlySet<string>;
+  /** Words that say what something is: "is". */
+  copulas: ReadonlySet<string>;
+  /** Words for all of some: "all". */
+  quantifiers: ReadonlySet<string>;
   /** Words that an exclamation begins with, and goes on with. */
   exclaims: { words: ReadonlySet<string>; that: ReadonlySet<string> };
   /** Words for nobody, and of denial beside them. */
@@ -100,6 +104,8 @@ export interface Engine extends Around {
   ones: ReadonlySet<string>;
   /** The rooms of the places whose names begin at a word. */
   roomsNamed: (utterance: Utterance, from: number) => readonly string[];
+  /** Whether a word says all of the home: "everything". */
+  isEverything: (utterance: Utterance, from: number) => boolean;
   /** Whether a place without a name begins at a word: "outside". */
   openPlace: (utterance: Utterance, from: number) => boolean;
   /** What a remark may have in it although its words are hedges elsewhere. */
@@ -226,6 +232,8 @@ function createEngine(book: Phrasebook, language: string): Engine {
     gives: firstWords(pack.gives),
     ofWords: betweenWords(pack),
     perceives: new Set(pack.perceives),
+    copulas: new Set(pack.copulas),
+    quantifiers: firstWords(pack.targets.all),
     exclaims: { words: new Set(pack.exclaims.words), that: new Set(pack.exclaims.that) },
     nobody: { words: new Set(pack.nobody.words), beside: new Set(pack.nobody.beside) },
     besides: new Set(pack.frames.besides),
@@ -276,6 +284,10 @@ function createEngine(book: Phrasebook, language: string): Engine {
       symbols.targets
         .read(utterance, from)
         .some(({ value }) => value.read === "target" && isOpenPlace(value.target)),
+    isEverything: (utterance, from) =>
+      symbols.targets
+        .read(utterance, from)
+        .some(({ value }) => value.read === "target" && value.target.target === "everything"),
     roomsNamed: (utterance, from) =>
       symbols.targets.read(utterance, from).flatMap(({ value }) => {
         if (value.read !== "target" || value.target.target !== "named") return [];
