@@ -43,3 +43,10 @@ export function isAfterPause({ text, words }: Utterance, at: number): boolean {
 export function pausesIn(utterance: Utterance): number[] {
   return utterance.words.flatMap((_, at) => (isAfterPause(utterance, at) ? [at] : []));
 }
+
+/** The place after words that are passed over. */
+export function afterSmall({ small }: Pick<Utterance, "small">, from: number): number {
+  let at = from;
+  while (small[at] === true) at++;
+  return at;
+}

@@ -126,9 +126,10 @@ export const italian: LanguagePack = {
     when: {
       in: ["(tra | fra | dopo) $duration"],
       at: [
-        "(alle | alle ore | all' | a | dalle | dall') $time [[di] $date]",
-        "$date (alle | all' | a) $time",
+        "(alle | alle ore | all' | dalle | dall') $time [[di] $date]",
+        "$date (alle | all') $time",
       ],
+      ofDay: ["a $time [[di] $date]", "$date a $time"],
       for: [
         "[altri | altre | un altro | un'altra | ancora] $duration",
         "(per | nella) (la prossima | il prossimo | prossima) $unit",

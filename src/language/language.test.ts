@@ -125,6 +125,7 @@ const ofSome = [
   "imperatives",
   "requests",
   "minutes",
+  "ofDay",
   "more",
 ];
 

@@ -1,6 +1,6 @@
 import type { Match } from "../automaton/chart.ts";
 import { given } from "../source/given.ts";
-import type { Utterance } from "../automaton/utterance.ts";
+import { type Utterance, afterSmall as afterSmallIn } from "../automaton/utterance.ts";
 import { type Lexicon, unheardOf } from "../lexicon/lexicon.ts";
 import type { PlaceExpression, TargetExpression, HowMany } from "./expression.ts";
 import { type Names, longestNames } from "./names.ts";
@@ -57,11 +57,7 @@ export function createTargetReader(
 
   const reader = (utterance: Utterance) => {
     const { numbers, small, texts } = utterance;
-    const afterSmall = (at: number): number => {
-      let next = at;
-      while (small[next]) next++;
-      return next;
-    };
+    const afterSmall = (at: number): number => afterSmallIn(utterance, at);
     const said: { sort: Connective; end: number }[][] = [];
     /** The words from a word on that are no names, and what each of them is for. */
     const connectivesAt = (from: number): readonly { sort: Connective; end: number }[] => {

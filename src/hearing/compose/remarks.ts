@@ -1,5 +1,5 @@
 import { ruleOf, slotSymbol } from "../../automaton/network.ts";
-import { type Utterance, pausesIn } from "../../automaton/utterance.ts";
+import { type Utterance, afterSmall, pausesIn } from "../../automaton/utterance.ts";
 import { unheardOf } from "../../lexicon/lexicon.ts";
 import type { Engine } from "../understand/engine.ts";
 import { type Stretch, indexes, pick } from "../understand/stretch.ts";
@@ -125,11 +125,6 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     // What is joined by a word is one more thing or command.
     return !joiners.some((joiner) => joiner.from === from || joiner.end === end);
   };
-  const afterSmall = (from: number): number => {
-    let at = from;
-    while (small[at] === true) at++;
-    return at;
-  };
   const isGiven = ({ from, end }: Stretch): boolean => {
     if (end - from > longestRemark || !isPlain({ from, end })) return false;
     // "Off, on" and "off, sorry, on" say something else.
@@ -147,7 +142,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   const is = ({ from, end }: Stretch): boolean => {
     if (!isGiven({ from, end })) return false;
     // The first word that counts is none that a command begins with.
-    const first = afterSmall(from);
+    const first = afterSmall(utterance, from);
     if (first >= end || begins[first] !== true || isExcused[first] === true) return true;
     return isSentence(first, end);
   };
@@ -172,7 +167,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     isExcused: (at) => isExcused[at] === true,
     isUnmarked: ({ from, end }) => !isHedged.slice(from, end).includes(true) && is({ from, end }),
     isOurs({ from, end }) {
-      const first = afterSmall(from);
+      const first = afterSmall(utterance, from);
       const isHeard = isPerceived(engine, utterance, first);
       const isOfUs = isHeard || engine.isSpeaker(texts[first] ?? "");
       if (end - from > longestRemark || !isOfUs) return false;
@@ -183,9 +178,9 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       const isNoOrder = isHeard || begins[first] !== true || isSentence(first, end);
       return isNoOrder && isUnbarred({ from, end });
     },
-    begins: ({ from }) => begins[afterSmall(from)] === true,
+    begins: ({ from }) => begins[afterSmall(utterance, from)] === true,
     about({ from, end }) {
-      const named = engine.deviceNamed(utterance, afterSmall(from));
+      const named = engine.deviceNamed(utterance, afterSmall(utterance, from));
       if (!named || named.end >= end || end - from > longestRemark) return undefined;
       if (!isPlain({ from: named.end, end })) return undefined;
       const isClause = texts.slice(named.end, end).some(engine.isClause);

@@ -1,7 +1,7 @@
 import { endsFrom } from "../../automaton/chart.ts";
 import { buildNetwork } from "../../automaton/network.ts";
 import { createSets } from "../../automaton/sets.ts";
-import type { Utterance } from "../../automaton/utterance.ts";
+import { type Utterance, afterSmall } from "../../automaton/utterance.ts";
 import type { LanguagePack } from "../../language/pack.ts";
 import { splitWords } from "../../language/words.ts";
 import { parsePattern } from "../../pattern/parse.ts";
@@ -63,13 +63,6 @@ export function createAround(ground: Ground, address: readonly Pattern[]): Aroun
     },
     joiners: createJoinerFinder(ground),
   };
-}
-
-/** The place after words that are passed over. */
-function afterSmall({ small }: Utterance, from: number): number {
-  let at = from;
-  while (small[at] === true) at++;
-  return at;
 }
 
 /** Whether an utterance may end at a place, or after words that are passed over from there on. */

@@ -1,4 +1,4 @@
-import type { Utterance } from "../../automaton/utterance.ts";
+import { type Utterance, afterSmall } from "../../automaton/utterance.ts";
 import type { Ground } from "../../slot-types/slot.ts";
 import { type Around, pieces } from "./around.ts";
 import { reworded } from "./stretch.ts";
@@ -16,15 +16,13 @@ export function createGerunds(
   const find = pieces(gerunds.after, ground);
   const verbs = new Map(Object.entries(gerunds.verbs));
   return (utterance) => {
-    const { texts, small } = utterance;
+    const { texts } = utterance;
     if (!texts.some((text) => verbs.has(text))) return utterance;
     const asked = [...starts(utterance)].flatMap((start) => find(utterance, start));
     if (asked.length === 0) return utterance;
     // A verb stands where a command begins: elsewhere "heating" is a thing.
     const begin = [...asked, ...joiners(utterance).map(({ end }) => end)].map((from) => {
-      let at = from;
-      while (small[at] === true) at++;
-      return at;
+      return afterSmall(utterance, from);
     });
     const plain = (text: string, at: number): string =>
       begin.includes(at) ? (verbs.get(text) ?? text) : text;

@@ -10,6 +10,7 @@ import { type ClockReading, type PartOfDay, clockIn, partsOfDay } from "../../sl
 import type { DateReading } from "../../slot-types/date.ts";
 import { type Form, createForms } from "../../slot-types/forms.ts";
 import { recognisePhrases } from "../../slot-types/phrases.ts";
+import type { Said } from "../../language/vocabulary.ts";
 import type { Ground } from "../../slot-types/slot.ts";
 import { given } from "../../source/given.ts";
 import { settlePoint } from "../../slot-types/moments.ts";
@@ -72,18 +73,20 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
     said: said[when],
     make: (read) => pointOf(when, read),
   });
-  // The part of the day says by itself that a time is meant.
-  const ofDay: Form<WhenParts, WhenReading> = {
-    said: ["$time [$date]", "$date $time"],
+  const ofDayIn = (said: Said): Form<WhenParts, WhenReading> => ({
+    said,
     make(read) {
       const point = pointOf("at", read);
       return point?.time.isOfDay ? point : undefined;
     },
-  };
+  });
+  // The part of the day says by itself that a time is meant.
+  const ofDay = ofDayIn(["$time [$date]", "$date $time"]);
   const forms = [
     lengths("in"),
     minutes,
     points("at"),
+    ofDayIn(said.ofDay ?? []),
     lengths("for"),
     points("until"),
     ...ofSun(ground),
