@@ -79,3 +79,77 @@ describe("what comes once a while is over ends it", () => {
     });
   });
 });
+
+describe("what is said of others beside a command takes nothing back", () => {
+  test.each([
+    ["en", "everything's soaked, hall light off"],
+    ["en", "wind's picking up, hall light off"],
+    ["en", "hall light off, nobody's in there"],
+    ["en", "what a day, hall light off"],
+    ["en", "hall light off, someone's giving a speech"],
+    ["de", "alles ist klatschnass, Flurlicht aus"],
+    ["de", "Flurlicht aus, keiner braucht es"],
+    ["fr", "éteins la lumière du couloir, tout le monde dort"],
+    ["fr", "personne ne lit, éteins la lumière du couloir"],
+    ["es", "nos vamos todos, apaga la luz del pasillo"],
+    ["es", "apaga la luz del pasillo, que no la usa nadie"],
+    ["it", "è tutto fradicio, spegni la luce del corridoio"],
+    ["it", "spegni la luce del corridoio, non la usa nessuno"],
+    ["nl", "alles is doorweekt, ganglamp uit"],
+    ["nl", "ganglamp uit, dat is gezelliger"],
+  ])("%s: %s", (language, phrase) => {
+    expect(turnedOff(language, phrase)).toEqual(["hall-light"]);
+  });
+
+  test.each([
+    ["en", "everything's off, hall light off or not"],
+    ["en", "what if nobody's there, hall light off"],
+    ["en", "somebody said hall light off"],
+    ["de", "wie schade, dass das Flurlicht aus ist"],
+    ["fr", "tous les soirs, éteins la lumière du couloir"],
+    ["es", "que nadie apague la luz del pasillo"],
+    ["it", "nessuno spenga la luce del corridoio"],
+    ["nl", "laat niemand de ganglamp uitdoen"],
+  ])("while this is no order: %s: %s", (language, phrase) => {
+    expect(book.hear(phrase, { language }).outcome).not.toBe("act");
+  });
+});
+
+describe("what is done again is done", () => {
+  const blinds = readPhrasebook([
+    {
+      path: "home.yaml",
+      text: "languages: [fr]\ndevices: { store: { kind: blind, name: store } }\n",
+    },
+  ]);
+  test.each([
+    ["rebaisse le store", "act"],
+    ["retire le store", "unknown"],
+  ])("%s comes to %s", (phrase, outcome) => {
+    expect(blinds.hear(phrase).outcome).toBe(outcome);
+  });
+});
+
+test("where a thing of a name stands is told by what was spoken of before it", () => {
+  const home = readPhrasebook([
+    {
+      path: "home.yaml",
+      text: `
+rooms: { loft: {}, cellar: {}, yard: {} }
+voicepoints: { gate: { room: yard } }
+devices:
+  loft-lamp: { kind: light, room: loft }
+  loft-blind: { kind: blind, room: loft, name: blind }
+  cellar-blind: { kind: blind, room: cellar, name: blind }
+`,
+    },
+  ]);
+  const effects = home
+    .hear("loft lamp on and close the blind", { at: "gate" })
+    .commands.flatMap((command) => command.effects);
+  expect(effects).toEqual([
+    { device: "loft-lamp", set: { power: "on" } },
+    { device: "loft-blind", set: { position: 0 } },
+  ]);
+  expect(home.hear("close the blind", { at: "gate" }).outcome).toBe("unsure");
+});

@@ -191,7 +191,10 @@ export const french: LanguagePack = {
     whole: ["puissance", "force"],
   },
   elisions: ["l", "d", "qu", "s", "c", "j", "m", "n", "t", "jusqu"],
-  again: ["re", "ré", "r"],
+  again: {
+    begins: ["re", "ré", "r"],
+    but: ["retire", "retirez", "retirer", "retourne", "retournez", "repasse", "repassez", "ramène"],
+  },
   alike: [
     ["clim", "climatisation", "climatiseur"],
     ["lampe", "lumière"],

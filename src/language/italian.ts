@@ -203,7 +203,7 @@ export const italian: LanguagePack = {
     "dov",
     "mezz",
   ],
-  again: ["ri"],
+  again: { begins: ["ri"], but: ["ritira", "ripassa", "rimetti"] },
   alike: [
     ["condizionatore", "climatizzatore", "aria condizionata"],
     ["lampada", "luce"],

@@ -108,8 +108,8 @@ export interface LanguagePack {
   agreement?: Said;
   /** Words for the same thing, of which a name may have any: "lamp" and "light". */
   alike?: readonly Said[];
-  /** What verbs begin with that do something again: "rebaisse" is "baisse". */
-  again?: Said;
+  /** What verbs begin with that do something again: "rebaisse" is "baisse"; but not those that say something else. */
+  again?: { begins: Said; but: Said };
   /** Endings of names that are passed over: `'s` of "the lamp's". */
   endings?: Said;
   /** Endings of a word that says whose room it is: "Ella's room", "Ellas Zimmer". */

@@ -195,7 +195,6 @@ export const spanish: LanguagePack = {
     whole: ["potencia", "fuerza"],
   },
   elisions: [],
-  again: ["re"],
   alike: [
     ["aire acondicionado", "aire"],
     ["lámpara", "luz"],

@@ -20,11 +20,9 @@ export function respelled(
     if (orderOf(text, pack, verbs) !== undefined) return undefined;
     const known = lexicon.accented(text) ?? countedIn(pack).accented.get(text);
     if (known !== undefined) return known;
-    const { diminutives = [], again = [] } = pack;
-    // "Rebaisse le store."
-    const anew = again.flatMap((begin) => (text.startsWith(begin) ? text.slice(begin.length) : []));
-    const verb = anew.find((rest) => number(rest) !== unheardOf && isVerb(number(rest)));
+    const verb = againOf(text, pack).find((rest) => isVerb(number(rest)));
     if (verb !== undefined) return verb;
+    const { diminutives = [] } = pack;
     const whole = diminutives
       .filter(([small]) => text.endsWith(small))
       .map(([small, plain]) => text.slice(0, text.length - small.length) + plain)
@@ -41,6 +39,12 @@ export function respelled(
     return text === undefined || isNumber ? word : { ...word, text };
   });
   return all.every((word, at) => word === words[at]) ? words : all;
+}
+
+/** A verb without what says that it is done again: "rebaisse le store". */
+function againOf(text: string, { again }: LanguagePack): string[] {
+  if (!again || again.but.includes(text)) return [];
+  return again.begins.flatMap((begin) => (text.startsWith(begin) ? text.slice(begin.length) : []));
 }
 
 /** What a language has words for that are in no pattern. */
