@@ -302,7 +302,7 @@ export const english: LanguagePack = {
   exclaims: { words: ["what", "how"], that: ["that", "if", "when"] },
   nobody: { words: ["nobody", "none", "noone"], beside: [] },
   perceives: ["hear", "see", "read", "understand"],
-  auxiliaries: "been had has have was were got nearly almost already last".split(" "),
+  auxiliaries: "been had has have was were got left made started stopped ran nearly almost already last".split(" "),
   waterers: ["sprinkler", "watering", "irrigation", "hose", "valve", "tap"],
   measured: ["$property level", "$property reading"],
   hedges: [

@@ -45,11 +45,18 @@ const mostAbout = 4;
 
 /** Whether one of the next words, up to a pause, is none that the home has, and none that takes anything back. */
 export function isForeign(
-  { hedges }: Engine,
+  { hedges, auxiliaries }: Engine,
   { texts, numbers }: Utterance,
   at: number,
   pauses: ReadonlySet<number>,
 ): boolean {
+  // "The match has started": with nothing after it, what it says so of comes before it.
+  let end = at + 1;
+  while (end < texts.length && !pauses.has(end) && auxiliaries.has(texts[end] ?? "")) end++;
+  if (end === texts.length || pauses.has(end)) {
+    const begin = Math.max(0, ...[...pauses].filter((pause) => pause <= at));
+    return numbers.slice(begin, at).includes(unheardOf);
+  }
   for (let next = at + 1; next <= Math.min(at + mostAbout, texts.length - 1); next++) {
     if (pauses.has(next)) return false;
     if (numbers[next] === unheardOf && !hedges.has(texts[next] ?? "")) return true;
