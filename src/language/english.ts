@@ -301,8 +301,11 @@ export const english: LanguagePack = {
   copulas: ["is", "are", "'s", "'re"],
   exclaims: { words: ["what", "how"], that: ["that", "if", "when"] },
   nobody: { words: ["nobody", "none", "noone"], beside: [] },
-  perceives: ["hear", "see", "read", "understand"],
-  auxiliaries: "been had has have was were got left made started stopped ran nearly almost already last".split(" "),
+  perceives: ["hear", "see", "find", "read", "understand"],
+  auxiliaries:
+    "been had has have was were got left forgot forgotten made started stopped ran nearly almost already last".split(
+      " ",
+    ),
   waterers: ["sprinkler", "watering", "irrigation", "hose", "valve", "tap"],
   measured: ["$property level", "$property reading"],
   hedges: [

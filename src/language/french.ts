@@ -560,6 +560,7 @@ export const french: LanguagePack = {
     "(je veux dire | je voulais dire)",
   ],
   excuses: [
+    "(je vais | on va | je pars | nous allons) (me | se | nous) coucher",
     "tout le monde",
     "[il] [n'] y a (plus | pas) personne",
     "(plus | pas) personne [ici | dedans]",
@@ -589,8 +590,22 @@ export const french: LanguagePack = {
     that: ["que", "qu", "si"],
   },
   nobody: { words: ["personne"], beside: ["ne", "n"] },
-  perceives: ["entends", "entend", "entendons", "vois", "voit", "voyons", "comprends", "comprend"],
-  auxiliaries: "as ont avez avait était étaient déjà presque que quoi qui".split(" "),
+  perceives: [
+    "trouve",
+    "trouvons",
+    "retrouve",
+    "entends",
+    "entend",
+    "entendons",
+    "vois",
+    "voit",
+    "voyons",
+    "comprends",
+    "comprend",
+  ],
+  auxiliaries: "as ont avez avait était étaient déjà presque que quoi qui s oublié oubliée".split(
+    " ",
+  ),
   waterers: ["arrosage", "arroseur", "irrigation", "vanne"],
   measured: ["taux de $property", "niveau de $property", "taux d'$property", "niveau d'$property"],
   hedges: [

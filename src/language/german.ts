@@ -698,7 +698,8 @@ export const german: LanguagePack = {
     "find",
     "finde",
   ],
-  auxiliaries: "hat hast hatte hatten war waren wurde wurden schon bereits fast beinahe".split(" "),
+  auxiliaries:
+    "hat hast hatte hatten war waren wurde wurden schon bereits fast beinahe vergessen".split(" "),
   waterers: ["sprenger", "bewässerung", "beregnung", "regner", "schlauch", "ventil"],
   measured: [
     "$property Wert",

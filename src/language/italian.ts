@@ -619,8 +619,8 @@ export const italian: LanguagePack = {
   copulas: ["è", "sono"],
   exclaims: { words: ["che", "quanto", "quanta", "come"], that: ["che", "se"] },
   nobody: { words: ["nessuno"], beside: ["non"] },
-  perceives: ["sento", "sentiamo", "vedo", "vediamo", "capisco"],
-  auxiliaries: "ha hai hanno aveva già quasi".split(" "),
+  perceives: ["trovo", "troviamo", "sento", "sentiamo", "vedo", "vediamo", "capisco"],
+  auxiliaries: "ha hai hanno aveva già quasi dimenticato".split(" "),
   waterers: ["irrigazione", "irrigatore", "valvola"],
   measured: ["livello di $property", "tasso di $property"],
   hedges: [
@@ -640,9 +640,10 @@ export const italian: LanguagePack = {
       " ",
     ),
   speakers: {
-    words: "io noi ci mi sento sentiamo vedo vediamo capisco sto vado ho abbiamo esco vengo".split(
-      " ",
-    ),
+    words:
+      "io noi ci mi trovo troviamo sento sentiamo vedo vediamo capisco sto vado ho abbiamo esco vengo".split(
+        " ",
+      ),
     endings: ["iamo"],
   },
   orNot: ["o no", "o meno"],

@@ -586,8 +586,8 @@ export const spanish: LanguagePack = {
   copulas: ["es", "son", "está", "están"],
   exclaims: { words: ["qué", "cómo", "cuánto", "cuánta"], that: ["que", "si"] },
   nobody: { words: ["nadie"], beside: ["no"] },
-  perceives: ["oigo", "oímos", "veo", "vemos", "escucho", "entiendo"],
-  auxiliaries: "ha he has han hemos había por casi".split(" "),
+  perceives: ["encuentro", "encontramos", "oigo", "oímos", "veo", "vemos", "escucho", "entiendo"],
+  auxiliaries: "ha he has han hemos había por casi olvidado".split(" "),
   waterers: ["riego", "aspersor", "válvula"],
   measured: ["nivel de $property"],
   hedges: [
@@ -610,7 +610,7 @@ export const spanish: LanguagePack = {
     ),
   speakers: {
     words:
-      "yo nosotros nos me oigo oímos veo vemos escucho entiendo estoy voy he hemos tengo vengo salgo".split(
+      "yo nosotros nos me encuentro encontramos oigo oímos veo vemos escucho entiendo estoy voy he hemos tengo vengo salgo".split(
         " ",
       ),
     endings: ["amos", "emos", "imos"],

@@ -3,14 +3,15 @@ import { unheardOf } from "../../lexicon/lexicon.ts";
 import type { Engine } from "../understand/engine.ts";
 import { type Stretch, indexes } from "../understand/stretch.ts";
 
-/** Most words before the verb of what somebody perceives: "que no oigo", "I can't hear". */
-const beforePerceived = 3;
+/** Most words before those that tell who perceives something: "que no oigo". */
+const beforeSpeaker = 2;
 
-/** Whether those who speak say from a place on what they perceive, or cannot. */
-export function isPerceived(engine: Engine, { texts }: Utterance, from: number): boolean {
-  const words = texts.slice(from, from + beforePerceived);
-  const verb = words.findIndex((text) => engine.perceives.has(text));
-  return verb >= 0 && words.slice(0, verb + 1).some(engine.isSpeaker);
+/** Whether those who speak say in a clause what they perceive, or cannot: "I can't hear", "ik kan niets vinden". */
+export function isPerceived(engine: Engine, { texts }: Utterance, clause: Stretch): boolean {
+  const words = texts.slice(clause.from, clause.end);
+  const speaker = words.findIndex(engine.isSpeaker);
+  const isOfUs = speaker >= 0 && speaker <= beforeSpeaker;
+  return isOfUs && words.slice(speaker).some((text) => engine.perceives.has(text));
 }
 
 /** Whether a clause says that nobody does something. */

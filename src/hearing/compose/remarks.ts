@@ -63,7 +63,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   });
   for (const clause of clauses) {
     // "Ich hör das Telefon nicht" denies nothing that is to be done.
-    if (isPerceived(engine, utterance, clause.from)) isExcused.fill(true, clause.from, clause.end);
+    if (isPerceived(engine, utterance, clause)) isExcused.fill(true, clause.from, clause.end);
     if (clause.end - clause.from === texts.length) continue;
     const exclaimed = exclaimedIn(engine, utterance, clause);
     if (exclaimed !== undefined) isExcused[exclaimed] = true;
@@ -77,7 +77,8 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   const isArticle = (at: number): boolean => small[at] === true || engine.ones.has(texts[at] ?? "");
   // "Nos vamos todos" says who, and "todos los días" when.
   const isOfAllOfUs = (text: string, at: number): boolean =>
-    engine.quantifiers.has(text) && engine.isClause(texts[at - 1] ?? "");
+    engine.quantifiers.has(text) &&
+    (engine.isClause(texts[at - 1] ?? "") || numbers[at - 1] === unheardOf);
   const isHedged = texts.map(
     (text, at) => answers[at] === true || (engine.hedges.has(text) && !isOfAllOfUs(text, at)),
   );
@@ -90,7 +91,11 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       engine.exceptions(utterance, at).length > 0,
   );
   const { sets } = engine;
-  const begins = numbers.map((number) => sets.start.moves.has(number));
+  // "Das Spiel hat angefangen": after an article no command begins.
+  const articles = new Set(engine.pack.small);
+  const begins = numbers.map((number, at) => {
+    return sets.start.moves.has(number) && !articles.has(texts[at - 1] ?? "");
+  });
   // Sentences begin like commands, "I need the lamp on", "off with the lights", and then go on in another way
   // before anything could be named: "off we go".
   const isSentence = (first: number, end: number): boolean => {
@@ -168,7 +173,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     isUnmarked: ({ from, end }) => !isHedged.slice(from, end).includes(true) && is({ from, end }),
     isOurs({ from, end }) {
       const first = afterSmall(utterance, from);
-      const isHeard = isPerceived(engine, utterance, first);
+      const isHeard = isPerceived(engine, utterance, { from: first, end });
       const isOfUs = isHeard || engine.isSpeaker(texts[first] ?? "");
       if (end - from > longestRemark || !isOfUs) return false;
       // "I mean the oven" and "I'd like the oven on" are no remarks.
