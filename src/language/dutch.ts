@@ -545,7 +545,7 @@ export const dutch: LanguagePack = {
   copulas: ["is", "zijn"],
   exclaims: { words: ["wat", "hoe"], that: ["dat", "als", "of"] },
   nobody: { words: ["niemand"], beside: [] },
-  perceives: ["hoor", "horen", "zie", "zien", "versta", "verstaan", "vind"],
+  perceives: ["hoor", "horen", "zie", "zien", "versta", "verstaan", "vind", "vinden"],
   auxiliaries: "hebt heeft had hadden was waren al net bijna".split(" "),
   waterers: ["sproeier", "bewatering", "beregening", "kraan", "klep"],
   measured: ["$property gehalte", "$property waarde", "$propertyniveau", "$propertypeil"],

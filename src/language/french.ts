@@ -603,7 +603,7 @@ export const french: LanguagePack = {
     "comprends",
     "comprend",
   ],
-  auxiliaries: "as ont avez avait était étaient déjà presque que quoi qui s oublié oubliée".split(
+  auxiliaries: "as ont avez avait était étaient déjà presque que quoi qui oublié oubliée".split(
     " ",
   ),
   waterers: ["arrosage", "arroseur", "irrigation", "vanne"],

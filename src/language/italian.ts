@@ -620,7 +620,7 @@ export const italian: LanguagePack = {
   exclaims: { words: ["che", "quanto", "quanta", "come"], that: ["che", "se"] },
   nobody: { words: ["nessuno"], beside: ["non"] },
   perceives: ["trovo", "troviamo", "sento", "sentiamo", "vedo", "vediamo", "capisco"],
-  auxiliaries: "ha hai hanno aveva già quasi dimenticato".split(" "),
+  auxiliaries: "ha hai hanno aveva già quasi dimenticato lasciato".split(" "),
   waterers: ["irrigazione", "irrigatore", "valvola"],
   measured: ["livello di $property", "tasso di $property"],
   hedges: [
