@@ -153,3 +153,12 @@ devices:
   ]);
   expect(home.hear("close the blind", { at: "gate" }).outcome).toBe("unsure");
 });
+
+test("what says what is so is not advised to be an order", () => {
+  const advised = (phrase: string) =>
+    book
+      .why(book.hear(phrase, { language: "en" }))
+      .nearest.flatMap(({ paste }) => (paste ? [paste] : []));
+  expect(advised("the hall light is on")).toEqual([]);
+  expect(advised("turn the hal light on")).not.toEqual([]);
+});

@@ -130,7 +130,8 @@ export function beside(
   /** "For a good long hour" is no reason. */
   const saysHowLong = ({ from, end }: Stretch): boolean => {
     const words = utterance.texts.slice(from, end);
-    return words.some((text) => engine.timeUnits.has(text)) && !words.some(engine.isClause);
+    const isSentence = words.some((text) => engine.isSpeaker(text) || engine.copulas.has(text));
+    return !isSentence && words.some((text) => engine.timeUnits.has(text));
   };
   /** Whether a word before it says that it is a reason. */
   const isGiven = ({ from }: Stretch): boolean =>

@@ -1,5 +1,5 @@
-import { slotOf } from "../../automaton/network.ts";
-import type { Utterance } from "../../automaton/utterance.ts";
+import { ruleOf, slotOf } from "../../automaton/network.ts";
+import { type Utterance, afterSmall } from "../../automaton/utterance.ts";
 import { initialState } from "../../commands/states.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import type { Holder } from "../../slot-types/expression.ts";
@@ -23,7 +23,7 @@ interface Advice {
 
 /**
  * Tries a change: whether the phrase with it is understood. What cannot be advised is left: an alias
- * for what names something already, and what is said to answer or to forbid.
+ * for what names something already, what is said to answer or to forbid, and an order for what only tells a state.
  */
 export function tried(
   { book, engine, utterance }: Miss,
@@ -34,6 +34,9 @@ export function tried(
   const said = utterance.texts.slice(from, end);
   if (said.some((word) => engine.hedges.has(word))) return undefined;
   if (engine.answers(utterance).slice(from, end).includes(true)) return undefined;
+  // No pattern shall make an order of what only says what is so: "the kiln light is on".
+  const plan = engine.rules[ruleOf(engine.network, state)]?.plan;
+  if (plan && plan.orders.length > 0 && tellsState(engine, utterance)) return undefined;
   const words = replaced(utterance, { from, end }, instead.map(engine.lexicon.find), instead);
   const { language } = engine;
   const context = { language, state: (id: string) => initialState(book, id) };
@@ -109,4 +112,10 @@ function tokensOf(
   }
   letIn();
   return tokens;
+}
+
+/** Whether something of the home is named first, and then said to be so. */
+function tellsState(engine: Engine, utterance: Utterance): boolean {
+  const end = engine.naming(utterance, afterSmall(utterance, 0));
+  return end !== undefined && engine.copulas.has(utterance.texts[end] ?? "");
 }
