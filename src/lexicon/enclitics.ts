@@ -3,7 +3,7 @@ import type { LanguagePack } from "../language/pack.ts";
 import type { Word } from "../language/words.ts";
 import { unheardOf } from "./lexicon.ts";
 import { countedIn } from "./respelled.ts";
-import { stateWordsIn } from "./state-words.ts";
+import { stateWordsIn } from "./said-states.ts";
 import type { Verbs } from "./verb-forms.ts";
 
 /** Shortest verb that a pronoun is written onto. */

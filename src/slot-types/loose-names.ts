@@ -96,11 +96,10 @@ export function looseNames(
   ];
   // Nobody says only "kiln" for the kiln light beside a kiln, be that ever so barred from voice.
   const isOfAnother = otherNames(spoken);
-  const taken = new Set([...known, ...wordsOf(spoken)]);
-  const isSmall = (word: string): boolean =>
-    pack.small.includes(word) || pack.times.one.includes(word);
+  // An article alone is no name, though a number of a name may be one: "un" of "dortoir un".
+  const taken = new Set([...known, ...wordsOf(spoken), ...pack.small, ...pack.times.one]);
   return ways.flatMap(({ formsOf, isOfOne, isBare }) => {
-    const found = gather(holders, { taken, isSmall }, formsOf);
+    const found = gather(holders, taken, formsOf);
     for (const text of found.keys()) taken.add(text);
     return [...found.values()].flatMap(({ words, bearers }) => {
       const isShared = bearers.length > 1;
@@ -163,7 +162,7 @@ interface Part {
 
 function gather(
   holders: readonly Holder[],
-  { taken, isSmall }: { taken: ReadonlySet<string>; isSmall: (word: string) => boolean },
+  taken: ReadonlySet<string>,
   formsOf: Way["formsOf"],
 ): Map<string, Part> {
   const parts = new Map<string, Part>();
@@ -172,7 +171,7 @@ function gather(
     const whole = name.words.join(" ");
     for (const words of formsOf(entity, name.words)) {
       const text = words.join(" ");
-      if (text === "" || taken.has(text) || text === whole || words.every(isSmall)) continue;
+      if (text === "" || taken.has(text) || text === whole) continue;
       const part = parts.get(text);
       if (!part) parts.set(text, { words, bearers: [holder] });
       // The names of one thing follow each other.
@@ -200,8 +199,7 @@ export function nameEndings(
   // Most homes are never spoken to.
   const ends = later(() => {
     const taken = new Set([...known, ...wordsOf(spoken)]);
-    const isSmall = (): boolean => false;
-    const found = gather(holders, { taken, isSmall }, (_, words) => endingsOf(words.at(-1) ?? ""));
+    const found = gather(holders, taken, (_, words) => endingsOf(words.at(-1) ?? ""));
     return new Map(
       [...found].flatMap(([text, { bearers }]) =>
         isEnough(bearers) ? [[text, bearers.map(partOf)] as const] : [],

@@ -4,6 +4,7 @@ import { apartChoices } from "./apart.ts";
 import { isHour } from "./hours.ts";
 import { type Command, type Parting, whensOf } from "./parting.ts";
 import type { WhenReading } from "../understand/whens.ts";
+import type { Understood } from "../understand/understand.ts";
 import { type Stretch, joined, nameless, pick } from "../understand/stretch.ts";
 
 /** "… and the wheel lamp": what was said before, of something else, or not of it: "… but leave the lamp". */
@@ -119,15 +120,14 @@ export function asAfter(
   if (!then || !earlier || (said?.whens.length ?? 0) > 0) return undefined;
   const about = devicesAbout(earlier);
   const words = pick(utterance, stretch, []);
-  const ways = [
-    said?.understood,
-    read(joined([nameless(it, words), words]), { it: about }),
-    read(joined([words, nameless(it, words, "end")]), { it: about }),
-  ];
-  const understood = ways.find((each) => {
+  const ended = (each: Understood | undefined): Understood | undefined => {
     const reading = each && readingOf(each);
-    return reading && isOf(reading, about) && isSetAnew(earlier, reading);
-  });
+    return reading && isOf(reading, about) && isSetAnew(earlier, reading) ? each : undefined;
+  };
+  const understood =
+    ended(said?.understood) ??
+    ended(read(joined([nameless(it, words), words]), { it: about })) ??
+    ended(read(joined([words, nameless(it, words, "end")]), { it: about }));
   if (!understood) return undefined;
   return [
     { ...before, whens: [] },

@@ -37,7 +37,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   // What goes on after a pause is no name: "I'm done in here, lights off".
   const isNamed = (at: number, last: number): boolean => {
     const end = names[at];
-    if (end === undefined || isOfOthers[at] === true || isOfAll(at, end)) return false;
+    if (end === undefined || isEverybody[at] === true || isOfAll(at, end)) return false;
     return end <= last || !pauses.has(last);
   };
   // "Everything is soaked", "tout est trempé": all of something else.
@@ -51,7 +51,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     for (const { end } of engine.excuses(utterance, at)) isExcused.fill(true, at, end);
   }
   // "Tout le monde" is nothing of the home.
-  const isOfOthers = [...isExcused];
+  const isEverybody = [...isExcused];
   // "The delivery has arrived" reports nothing of the home.
   for (const [at, text] of texts.entries()) {
     if (engine.auxiliaries.has(text) && isForeign(engine, utterance, at, pauses)) {
@@ -92,9 +92,8 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   );
   const { sets } = engine;
   // "Das Spiel hat angefangen": after an article no command begins.
-  const articles = new Set(engine.pack.small);
   const begins = numbers.map((number, at) => {
-    return sets.start.moves.has(number) && !articles.has(texts[at - 1] ?? "");
+    return sets.start.moves.has(number) && !engine.articles.has(texts[at - 1] ?? "");
   });
   // Sentences begin like commands, "I need the lamp on", "off with the lights", and then go on in another way
   // before anything could be named: "off we go".

@@ -12,7 +12,7 @@ import { type Lexicon, createLexicon, unheardOf } from "../../lexicon/lexicon.ts
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import type { TargetExpression } from "../../slot-types/expression.ts";
 import { spokenApart } from "../../lexicon/enclitics.ts";
-import { stateWordsIn } from "../../lexicon/state-words.ts";
+import { stateWordsIn } from "../../lexicon/said-states.ts";
 import { respelled } from "../../lexicon/respelled.ts";
 import { isWish } from "../../language/vocabulary.ts";
 import { recognisePhrases } from "../../slot-types/phrases.ts";
@@ -69,6 +69,8 @@ export interface Engine extends Around {
   perceives: ReadonlySet<string>;
   /** Words that say what something is: "is". */
   copulas: ReadonlySet<string>;
+  /** Words that mean nothing on their own, but for those of hesitation. */
+  articles: ReadonlySet<string>;
   /** Words for all of some: "all". */
   quantifiers: ReadonlySet<string>;
   /** Words that an exclamation begins with, and goes on with. */
@@ -233,6 +235,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     ofWords: betweenWords(pack),
     perceives: new Set(pack.perceives),
     copulas: new Set(pack.copulas),
+    articles: new Set(pack.small),
     quantifiers: firstWords(pack.targets.all),
     exclaims: { words: new Set(pack.exclaims.words), that: new Set(pack.exclaims.that) },
     nobody: { words: new Set(pack.nobody.words), beside: new Set(pack.nobody.beside) },
