@@ -2,7 +2,7 @@ import { type Book, asBook, rebound } from "../book/book.ts";
 import { homeLanguage } from "../hearing/hear.ts";
 import { aloud } from "../language/aloud.ts";
 import { packOf } from "../language/packs.ts";
-import { splitWords } from "../language/words.ts";
+import { wordsOfTalk } from "../language/talk.ts";
 import { choice, reference, words } from "../pattern/build.ts";
 import type { Grammar, GrammarRule } from "../pattern/grammar.ts";
 import type { Option, Pattern } from "../pattern/tree.ts";
@@ -88,7 +88,7 @@ export function recogniserGrammar(of: Book, options: RecogniserOptions = {}): Re
       ]),
     },
     alone,
-    otherWords: otherWords(book, language),
+    otherWords: wordsOfTalk(packOf(book, language)),
   };
 }
 
@@ -153,11 +153,4 @@ function within(book: Book, rooms: readonly string[]): Book {
     rooms: kept,
     intents: new Map(book.intents),
   });
-}
-
-/** Words of talk that is no command. */
-function otherWords(book: Book, language: string): string[] {
-  const pack = packOf(book, language);
-  const texts = [...pack.hedges, ...pack.clauses, ...pack.fillers];
-  return [...new Set(texts.flatMap((text) => splitWords(text, pack).map((word) => word.text)))];
 }

@@ -2,6 +2,7 @@ import { toCardinal, toOrdinal } from "n2words/nl-NL";
 import type { LanguagePack } from "./pack.ts";
 import { dutchSounds } from "./sounds/dutch.ts";
 import type { SunWords } from "./times.ts";
+import { type Tracks, trackPatterns } from "./tracks.ts";
 
 const flick = "(zet | doe | schakel | maak)";
 const set = "(zet | doe | stel | draai | breng)";
@@ -43,6 +44,14 @@ function sun(one: string, other: string, sentence: string): SunWords {
     after: [`$duration na ${one}`, `$duration na ${words}`],
   };
 }
+
+const tracks: Tracks = {
+  nouns: "nummer | liedje | lied | track | plaat",
+  next: "volgend | volgende",
+  previous: "vorig | vorige",
+  to: "(ga | spring) naar | speel",
+  on: "op | van | bij | in",
+};
 
 export const dutch: LanguagePack = {
   language: "nl",
@@ -99,7 +108,7 @@ export const dutch: LanguagePack = {
       120: ["twee minuten"],
       7200: ["twee uur"],
       30: ["een halve minuut", "halve minuut"],
-      900: ["een kwartier", "kwartier"],
+      900: ["een kwartier", "kwartier", "een kwartiertje", "kwartiertje"],
       1800: ["een half uur", "half uur", "een halfuur", "halfuur"],
       2700: ["drie kwartier", "driekwart uur"],
       5400: ["anderhalf uur"],
@@ -487,6 +496,9 @@ export const dutch: LanguagePack = {
     ],
   },
   fillers: [
+    "sst",
+    "ssst",
+    "shh",
     "ook",
     "ongeveer",
     "circa",
@@ -549,14 +561,16 @@ export const dutch: LanguagePack = {
   auxiliaries: "hebt heeft had hadden was waren al net bijna".split(" "),
   waterers: ["sproeier", "bewatering", "beregening", "kraan", "klep"],
   measured: ["$property gehalte", "$property waarde", "$propertyniveau", "$propertypeil"],
+  denies: "niet geen niemand nooit niets nergens noch".split(" "),
+  habits: "elke iedere altijd vaak".split(" "),
   hedges: [
-    ..."grapje geintje blijf zonsondergang zonsopgang schemering niet geen niemand nooit niets nergens zonder noch bijna liever".split(
+    ..."grapje geintje blijf zonsondergang zonsopgang schemering zonder bijna liever serieus zeker".split(
       " ",
     ),
     ..."als wanneer zodra terwijl voordat nadat totdat tot of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(
       " ",
     ),
-    ..."zei zegt gezegd zeggen vertel vertelde vraagt vroeg gevraagd gelooft hoorde gehoord gelezen wie waarom wat welke hoe hebt heeft hadden al gisteren net elke iedere altijd vaak".split(
+    ..."zei zegt gezegd zeggen vertel vertelde vraagt vroeg gevraagd gelooft hoorde gehoord gelezen wie waarom wat welke hoe hebt heeft hadden al gisteren net".split(
       " ",
     ),
     ..."aangezet uitgezet aangedaan uitgedaan geopend gesloten ingeschakeld uitgeschakeld gezet gedaan".split(
@@ -854,6 +868,7 @@ export const dutch: LanguagePack = {
         "$target activeren",
         "(steek) $target aan",
         "(maak | geef) [mij | me | ons] (wat | een beetje) licht [(in | op) $target]",
+        "doe (wat | een beetje) licht aan [(in | op) $target]",
         `${flick} $target [weer] (aan | in)`,
       ],
       reply: "{$target} aan.",
@@ -1204,22 +1219,14 @@ export const dutch: LanguagePack = {
     },
     next: {
       patterns: [
-        "(volgend | volgende) (nummer | liedje)",
-        "volgend (nummer | liedje) [op | van | bij | in] $target",
-        "volgende (nummer | liedje | track | plaat) [op | van | bij | in] $target",
-        "(speel | ga naar) [het] volgende (nummer | liedje) [op | van | bij | in] $target",
+        ...trackPatterns(tracks, "next"),
         "(sla) dit (nummer | liedje) over [op | van | bij | in] $target",
         "(sla) dit (nummer | liedje) [op | van | bij | in] $target over",
-        "(volgend | volgende) (nummer | lied) (op | van) $target",
-        "$target (volgende | volgend nummer)",
       ],
       reply: "Volgende op {$target}.",
     },
     previous: {
-      patterns: [
-        "(vorig | vorige) (nummer | lied) (op | van) $target",
-        "$target (vorige | vorig nummer)",
-      ],
+      patterns: [...trackPatterns(tracks, "previous")],
       reply: "Vorige op {$target}.",
     },
     "play-what": {
@@ -1338,7 +1345,7 @@ export const dutch: LanguagePack = {
     },
     find: {
       patterns: [
-        "waar (zijn | is | heb ik | liggen | ligt) $target [gelaten | gelegd]",
+        "waar (zijn | is | heb ik | hebben we | liggen | ligt) [toch | nou] $target [nou | toch] [gelaten | gelegd | neergelegd]",
         "$target (vinden | zoeken)",
         "(laat) $target (piepen | rinkelen | afgaan)",
         "(zoek | vind) $target",
@@ -1410,7 +1417,7 @@ export const dutch: LanguagePack = {
         "wat (is | staat) er [nog | allemaal | allemaal nog] $state",
         "wat heb ik [nog] $state (gelaten | laten staan)",
 
-        "welke [van] $target (is | zijn | staan | staat) [nog] $state",
+        "welke [van] $target (is | zijn | staan | staat) [er] [nog] $state",
         "hoeveel [van] $target (is | zijn | staan | staat) [er] [nog] $state",
         "wat (is | staat) [er] [nog] $state (in | op) $target",
       ],

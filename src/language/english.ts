@@ -2,6 +2,7 @@ import { toCardinal, toOrdinal } from "n2words/en-GB";
 import type { LanguagePack } from "./pack.ts";
 import { englishSounds } from "./sounds/english.ts";
 import type { SunWords } from "./times.ts";
+import { type Tracks, trackPatterns } from "./tracks.ts";
 
 const flick = "turn | switch | put | flick | power";
 const casual = "pop | stick | flip | whack | throw | bung | shove | kick | chuck | crack";
@@ -18,7 +19,6 @@ const of = "of | for | on | in | at";
 const should =
   "should | must | has to | have to | needs to | need to | ought to | want to | wants to | can | may";
 const whole = "fully | completely | all the way | wide | right";
-const track = "track | song";
 
 /** Every verb of a command, as it is said after "would you mind". */
 const gerunds: Record<string, string> = {};
@@ -65,6 +65,14 @@ function sun(one: string, others: string, does?: string): SunWords {
     after: [`$duration after ${one}`, `$duration after ${words}`],
   };
 }
+
+const tracks: Tracks = {
+  nouns: "track | song | one | tune",
+  next: "next",
+  previous: "previous | last",
+  to: "skip to | go to | play | jump to | on to | move on to | go back to | skip back to",
+  on: "on | in",
+};
 
 export const english: LanguagePack = {
   language: "en",
@@ -242,6 +250,10 @@ export const english: LanguagePack = {
   sounds: englishSounds,
   small: ["the", "a", "an", "my", "our"],
   fillers: [
+    "shh",
+    "ssh",
+    "shush",
+    "psst",
     "about",
     "roughly",
     "approximately",
@@ -303,19 +315,24 @@ export const english: LanguagePack = {
   nobody: { words: ["nobody", "none", "noone"], beside: [] },
   perceives: ["hear", "see", "find", "read", "understand"],
   auxiliaries:
-    "been had has have was were got left forgot forgotten made started stopped ran nearly almost already last".split(
+    "been had has have was were got left forgot forgotten made started stopped ran nearly almost already do does last".split(
       " ",
     ),
   waterers: ["sprinkler", "watering", "irrigation", "hose", "valve", "tap"],
   measured: ["$property level", "$property reading"],
+  denies:
+    "not no never none nobody nothing neither nor don't doesn't didn't can't cannot couldn't won't isn't aren't wasn't weren't haven't hasn't hadn't".split(
+      " ",
+    ),
+  habits: "every always each often usually daily".split(" "),
   hedges: [
-    ..."kidding joking joke sunset sunrise dusk dawn nightfall not no never none nobody nothing neither nor without don't doesn't didn't can't cannot couldn't won't wouldn't shouldn't isn't aren't wasn't weren't haven't hasn't hadn't mustn't stop avoid instead rather".split(
+    ..."kidding joking joke sunset sunrise dusk dawn nightfall without wouldn't shouldn't mustn't stop avoid instead rather mean meant serious seriously certain".split(
       " ",
     ),
     ..."if unless when whenever while until till before after once whether should would could might may suppose supposing imagine pretend wish hope wonder remember remind forget forgot almost nearly".split(
       " ",
     ),
-    ..."say said says saying tell told tells ask asked asks think thought thinks believe heard hear wrote write asking who why what which how did was were been had has have does do used already yesterday ago last will every always each often usually daily".split(
+    ..."say said says saying tell told tells ask asked asks think thought thinks believe heard hear wrote write asking who why what which how did was were been had has have does do used already yesterday ago last will".split(
       " ",
     ),
     ..."turned switched opened closed locked unlocked started stopped dimmed made got left ran played armed raised lowered".split(
@@ -884,6 +901,7 @@ export const english: LanguagePack = {
       patterns: [
         "(fire | power | light | start) $target up",
         "(get | give | make | let's have | can we have | could we have) [me | us] (some | a bit of | a little) light [[in | at | on] $target]",
+        say(flick, "(some | a bit of | a little) light on [[in | at | on] $target]"),
         say("light up | fire up | power up | activate | enable", "$target"),
       ],
       states: ["lit"],
@@ -967,10 +985,12 @@ export const english: LanguagePack = {
       reply: "{$target} in {$colour}.",
     },
     "warmer-light": {
+      patterns: [say("warm", "[up] $target [up] [[by] $amount]")],
       states: ["[$amount] (warmer | cosier | cozier)"],
       reply: "{$target} warmer.",
     },
     "cooler-light": {
+      patterns: [say("cool", "[down] $target [down] [[by] $amount]")],
       states: ["[$amount] (cooler | colder | whiter)"],
       reply: "{$target} cooler.",
     },
@@ -1255,27 +1275,19 @@ export const english: LanguagePack = {
     },
     next: {
       patterns: [
-        "next (track | song | one)",
-        "skip [this] (track | song | one)",
-        "skip to next (track | song | one)",
-        say("skip", `[this] [${track} | one] (on | in) $target`),
-        say("skip to | go to | play", `next (${track} | one) (on | in) $target`),
-        `next [${track} | one] (on | in) $target`,
-        `$target (next [${track}] | skip [${track}])`,
+        ...trackPatterns(tracks, "next"),
+        "skip [this | that] (track | song | one | tune)",
+        say("skip", `[this | that] [${tracks.nouns}] (on | in) $target`),
+        "$target skip [track | song]",
       ],
       reply: "Next on {$target}.",
     },
     previous: {
       patterns: [
-        "(previous | last) (track | song)",
+        ...trackPatterns(tracks, "previous"),
         "go back (a | one) (track | song)",
-        say(
-          "go back to | skip back to | play",
-          `(previous | last) (${track} | one) (on | in) $target`,
-        ),
-        `(previous | last) (${track} | one) (on | in) $target`,
-        say("go | skip", `back [a | one] [${track}] (on | in) $target`),
-        `$target (previous [${track}] | back)`,
+        say("go | skip", `back [a | one] [track | song] (on | in) $target`),
+        "$target back",
       ],
       reply: "Back one on {$target}.",
     },
@@ -1297,15 +1309,19 @@ export const english: LanguagePack = {
       patterns: [
         "mute",
         "mute (sound | music)",
+        say(flick, "sound off"),
+        "sound off",
         say("mute | silence | hush", "$target"),
         "$target mute",
       ],
-      states: ["muted | silent"],
+      states: ["muted | silent | [on] mute"],
       reply: "{$target} muted.",
     },
     unmute: {
       patterns: [
         "unmute",
+        say(flick, "sound [back] on"),
+        "sound [back] on",
         say("unmute", "$target"),
         "$target unmute",
         say(flick, `sound (of | on | for) $target back on`),
@@ -1369,7 +1385,7 @@ export const english: LanguagePack = {
     },
     dock: {
       deeds: [
-        "dock | (go | come | return) (home | back) | return to [its] (dock | base | station) | [go and] (charge | recharge)",
+        "dock | (go | come | return) (home | back) | (return | go back) to [its] (dock | base | station) | [go and] (charge | recharge)",
       ],
       patterns: [
         say("dock | park", "$target"),
@@ -1377,7 +1393,7 @@ export const english: LanguagePack = {
           "send | take | bring | get",
           "$target (home | back [home] | [back] to [its] (dock | base | station))",
         ),
-        "$target (dock | go home | go back | [go] back to [its | your] (dock | base | station))",
+        "$target (dock | go home | go back | [go] [back] to [its | your] (dock | base | station))",
         say("recharge | charge", "$target"),
       ],
       states: ["docked | [back] home | back (in | at | on) [its] (dock | base | station)"],
@@ -1417,9 +1433,8 @@ export const english: LanguagePack = {
     },
     find: {
       patterns: [
-        "where (is | are | did I (leave | put) | have I (left | put)) $target",
+        "where [on earth | the heck | the hell] (is | are | did (I | we) (leave | put) | have (I | we) (left | put)) $target",
         "where's $target",
-        "where (on earth | the heck) (is | are) $target",
         say("find | locate | look for | ring | chime", "$target"),
         "(help me [to] | I can't | we can't) find $target [anywhere]",
         "(I | we) ([have] (lost | misplaced | mislaid) | can't think where I put) $target [again]",

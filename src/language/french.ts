@@ -2,6 +2,7 @@ import { toCardinal, toOrdinal } from "n2words/fr-FR";
 import type { LanguagePack } from "./pack.ts";
 import { frenchSounds } from "./sounds/french.ts";
 import type { SunWords } from "./times.ts";
+import { type Tracks, trackPatterns } from "./tracks.ts";
 
 const on = "(allume | allumez | allumer | active | activez | activer)";
 const off = "(éteins | éteignez | éteindre | coupe | coupez | couper | désactive | désactivez)";
@@ -43,6 +44,18 @@ function sun(what: string, sentence: string): SunWords {
     after: [`$duration après le ${what}`],
   };
 }
+
+const isThere =
+  "(est ce qu'il y a | y a t il | il y a | il reste | reste t il | est ce qu'il reste)";
+
+const tracks: Tracks = {
+  nouns: "chanson | morceau | titre | piste",
+  isAfter: true,
+  next: "suivant | suivante",
+  previous: "précédent | précédente",
+  to: "(passe | passez | passer | saute | reviens | revenir) [à | au] | joue | mets | lance | remets",
+  on: "sur | de | du | dans | à",
+};
 
 export const french: LanguagePack = {
   language: "fr",
@@ -529,6 +542,7 @@ export const french: LanguagePack = {
     ],
   },
   fillers: [
+    "chut",
     "enfin",
     "aussi",
     "environ",
@@ -608,14 +622,18 @@ export const french: LanguagePack = {
   ),
   waterers: ["arrosage", "arroseur", "irrigation", "vanne"],
   measured: ["taux de $property", "niveau de $property", "taux d'$property", "niveau d'$property"],
+  denies: "ne n pas jamais rien personne aucun aucune ni".split(" "),
+  habits: "tous chaque toujours souvent".split(" "),
   hedges: [
-    ..."plaisante rigole blague coucher lever crépuscule aube ne n s pas jamais rien personne aucun aucune sans ni non plutôt presque".split(
+    "s'il",
+    "s'ils",
+    ..."plaisante rigole blague coucher lever crépuscule aube sans non plutôt presque sérieux sérieuse sûr sûre".split(
       " ",
     ),
     ..."si quand lorsque dès avant après pendant tant jusque comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
       " ",
     ),
-    ..."dit disait dis dire as ont avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment déjà hier fallait devait tous chaque toujours souvent".split(
+    ..."dit disait dis dire as ont avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment déjà hier fallait devait".split(
       " ",
     ),
     ..."allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),
@@ -1244,22 +1262,13 @@ export const french: LanguagePack = {
     },
     next: {
       patterns: [
-        "(chanson | morceau | titre) (suivant | suivante)",
-        "(passe | passer) [à] [la] (chanson | morceau) (suivant | suivante)",
-        "(passe | passez | passer) [à] [la | au] (chanson | morceau | titre | piste) (suivant | suivante) [sur | de | du | dans | à] $target",
-        "(chanson | morceau | titre | piste) (suivant | suivante) [sur | de | du | dans | à] $target",
+        ...trackPatterns(tracks, "next"),
         "(passe | saute) cette chanson [sur | de | du | dans | à] $target",
-        "(joue | mets | lance) la chanson suivante [sur | de | du | dans | à] $target",
-        "$target [titre | morceau] suivant",
-        "suivant (sur | dans) $target",
       ],
       reply: "Titre suivant sur {$target}.",
     },
     previous: {
-      patterns: [
-        "[le] (titre | morceau) précédent (sur | de | du | dans) $target",
-        "$target [titre | morceau] précédent",
-      ],
+      patterns: [...trackPatterns(tracks, "previous")],
       reply: "Titre précédent sur {$target}.",
     },
     "play-what": {
@@ -1296,7 +1305,8 @@ export const french: LanguagePack = {
     },
     unmute: {
       patterns: [
-        "(remets | remettez | rétablis | rétablissez) [le] son (de | du | des | d' | sur) $target",
+        "(remets | remettez | rétablis | rétablissez) [le] son [de | du | des | d' | sur] $target",
+        "(remets | remettez | rétablis | rétablissez) le son",
         "$target avec [le] son",
       ],
       reply: "{$target} : son rétabli.",
@@ -1376,8 +1386,8 @@ export const french: LanguagePack = {
     find: {
       patterns: [
         "(retrouve | retrouver | trouver | chercher) $target",
-        "où (j'ai mis | ai je laissé | se trouve | se trouvent) $target",
-        "où (est | sont | ai je mis) $target",
+        "où [donc] (est | sont | se trouve | se trouvent) $target",
+        "où [donc] ([est ce que | c'est que] (j'ai | on a) | ai je | a t on) [bien] (mis | laissé | posé | pu (mettre | laisser | poser)) $target",
         "(trouve | trouvez | cherche | cherchez) $target",
         "(fais sonner | faites sonner) $target",
         "(j'ai | on a) (perdu | égaré) $target",
@@ -1489,15 +1499,13 @@ export const french: LanguagePack = {
     },
     "ask-any": {
       patterns: [
-        "(est ce qu'il y a | y a t il | il y a | il reste | reste t il | est ce qu'il reste) [encore] quelque chose [de | d'] $state",
+        `${isThere} [encore] quelque chose [de | d'] $state`,
         "[est ce que] quelque chose est [encore | resté] $state",
-        "[est ce que] j'ai laissé quelque chose [de | d'] $state",
+        "[est ce que] (j'ai | on a) laissé quelque chose [de | d'] $state",
 
-        "(est ce qu'il y a | y a t il | il y a) [encore] (un | une | des) $target [encore] $state",
-        "est ce qu'il reste (un | une | des | quelque chose) [de | d'] $target $state",
-        "(est ce qu'il y a | y a t il | il y a | il reste | reste t il) [encore] quelque chose (de | d') $state (dans | à | au | en) $target",
+        `${isThere} [encore] (un | une | des | quelque chose) [de | d'] $target [encore] $state`,
+        `${isThere} [encore] quelque chose [de | d'] $state (dans | à | au | en) $target`,
         "(est ce que | est ce qu'il y a) quelque chose [est] [encore] [d'] $state [dans | à | au | en] $target",
-        "(est ce qu'il y a | y a t il | reste t il) [encore] quelque chose (de | d') $state [dans | à | au | en] $target",
         "y a t il (encore | un | une | des) $target [encore] $state",
       ],
       reply: "",

@@ -2,6 +2,7 @@ import { toCardinal, toOrdinal } from "n2words/de-DE";
 import type { LanguagePack } from "./pack.ts";
 import { germanSounds } from "./sounds/german.ts";
 import type { SunWords } from "./times.ts";
+import { type Tracks, trackPatterns } from "./tracks.ts";
 
 const flick = "(schalte | schalt | mache | mach | stelle | stell | knipse | knips)";
 const set = "(setze | setz | stelle | stell | mache | mach | bringe | bring | drehe | dreh)";
@@ -71,6 +72,15 @@ function sun(what: string, sentence: string): SunWords {
 }
 
 const soFar = "so weit wie (möglich | es [nur] geht)";
+
+const tracks: Tracks = {
+  nouns: "Lied | Titel | Stück | Song",
+  next: "nächstes | nächster | nächsten | nächste",
+  previous:
+    "voriges | voriger | vorigen | vorige | vorheriges | vorheriger | vorherigen | letztes | letzter | letzten",
+  to: "(spiel | spiele | geh | gehe | spring | springe | weiter | zurück) [zum]",
+  on: "auf | am | im | in | beim | vom",
+};
 
 export const german: LanguagePack = {
   language: "de",
@@ -612,6 +622,9 @@ export const german: LanguagePack = {
     ],
   },
   fillers: [
+    "psst",
+    "pst",
+    "pscht",
     "halt",
     "auch",
     "ungefähr",
@@ -708,14 +721,19 @@ export const german: LanguagePack = {
     "$propertystand",
     "$propertywert",
   ],
+  denies:
+    "nicht kein keine keinen keinem keiner keines niemand nie niemals nichts nirgends weder".split(
+      " ",
+    ),
+  habits: "jeden jede jedes immer täglich oft meistens".split(" "),
   hedges: [
-    ..."scherz witz spass sonnenuntergang sonnenaufgang dämmerung morgengrauen nicht kein keine keinen keinem keiner keines niemand nie niemals nichts nirgends ohne weder stopp statt anstatt lieber fast beinahe".split(
+    ..."scherz witz spass sonnenuntergang sonnenaufgang dämmerung morgengrauen ohne stopp statt anstatt lieber fast beinahe ernst sicher".split(
       " ",
     ),
     ..."wenn falls ob sobald solange während bevor nachdem bis als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
       " ",
     ),
-    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat hast hatte hatten war waren wurde wurden gestern schon bereits jeden jede jedes immer täglich oft meistens".split(
+    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat hast hatte hatten war waren wurde wurden gestern schon bereits".split(
       " ",
     ),
     ..."angemacht ausgemacht eingeschaltet ausgeschaltet angeschaltet aufgemacht zugemacht geöffnet geschlossen gestellt gedreht gestartet".split(
@@ -1431,21 +1449,16 @@ export const german: LanguagePack = {
     },
     next: {
       patterns: [
-        "(nächstes | nächster) (Lied | Titel | Stück)",
-        "(überspring | überspringe) [das | dieses] Lied",
-        "(nächstes | nächster | nächsten) (Lied | Titel | Stück) [auf | am | im | in | beim] $target",
-        "(spiel | spiele | geh | gehe) [zum | das | den] (nächsten | nächste) (Lied | Titel | Stück) [auf | am | im | in | beim] $target",
+        ...trackPatterns(tracks, "next"),
         "(überspring | überspringe) [das | den | dieses | diesen] (Lied | Titel | Stück) [auf | am | im | in | beim] $target",
+        "(überspring | überspringe) [das | dieses] Lied",
         "[das | den] (nächste | nächsten) (Lied | Titel | Stück) [auf | am | im | in | beim] $target (spielen | abspielen)",
-        "$target (nächster Titel | nächstes Lied | überspringen)",
+        "$target überspringen",
       ],
       reply: "Nächster Titel auf {$target}.",
     },
     previous: {
-      patterns: [
-        "(voriger | voriges | vorheriger | letzter) (Titel | Lied | Stück) (auf | am | im) $target",
-        "$target (zurück | voriger Titel | voriges Lied)",
-      ],
+      patterns: [...trackPatterns(tracks, "previous"), "$target zurück"],
       reply: "Voriger Titel auf {$target}.",
     },
     "play-what": {
@@ -1478,7 +1491,7 @@ export const german: LanguagePack = {
       patterns: [
         "stumm",
         "Ton aus",
-        "mach den Ton aus",
+        `${flick} [den] Ton aus`,
         `${flick} $target stumm`,
         "$target (stumm | stummschalten | stumm schalten)",
       ],
@@ -1488,6 +1501,8 @@ export const german: LanguagePack = {
       states: ["(laut | nicht mehr stumm)"],
       patterns: [
         `${flick} $target (laut | nicht [mehr] stumm)`,
+        `${flick} [den] Ton [wieder] (an | ein)`,
+        "[der] Ton [wieder] (an | ein)",
         "$target (laut schalten | nicht [mehr] stumm)",
         `${flick} [den] Ton (von | vom | am) $target [wieder] (an | ein)`,
         "[der] Ton (von | vom | am) $target [wieder] (an | ein)",
@@ -1577,8 +1592,7 @@ export const german: LanguagePack = {
     },
     find: {
       patterns: [
-        "wo (ist | sind) (denn | nur | bloß) $target",
-        "wo (ist | sind | habe ich | hab ich | haben wir) $target [gelassen | hingelegt | hingetan | verlegt]",
+        "wo (ist | sind | liegt | liegen | steckt | stecken | habe ich | hab ich | haben wir) [denn | nur | bloß | wieder] $target [denn | nur | bloß | wieder] [gelassen | hingelegt | hingetan | verlegt]",
         "(finde | find | suche | such) $target",
         "(ich | wir) (find | finde | finden | such | suche | suchen) $target [einfach] [nicht] [mehr]",
         "(ich | wir) (kann | können) $target [einfach] (nicht | nirgends) finden",

@@ -1,6 +1,7 @@
 import { toCardinal, toOrdinal } from "n2words/it-IT";
 import type { LanguagePack } from "./pack.ts";
 import { italianSounds } from "./sounds/italian.ts";
+import { type Tracks, trackPatterns } from "./tracks.ts";
 
 const on = "(accendi | accenda | accendere | attiva | attivi | attivare)";
 const off = "(spegni | spenga | spegnere | disattiva | disattivi | disattivare)";
@@ -38,6 +39,14 @@ const should = "deve | devono | dovrebbe | dovrebbero | può | possono | potrebb
 const inThe = "[in | nel | nella | nello | nell' | al | alla | sul | su]";
 
 const very = "così | molto | proprio | tanto";
+
+const tracks: Tracks = {
+  nouns: "canzone | brano | traccia | pezzo",
+  next: "prossima | prossimo | successiva | successivo",
+  previous: "precedente",
+  to: "(passa | passi | passare | vai | torna | salta) (alla | al) | metti | mettere",
+  on: "su | sul | sulla | sull' | di | del | in | nel",
+};
 
 export const italian: LanguagePack = {
   language: "it",
@@ -567,6 +576,9 @@ export const italian: LanguagePack = {
   },
   enclitics: ["lo", "la", "li", "le", "mi", "melo", "mela", "meli", "mele"],
   fillers: [
+    "sst",
+    "shh",
+    "ssh",
     "subito",
     "cioè",
     "anche",
@@ -601,7 +613,9 @@ export const italian: LanguagePack = {
     "(volevo dire | voglio dire)",
   ],
   excuses: [
-    "fa [troppo | un po' | proprio | davvero | molto | tanto] (caldo | freddo | fresco | buio | tardi)",
+    "fa [troppo | un po' | proprio | davvero | molto | tanto] (caldo | freddo | fresco | buio | tardi | freschino | freddino | calduccio)",
+    "(comincia | ricomincia | inizia) (il | lo | la | l')",
+    "di solito",
     "[qui] non (c'è | è rimasto | rimane) [più] nessuno [qui | dentro]",
     "(qualcuno | lui | lei) (l'ha | li ha | le ha) (lasciato | lasciata | lasciati | lasciate | dimenticato) [acceso | accesa | aperto | aperta]",
     "voglio (vedere | guardare | dormire | leggere | uscire)",
@@ -623,14 +637,16 @@ export const italian: LanguagePack = {
   auxiliaries: "ha hai hanno aveva già quasi dimenticato lasciato".split(" "),
   waterers: ["irrigazione", "irrigatore", "valvola"],
   measured: ["livello di $property", "tasso di $property"],
+  denies: "non mai nessuno niente nulla né neanche".split(" "),
+  habits: "ogni sempre spesso".split(" "),
   hedges: [
-    ..."scherzo scherzavo scherzando tramonto alba imbrunire non no mai nessuno niente nulla né senza neanche quasi".split(
+    ..."scherzo scherzavo scherzando tramonto alba imbrunire no senza quasi serio sicuro sicura".split(
       " ",
     ),
     ..."se quando prima dopo mentre finché fosse fossero avesse immagina supponi supponiamo magari spero vorrei ricorda ricordati ricordo dimentica dimenticare dimenticato pensa".split(
       " ",
     ),
-    ..."dice detto disse dire digli dille ha hai hanno aveva chiede chiesto crede credo sentito chi perché cosa quale come già ieri ogni sempre spesso".split(
+    ..."dice detto disse dire digli dille ha hai hanno aveva chiede chiesto crede credo sentito chi perché cosa quale come già ieri".split(
       " ",
     ),
     ..."acceso accesi spento spenti aperto aperti chiuso chiusi messo lasciato".split(" "),
@@ -676,7 +692,7 @@ export const italian: LanguagePack = {
     level: ["(pieno | piena)"],
   },
   frames: {
-    besides: ["con", "a", "al", "in", "su"],
+    besides: ["con", "a", "al", "all'", "in", "su"],
     state: [
       "$target [di nuovo] $state",
       `(${put}) $target [di nuovo] $state`,
@@ -898,7 +914,11 @@ export const italian: LanguagePack = {
       reply: "",
     },
     "power-on": {
-      patterns: ["(riaccendi | riaccenda | riaccendere) $target", "(metti | mettere) su $target"],
+      patterns: [
+        "(riaccendi | riaccenda | riaccendere) $target",
+        "(metti | mettere) su $target",
+        "(fai | fa | dai | dammi | dacci | facci | fammi) (un po' di | della) luce [(in | nel | nella | a | al) $target]",
+      ],
       reply: "{$target}: acceso.",
     },
     "power-off": {
@@ -1241,26 +1261,19 @@ export const italian: LanguagePack = {
     },
     next: {
       patterns: [
-        "(passa | passi | passare | vai) (alla | al) (prossima | prossimo) (canzone | brano)",
+        ...trackPatterns(tracks, "next"),
+        ...trackPatterns({ ...tracks, isAfter: true }, "next"),
         "avanti",
-        "(prossima | prossimo) (canzone | brano)",
-        "(canzone | brano) (successiva | successivo)",
-        "(prossima | prossimo | successiva | successivo) (canzone | brano | traccia) [su | sul | sulla | di | del | in | nel] $target",
-        "(canzone | brano | traccia) (successiva | successivo) [su | sul | sulla | di | del | in | nel] $target",
-        "(passa | passi | passare | vai) (alla | al) (prossima | prossimo) (canzone | brano) [su | sul | sulla | di | del | in] $target",
-        "(passa | vai) (alla | al) (canzone | brano) (successiva | successivo) [su | sul | sulla | di | del | in] $target",
         "(salta | saltare) questa canzone [su | sul | sulla | di | del | in] $target",
-        "(metti | mettere) la prossima canzone [su | sul | sulla | di | del | in] $target",
-        "[il] (brano | pezzo) successivo (su | sul | sulla | sull' | di) $target",
-        "$target [brano] (successivo | avanti)",
-        "prossimo brano (su | sul | sulla | sull') $target",
+        "$target avanti",
       ],
       reply: "Brano successivo su {$target}.",
     },
     previous: {
       patterns: [
-        "[il] (brano | pezzo) precedente (su | sul | sulla | sull' | di) $target",
-        "$target [brano] (precedente | indietro)",
+        ...trackPatterns(tracks, "previous"),
+        ...trackPatterns({ ...tracks, isAfter: true }, "previous"),
+        "$target indietro",
       ],
       reply: "Brano precedente su {$target}.",
     },
@@ -1296,6 +1309,7 @@ export const italian: LanguagePack = {
     unmute: {
       patterns: [
         `(ripristina | rimetti | riattiva | riaccendi) l'audio ${of} $target`,
+        "(ripristina | rimetti | riattiva | riaccendi) l'audio",
         `(togli | leva) il (muto | silenzioso) ${of} $target`,
         "$target con [l'] audio",
       ],
@@ -1371,13 +1385,15 @@ export const italian: LanguagePack = {
     },
     find: {
       patterns: [
-        "dove (sono | è | ho messo | ho lasciato) $target",
+        "dove [mai] (sono | è | saranno | sarà) $target",
+        "dove [mai] (ho | avrò | abbiamo) (messo | lasciato) $target",
+        "dove (sono | è) (finito | finita | finiti | finite) $target",
         "(trova | trovare | cerca | cercare) $target",
         "(fai | fare) (suonare | squillare) $target",
         "non (trovo | troviamo | vedo) [più] $target [da nessuna parte]",
         "non so [più] dove (sono | è | ho messo) $target",
         "qualcuno ha visto $target",
-        "(dov' è | dove è | dove sono | dove ho messo) $target",
+        "dov' è $target",
         "(trova | cerca | localizza) $target",
         "ho perso $target",
       ],

@@ -126,12 +126,16 @@ export interface LanguagePack {
   /** What asks how much of something there is, by property: "bright" for "how bright is it". */
   adjectives: Readonly<Record<string, Said>>;
   /**
-   * Words that a remark beside a command does not have: of negation, condition, report, memory,
-   * supposition, and of what was done before. With one of them words are never passed over.
+   * Words that a remark beside a command does not have: of condition, report, memory, supposition, and of what was
+   * done before. With one of them words are never passed over.
    */
   hedges: Said;
+  /** Words that deny, which a remark has only where it says who does not do what: "I can't wake up". */
+  denies: Said;
+  /** Words that say how often, which a remark has only where it says what: "that usually does the trick". */
+  habits: Said;
   /**
-   * Those of them that say nothing by themselves: "has" reports of what is no business of the home where what
+   * Hedges that say nothing by themselves: "has" reports of what is no business of the home where what
    * follows is none of its words, as in "the delivery has arrived".
    */
   auxiliaries: Said;
@@ -227,6 +231,8 @@ export const packKeys = [
   "fillers",
   "adjectives",
   "hedges",
+  "denies",
+  "habits",
   "waterers",
   "measured",
   "auxiliaries",

@@ -1,6 +1,7 @@
 import { toCardinal, toOrdinal } from "n2words/es-ES";
 import type { LanguagePack } from "./pack.ts";
 import { spanishSounds } from "./sounds/spanish.ts";
+import { type Tracks, trackPatterns } from "./tracks.ts";
 
 const on =
   "(enciende | encienda | encender | prende | prenda | activa | active | conecta | conecte)";
@@ -31,6 +32,14 @@ const should =
   "debe | deben | debería | deberían | puede | pueden | tiene que | tienen que | podría | podrían";
 
 const inThe = "[en]";
+
+const tracks: Tracks = {
+  nouns: "canción | pista | tema",
+  next: "siguiente | próxima | próximo",
+  previous: "anterior",
+  to: "(pasa | pase | pasar | salta | saltar | ve | vuelve) (a | al) | pon | ponga | poner",
+  on: "en | de | del",
+};
 
 export const spanish: LanguagePack = {
   language: "es",
@@ -253,7 +262,7 @@ export const spanish: LanguagePack = {
       "antes de que se me olvide | ahora mismo | en este momento",
       "hijo | hija | cariño | cielo | amor | guapo | guapa | corazón",
       "cuando tengas (un momento | un minuto | tiempo) | un momento | un momentito | un segundo",
-      "más o menos | por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | deprisa | corre | pronto | cuanto antes | vale | otra vez | de nuevo | no hay nadie [ahí | allí | aquí] | porfa | porfi | anda | venga | va",
+      "más o menos | por favor | gracias | para mí | (quieres | puedes | podrías) | ya | ahora [mismo] | enseguida | cuando puedas | si puedes | si no te importa | rápido | deprisa | corre | corriendo | volando | pronto | cuanto antes | vale | otra vez | de nuevo | no hay nadie [ahí | allí | aquí] | porfa | porfi | anda | venga | va",
     ],
   },
   targets: {
@@ -540,6 +549,9 @@ export const spanish: LanguagePack = {
   },
   enclitics: ["lo", "la", "los", "las", "me", "melo", "mela", "melos", "melas"],
   fillers: [
+    "chist",
+    "chsss",
+    "shh",
     "o sea",
     "también",
     "aproximadamente",
@@ -571,6 +583,7 @@ export const spanish: LanguagePack = {
     "[ya] no (hay | queda | está) nadie [ya] [aquí | dentro]",
     "(alguien | ella | él) (lo | la | los | las) ha (dejado | olvidado)",
     "quiero (ver | mirar | dormir | leer | salir)",
+    "toca",
     "(empieza | comienza | va | vuelve) a (llover | nevar | oscurecer | hacer | granizar | soplar)",
     "(lo | la | los | las) (he | hemos) (dejado | olvidado)",
     "(me lo | me la) he (dejado | olvidado)",
@@ -587,17 +600,17 @@ export const spanish: LanguagePack = {
   exclaims: { words: ["qué", "cómo", "cuánto", "cuánta"], that: ["que", "si"] },
   nobody: { words: ["nadie"], beside: ["no"] },
   perceives: ["encuentro", "encontramos", "oigo", "oímos", "veo", "vemos", "escucho", "entiendo"],
-  auxiliaries: "ha he has han hemos había por casi olvidado".split(" "),
+  auxiliaries: "ha he has han hemos había casi olvidado".split(" "),
   waterers: ["riego", "aspersor", "válvula"],
   measured: ["nivel de $property"],
+  denies: "no nunca nadie nada ni ningún ninguna jamás tampoco".split(" "),
+  habits: "cada siempre todos suele".split(" "),
   hedges: [
-    ..."broma bromeo anochecer atardecer amanecer no nunca nadie nada ni ningún ninguna sin jamás tampoco casi".split(
-      " ",
-    ),
+    ..."broma bromeo anochecer atardecer amanecer sin casi serio seguro segura".split(" "),
     ..."si cuando antes después mientras hasta hubiera hubiese fuese estuviera estuviese imagina supón supongamos ojalá espero deseo acuérdate recuerda recuerdo olvidé olvides olvidado piensa".split(
       " ",
     ),
-    ..."dijo dice dicho dije decir dile diles ha he has han hemos había pregunta preguntó cree creo oído leído quién quien por qué porqué cuál cómo ayer cada siempre todos suele".split(
+    ..."dijo dice dicho dije decir dile diles ha he has han hemos había pregunta preguntó cree creo oído leído quién quien qué porqué cuál cómo ayer".split(
       " ",
     ),
     ..."encendí encendió encendimos apagué apagó apagamos abrió abrimos cerró cerramos puso puse".split(
@@ -1209,25 +1222,18 @@ export const spanish: LanguagePack = {
     },
     next: {
       patterns: [
-        "(pasa | pase | pasar | salta) a la (siguiente | próxima) (canción | pista)",
+        ...trackPatterns(tracks, "next"),
+        ...trackPatterns({ ...tracks, isAfter: true }, "next"),
         "siguiente",
-        "(siguiente | próxima) (canción | pista)",
-        "canción siguiente",
-        "(siguiente | próxima) (canción | pista | tema) [en | de | del] $target",
-        "(pasa | pase | pasar) a la (siguiente | próxima) (canción | pista) [en | de | del] $target",
         "(salta | saltar | pasa | pasar) (esta | la) canción [en | de | del] $target",
         "(salta | saltar | pasa | pasar) esta canción",
-        "(pon | poner) la (siguiente | próxima) (canción | pista) [en | de | del] $target",
-        "canción siguiente [en | de | del] $target",
-        "[la] [pista | canción] siguiente (en | de | del) $target",
-        "$target siguiente [pista | canción]",
       ],
       reply: "Siguiente en {$target}.",
     },
     previous: {
       patterns: [
-        "[la] [pista | canción] anterior (en | de | del) $target",
-        "$target [pista | canción] anterior",
+        ...trackPatterns(tracks, "previous"),
+        ...trackPatterns({ ...tracks, isAfter: true }, "previous"),
       ],
       reply: "Anterior en {$target}.",
     },
@@ -1350,7 +1356,8 @@ export const spanish: LanguagePack = {
     },
     find: {
       patterns: [
-        "dónde (están | está | estará | estarán | he dejado | dejé | puse) $target",
+        "dónde (está | están | estará | estarán | dejé | puse | metí) $target",
+        "dónde (he | habré | hemos | habremos) (dejado | puesto | metido) $target",
         "(encuentra | encontrar | busca | buscar) $target",
         "(haz | hacer) (sonar | pitar) $target",
         "no (encuentro | encontramos | veo | aparecen | aparece) $target [por ningún lado]",
@@ -1462,7 +1469,7 @@ export const spanish: LanguagePack = {
         "(hay | queda | está) algo [todavía | aún] $state",
         "[me] he dejado algo $state",
 
-        "(hay | queda | sigue) [todavía | aún] (algún | alguna | algo de) $target [todavía | aún] $state",
+        "(hay | queda | quedan | sigue | siguen) [todavía | aún] (algún | alguna | algunos | algunas | algo de) $target [todavía | aún] $state",
         "(hay | queda) [todavía | aún] algo $state [en] $target",
         "(está | sigue) algo $state [en] $target",
         "(hay | queda | quedan) (alguno | alguna | algún) [de] $target [todavía | aún] $state",

@@ -1,6 +1,6 @@
 import { type Book, asBook } from "../book/book.ts";
 import { packOf } from "../language/packs.ts";
-import { splitWords } from "../language/words.ts";
+import { wordsOfTalk } from "../language/talk.ts";
 import { membersOf, numberFrom } from "../source/border.ts";
 import { readOptions } from "./options.ts";
 import { given } from "../source/given.ts";
@@ -73,7 +73,7 @@ export function drawSlips(of: Book, options: OpenHearingOptions = {}): OpenHeari
     const { sounds, automata, wordsOf } = earOf(language);
     let vocabulary = open.get(language);
     if (!vocabulary) {
-      vocabulary = vocabularyOf(automata, sounds, wordsOfTalk(book, language));
+      vocabulary = vocabularyOf(automata, sounds, wordsOfTalk(packOf(book, language)));
       open.set(language, vocabulary);
     }
     const words = wordsOf(phrase);
@@ -92,12 +92,4 @@ export function drawSlips(of: Book, options: OpenHearingOptions = {}): OpenHeari
     });
     return [{ phrase, language, effect: meant.effect, ...given({ position }), variants }];
   });
-}
-
-/** Words of talk that is no command, as far as the language pack has them. */
-function wordsOfTalk(book: Book, language: string): string[] {
-  const pack = packOf(book, language);
-  return [...pack.hedges, ...pack.clauses, ...pack.fillers].flatMap((text) =>
-    splitWords(text, pack).map((word) => word.text),
-  );
 }

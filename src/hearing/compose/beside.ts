@@ -6,7 +6,7 @@ import { leans } from "../understand/fillings.ts";
 import { clearReading } from "../understand/understand.ts";
 import { devicesDone } from "./about.ts";
 import { isCounted } from "./apart.ts";
-import type { Composition } from "./parting.ts";
+import type { Command, Composition } from "./parting.ts";
 import { namesAny, namesOwn } from "./joiners.ts";
 import { createRemarks } from "./remarks.ts";
 import { type Stretch, indexes, pick } from "../understand/stretch.ts";
@@ -77,12 +77,21 @@ export function beside(
     const rooms = new Set([...devices].map((id) => book.devices.get(id)?.room));
     // "Library lights off, I'm done in there."
     const isThere = rooms.size === 1 && !rooms.has(room);
-    if (devices.size === 0) return "apart";
+    if (devices.size === 0) return commands.every(isOrder) ? "apart" : "within";
     if (pointed.includes("there")) return isThere ? "within" : "apart";
     return isHere ? "within" : devices.size === 1 ? "one" : "apart";
   };
+  /** What is no order, or cannot be done as it is said: a question, a thing that several are called. */
+  const answered: typeof told = (stretch, of) => {
+    const parted = part(stretch, of);
+    return parted && isAnswered(parted) && isSaid(parted) ? parted : undefined;
+  };
   /** What is left between two remarks, either of which may be nothing. */
-  const between = (start: number, from: number, to: number, end: number): Parted | undefined => {
+  const between = (
+    find: typeof told,
+    { from: start, end: from }: Stretch,
+    { from: to, end }: Stretch,
+  ): Parted | undefined => {
     const around: Stretch[] = [
       { from: 0, end: start },
       { from: end, end: count },
@@ -97,7 +106,7 @@ export function beside(
       isReason(remark);
     const ours = around.filter((remark) => !isPlain(remark));
     if (!ours.every(remarks.isOurs)) return undefined;
-    const found = told({ from, end: to }, isAbout ? [about.id] : undefined);
+    const found = find({ from, end: to }, isAbout ? [about.id] : undefined);
     if (!found || !ours.every((remark) => isElsewhere(remark, found) && isThere(remark, found))) {
       return undefined;
     }
@@ -108,8 +117,8 @@ export function beside(
       if (isGiven(remark)) return !saysHowLong(remark);
       return remarks.isClause(remark) || !isNextTo(utterance, remark, found);
     });
-    if (isClear && !places.includes("one")) return found;
-    return book.offers ? { ...found, isOffer: true } : undefined;
+    if (isClear && !places.includes("one") && !around.some(remarks.saysClock)) return found;
+    return book.offers && found.commands.every(isOrder) ? { ...found, isOffer: true } : undefined;
   };
   /** Whether what is done is said without the words beside it, and to none of what they name. */
   const isElsewhere = (remark: Stretch, { commands }: Parted): boolean => {
@@ -137,15 +146,19 @@ export function beside(
   const isGiven = ({ from }: Stretch): boolean =>
     marks.some((mark) => mark.of === "reason" && mark.end === from);
   const marks = marksIn(engine, utterance);
-  for (const { from, end, of } of marks) {
-    // A word that begins a reason parts off what comes after it: "tengo que apagar la luz" is no remark.
-    const one =
-      (of === "command" ? undefined : between(0, 0, from, end)) ??
-      (of === "reason" ? undefined : between(from, end, count, count));
-    if (one) return one;
-    for (const next of marks) {
-      const inner = next.from > end ? between(from, end, next.from, next.end) : undefined;
-      if (inner) return inner;
+  const begin: Stretch = { from: 0, end: 0 };
+  const close: Stretch = { from: count, end: count };
+  for (const find of [told, answered]) {
+    for (const mark of marks) {
+      // A word that begins a reason parts off what comes after it: "tengo que apagar la luz" is no remark.
+      const one =
+        (mark.of === "command" ? undefined : between(find, begin, mark)) ??
+        (mark.of === "reason" ? undefined : between(find, mark, close));
+      if (one) return one;
+      for (const next of marks) {
+        const inner = next.from > mark.end ? between(find, mark, next) : undefined;
+        if (inner) return inner;
+      }
     }
   }
   if (!book.offers || !namesAny(engine, utterance)) return undefined;
@@ -199,9 +212,19 @@ function isNextTo({ words }: Utterance, remark: Stretch, { commands }: Parted): 
 
 /** Whether something is to be done, and all of it is clear. */
 function isToDo({ commands, other }: Parted): boolean {
+  return !other && commands.every(isOrder);
+}
+
+function isOrder({ understood }: Command): boolean {
+  const meaning = clearReading(understood)?.meaning;
+  return meaning?.result === "do" && (meaning.effects.length > 0 || meaning.runs !== undefined);
+}
+
+/** Whether all of it is understood, and nothing is to be done for it. */
+function isAnswered({ commands, other }: Parted): boolean {
   if (other) return false;
   return commands.every(({ understood }) => {
-    const meaning = clearReading(understood)?.meaning;
-    return meaning?.result === "do" && (meaning.effects.length > 0 || meaning.runs !== undefined);
+    const result = clearReading(understood)?.meaning.result;
+    return result !== undefined && result !== "do";
   });
 }

@@ -3,7 +3,7 @@ import { type Utterance, afterSmall, pausesIn } from "../../automaton/utterance.
 import { unheardOf } from "../../lexicon/lexicon.ts";
 import type { Engine } from "../understand/engine.ts";
 import { type Stretch, indexes, pick } from "../understand/stretch.ts";
-import { exclaimedIn, isForeign, isNobodys, isPerceived } from "./clauses.ts";
+import { exclaimedIn, isForeign, isNobodys, isPerceived, saidOfOthers } from "./clauses.ts";
 
 /** Most words of a remark. */
 const longestRemark = 14;
@@ -21,6 +21,8 @@ interface Remarks {
   isClause: (stretch: Stretch) => boolean;
   /** Whether words before one of a remark say, as a clause, what is of somebody or something that the home does not know. */
   isOfOthers: (from: number, at: number) => boolean;
+  /** Whether it says at what time something is, which may be when it is to be done: "I get up at seven". */
+  saysClock: (stretch: Stretch) => boolean;
   /** Whether a word is part of what may be said in any remark. */
   isExcused: (at: number) => boolean;
   /** Whether something of the home could begin like it. */
@@ -38,14 +40,27 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   const isNamed = (at: number, last: number): boolean => {
     const end = names[at];
     if (end === undefined || isEverybody[at] === true || isOfAll(at, end)) return false;
+    if (saysHow(at, end)) return false;
     return end <= last || !pauses.has(last);
+  };
+  // "The lawn is like straw" says how a thing is, and nothing that it is to be.
+  const saysHow = (at: number, end: number): boolean => {
+    const last = [...pauses].find((pause) => pause > at) ?? texts.length;
+    const said = indexes({ from: end + 1, end: last });
+    return (
+      engine.copulas.has(texts[end] ?? "") &&
+      said.some((each) => numbers[each] === unheardOf) &&
+      !said.some((each) => engine.stateWords.has(texts[each] ?? ""))
+    );
   };
   // "Everything is soaked", "tout est trempé": all of something else.
   const isOfAll = (at: number, end: number): boolean =>
     engine.isEverything(utterance, at) &&
     (engine.isClause(texts[end] ?? "") || engine.isClause(texts[at - 1] ?? "")) &&
-    isForeign(engine, utterance, at, pauses);
+    isForeign(engine, utterance, at, { pauses, isHedged: hedged });
   const answers = engine.answers(utterance);
+  const hedged = engine.hedged(utterance);
+  const whens = engine.whens(utterance);
   const isExcused = texts.map(() => false);
   for (const at of isExcused.keys()) {
     for (const { end } of engine.excuses(utterance, at)) isExcused.fill(true, at, end);
@@ -54,7 +69,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   const isEverybody = [...isExcused];
   // "The delivery has arrived" reports nothing of the home.
   for (const [at, text] of texts.entries()) {
-    if (engine.auxiliaries.has(text) && isForeign(engine, utterance, at, pauses)) {
+    if (engine.auxiliaries.has(text) && isForeign(engine, utterance, at, { pauses, isHedged: hedged })) {
       isExcused[at] = true;
     }
   }
@@ -80,15 +95,23 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     engine.quantifiers.has(text) &&
     (engine.isClause(texts[at - 1] ?? "") || numbers[at - 1] === unheardOf);
   const isHedged = texts.map(
-    (text, at) => answers[at] === true || (engine.hedges.has(text) && !isOfAllOfUs(text, at)),
+    (text, at) => answers[at] === true || (hedged[at] === true && !isOfAllOfUs(text, at)),
   );
+  const counts = texts.map((_, at) =>
+    // "A" is a number in some languages, and says nothing of how many.
+    isArticle(at) ? 0 : Math.max(0, ...engine.numbers(texts, at).map(({ end }) => end - at)),
+  );
+  for (const clause of clauses) {
+    if (clause.end - clause.from === texts.length) continue;
+    for (const at of saidOfOthers(engine, utterance, clause, { isHedged, counts, whens })) {
+      isExcused[at] = true;
+    }
+  }
   const isBarred = texts.map(
     (_, at) =>
-      (isHedged[at] === true && !isExcused[at]) ||
-      // "A" is a number in some languages, and says nothing of how many.
-      (!isArticle(at) && engine.numbers(texts, at).length > 0) ||
+      ((isHedged[at] === true || counts[at] !== 0) && !isExcused[at]) ||
       // What is excepted is never passed over, whether or not there is such a thing.
-      engine.exceptions(utterance, at).length > 0,
+      (engine.exceptions(utterance, at).length > 0 && isExcused[at + 1] !== true),
   );
   const { sets } = engine;
   // "Das Spiel hat angefangen": after an article no command begins.
@@ -115,7 +138,6 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     }
     return !set;
   };
-  const whens = engine.whens(utterance);
   const joiners = engine.joiners(utterance);
   const isPlain = ({ from, end }: Stretch): boolean =>
     isUnbarred({ from, end }) && indexes({ from, end }).every((at) => !isNamed(at, end));
@@ -123,11 +145,15 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     if (isBarred.slice(from, end).includes(true)) return false;
     // "What a day" is no time.
     const isTimed = whens.some((when) => {
-      return when.from >= from && when.end <= end && isExcused[when.from - 1] !== true;
+      const isPassed = isExcused[when.from] === true || isExcused[when.from - 1] === true;
+      return when.from >= from && when.end <= end && !isPassed;
     });
     if (isTimed) return false;
-    // What is joined by a word is one more thing or command.
-    return !joiners.some((joiner) => joiner.from === from || joiner.end === end);
+    // What is joined by a word is one more thing or command, but for what is a sentence: "then it's cheaper".
+    return !joiners.some((joiner) => {
+      const goesOn = engine.isClause(texts[joiner.end] ?? "");
+      return joiner.end === end || (joiner.from === from && !goesOn);
+    });
   };
   const isGiven = ({ from, end }: Stretch): boolean => {
     if (end - from > longestRemark || !isPlain({ from, end })) return false;
@@ -166,6 +192,14 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       const subject = before.findIndex((each) => numbers[each] === unheardOf);
       return (
         subject >= 0 && before.slice(subject + 1).some((each) => engine.isClause(texts[each] ?? ""))
+      );
+    },
+    saysClock: ({ from, end }) => {
+      const within = whens.filter((when) => when.from >= from && when.end <= end);
+      const soon = within.filter(({ readings }) => readings.every(({ when }) => when === "in"));
+      // "In five minutes" says no other time.
+      return within.some(
+        (when) => !soon.some((each) => each.from <= when.from && each.end >= when.end),
       );
     },
     isExcused: (at) => isExcused[at] === true,

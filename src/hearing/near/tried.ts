@@ -32,8 +32,10 @@ export function tried(
 ): Advice | undefined {
   const { from, end, state, miss } = change;
   const said = utterance.texts.slice(from, end);
-  if (said.some((word) => engine.hedges.has(word))) return undefined;
-  if (engine.answers(utterance).slice(from, end).includes(true)) return undefined;
+  const isTakenBack = [engine.hedged(utterance), engine.answers(utterance)].some((found) =>
+    found.slice(from, end).includes(true),
+  );
+  if (isTakenBack) return undefined;
   // No pattern shall make an order of what only says what is so: "the kiln light is on".
   const plan = engine.rules[ruleOf(engine.network, state)]?.plan;
   if (plan && plan.orders.length > 0 && tellsState(engine, utterance)) return undefined;

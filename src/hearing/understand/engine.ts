@@ -79,11 +79,18 @@ export interface Engine extends Around {
   nobody: { words: ReadonlySet<string>; beside: ReadonlySet<string> };
   /** Words that add something to what was said of a thing: "with", "at". */
   besides: ReadonlySet<string>;
-  /** Words that no remark beside a command has, and those that begin one. */
-  hedges: ReadonlySet<string>;
+  /** Which words of an utterance no remark beside a command has. */
+  hedged: (utterance: Utterance) => boolean[];
+  /** Those of them that deny, and that say how often. */
+  denies: ReadonlySet<string>;
+  habits: ReadonlySet<string>;
   /** Those of them that are none before words that the home does not have. */
   auxiliaries: ReadonlySet<string>;
   isClause: (word: string) => boolean;
+  /** Whether a word points to what was spoken of: "it", "that's". */
+  isPointer: (word: string) => boolean;
+  /** What says how something is that is measured: "dark". */
+  measured: Recognise<true>;
   /** Whether a word begins a clause of those who speak. */
   isSpeaker: (word: string) => boolean;
   /** Words for units of time: "hour", "hours". */
@@ -191,9 +198,17 @@ function createEngine(book: Phrasebook, language: string): Engine {
     new Set(said.flatMap((text) => splitWords(text, pack)[0]?.text ?? []));
   const { it, here, there, one, ones } = pack.targets;
   const itWords = firstWords([...it, ...there]);
+  const pointers = firstWords(it);
+  const states = stateWordsIn(pack);
   const leaningWords = firstWords([...it, ...there, ...one, ...ones]);
   const hereWords = firstWords(here);
   const stays = new Set(pack.stays.verbs);
+  const hedges = new Set([...pack.hedges, ...pack.denies, ...pack.habits]);
+  // What hedges only with another word, which it does not by itself: "s'il".
+  const hedging = recogniseAny(
+    pack.hedges.filter((said) => splitWords(said, pack).length > 1),
+    ground,
+  );
   const clauses = new Set(pack.clauses);
   const { words: speakers, endings = [] } = pack.speakers;
   const isSpeaker = (word: string): boolean =>
@@ -212,6 +227,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
       .flatMap(({ end, value }) => (value.read === "target" && isMeant(value.target) ? end : []));
     return ends.length > 0 ? Math.min(...ends) : undefined;
   };
+  const measured = later(() => patterned(Object.values(pack.adjectives).flat()));
   const whens = later(() => createLaterWhens(ground));
   const { yes, no, cancel } = pack.conversation;
   const answersFrom = patterned([...yes, ...no, ...cancel]);
@@ -240,13 +256,21 @@ function createEngine(book: Phrasebook, language: string): Engine {
     exclaims: { words: new Set(pack.exclaims.words), that: new Set(pack.exclaims.that) },
     nobody: { words: new Set(pack.nobody.words), beside: new Set(pack.nobody.beside) },
     besides: new Set(pack.frames.besides),
-    hedges: new Set(pack.hedges),
+    hedged(utterance) {
+      return utterance.texts.map((text, at) => {
+        return hedges.has(text) || hedging(utterance, at).length > 0;
+      });
+    },
+    denies: new Set(pack.denies),
+    habits: new Set(pack.habits),
     auxiliaries: new Set(pack.auxiliaries),
     isClause: (word) => clauses.has(word) || isSpeaker(word),
     isSpeaker,
+    measured: (utterance, from) => measured()(utterance, from),
+    isPointer: (word) => pointers.has(word.split("'")[0] ?? ""),
     ones: new Set(pack.times.one),
     timeUnits: firstWords(Object.values(pack.times.units).flatMap((words) => words.slice(0, 2))),
-    stateWords: stateWordsIn(pack),
+    stateWords: states,
     answers(utterance) {
       const answering = utterance.texts.map(() => false);
       for (const at of answering.keys()) {

@@ -178,6 +178,8 @@ function settleAll(
     if (expression.target === "it" && isOpen && isNothing && !slot.named) {
       expression = { target: "unsaid" };
     }
+    // "Is any light on?" is asked of all of them.
+    if (isOfMany(plan) && expression.target === "kind") expression = { ...expression, many: true };
     const isSurroundings = isAmbient || plan.orders.every((order) => isWarmth(order, intent));
     if (reading.target.target === "it" && expression.target === "unsaid" && !isSurroundings) {
       return { result: "unfit", reason: { reason: "nowhere", said: "it" } };
