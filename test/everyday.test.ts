@@ -29,6 +29,7 @@ const books = {
   "at-practice": homeIn("at-practice"),
   "at-glasshouse": homeIn("at-glasshouse"),
   "at-hostel": homeIn("at-hostel"),
+  "at-lockhouse": homeIn("at-lockhouse"),
 };
 
 interface Phrase {

@@ -45,6 +45,9 @@ function sun(one: string, other: string, sentence: string): SunWords {
   };
 }
 
+/** Words that stand where a state is asked about, and change nothing. */
+const yet = "[nog | nog steeds | al | allemaal | eindelijk]";
+
 const tracks: Tracks = {
   nouns: "nummer | liedje | lied | track | plaat",
   next: "volgend | volgende",
@@ -484,6 +487,7 @@ export const dutch: LanguagePack = {
       "(vol | volle)",
       "[het] maximum",
       "voluit",
+      "vol aan | volle bak",
       "volle kracht",
       "vol vermogen",
       "hoogste stand",
@@ -632,6 +636,12 @@ export const dutch: LanguagePack = {
       `$target (${should}) $verb`,
       "(laat | laten) $target $verb",
       `dat $target $verb (${should})`,
+    ],
+    cease: [
+      "(laat | laten) $target niet [meer | langer] $verb",
+      `$target (${should}) niet [meer | langer] $verb`,
+      "$target niet [meer | langer] $verb",
+      `$target (${should}) (stoppen | ophouden) met $verb`,
     ],
     asked: [
       "(is | zijn | staat | staan | draait) $target [nog | al | nu] [op | in | met] $value",
@@ -825,6 +835,7 @@ export const dutch: LanguagePack = {
       states: ["aan het draaien"],
       patterns: [
         "(start) $target",
+        "(breng | zet) $target (op gang | in werking | in gang)",
         "$target (starten | laten draaien)",
         "(laat) $target (draaien | lopen)",
         `${flick} $target aan de gang`,
@@ -832,13 +843,14 @@ export const dutch: LanguagePack = {
       reply: "{$target}: aan.",
     },
     "power-stop": {
+      ceases: ["draaien | lopen"],
       patterns: ["(stop) $target", "$target stoppen", `${flick} $target stop`],
       reply: "{$target}: uit.",
     },
     "ask-how": {
       patterns: [
         "hoe $measure is het",
-        "hoe $measure (is | zijn | staat | staan | draait) [het] [in | op | bij | van] $target [open | ingesteld]",
+        "hoe $measure (is | zijn | staat | staan | zit | zitten | draait) [het] [in | op | bij | van] $target [open | ingesteld]",
         "is het [erg | nog | al] $measure [in | op | bij] $target",
         "is het $target [erg | nog | al] $measure",
         "hoe $measure is (grond | aarde | lucht) (in | op) $target",
@@ -945,7 +957,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} zwenkt.",
     },
     "oscillate-off": {
-      patterns: ["laat $target niet [meer | langer] zwenken", "$target niet zwenken"],
+      ceases: ["zwenken | draaien"],
       reply: "{$target} zwenkt niet meer.",
     },
     "colour-to": {
@@ -1005,7 +1017,7 @@ export const dutch: LanguagePack = {
     open: {
       deeds: ["opengaan | openen"],
       states: [
-        "[helemaal | zo ver mogelijk] (open | omhoog | naar boven | op | uitgerold | uitgeklapt)",
+        "[helemaal | zo ver mogelijk] (open | omhoog | naar boven | naar buiten | op | uitgerold | uitgeklapt)",
       ],
       patterns: [
         "$target [helemaal] (openen | opendoen | openmaken | ophalen | optrekken | opentrekken | open te doen | te openen)",
@@ -1021,7 +1033,7 @@ export const dutch: LanguagePack = {
     close: {
       deeds: ["dichtgaan | sluiten"],
       states: [
-        "[helemaal | zo ver mogelijk] (dicht | omlaag | neer | toe | gesloten | naar beneden | in | ingerold | ingeklapt)",
+        "[helemaal | zo ver mogelijk] (dicht | omlaag | neer | toe | gesloten | naar beneden | naar binnen | binnen | in | ingerold | ingeklapt)",
       ],
       patterns: [
         "$target [helemaal] (sluiten | dichtdoen | dichtmaken | neerlaten | laten zakken | dicht te doen | te sluiten)",
@@ -1105,6 +1117,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} open.",
     },
     "flow-off": {
+      ceases: ["sproeien | lopen"],
       states: ["(dicht | toe)"],
       patterns: ["(sluit | draai) $target [dicht]", "$target (sluiten | dichtdraaien | dichtdoen)"],
       reply: "{$target} dicht.",
@@ -1174,6 +1187,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} neemt op.",
     },
     "stop-recording": {
+      ceases: ["opnemen | filmen"],
       patterns: [
         "stop [de] opname (met | van | op) $target",
         "$target (niet opnemen | opname uit | opname stoppen)",
@@ -1209,6 +1223,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} gepauzeerd.",
     },
     "stop-playing": {
+      ceases: ["spelen | afspelen"],
       states: ["gestopt"],
       patterns: [
         "(stop) [de] (muziek | weergave) [in | op | van] $target",
@@ -1304,6 +1319,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} gestart.",
     },
     stop: {
+      ceases: ["draaien"],
       deeds: ["stoppen | ophouden"],
       states: ["gestopt"],
       patterns: ["(stop | beëindig) $target", "$target (stoppen | beëindigen)"],
@@ -1319,6 +1335,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} gestart.",
     },
     "stop-work": {
+      ceases: ["stofzuigen | schoonmaken | dweilen | rijden"],
       deeds: ["stoppen | ophouden"],
       states: ["gestopt"],
       patterns: ["stop $target", "$target (stop | stoppen)"],
@@ -1391,40 +1408,40 @@ export const dutch: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "(is | zijn | staat | staan | zit | zitten) $target [nog | allemaal] $state",
-        "(heb ik | hebben we) $target [nog] $state (gelaten | laten staan)",
-        "(kijk | zeg | check | me zeggen | me vertellen | weet je) [me] of $target [nog] $state (is | zijn | staat | staan | zit | zitten)",
+        `(is | zijn | staat | staan | zit | zitten) $target ${yet} $state`,
+        `(heb ik | hebben we) $target ${yet} $state (gelaten | laten staan)`,
+        `(kijk | zeg | check | me zeggen | me vertellen | weet je) [me] of $target ${yet} $state (is | zijn | staat | staan | zit | zitten)`,
         "(is | zijn) $target al $state",
         "(kijk | controleer | zeg me) of $target $state (is | zijn | staat | staan | zit | zitten)",
         "is er $state (in | op | bij) $target",
         "(is | zijn | staat | staan | zit | zitten) $target $state of (dicht | open | aan | uit | op slot)",
-        "(heb ik | hebben we | heb je | heeft iemand) $target [nog] $state [gedaan | gezet | gelaten | laten staan | laten zitten]",
+        `(heb ik | hebben we | heb je | heeft iemand) $target ${yet} $state [gedaan | gezet | gelaten | laten staan | laten zitten]`,
       ],
       reply: "",
     },
     "ask-whether-does": {
       patterns: [
-        "$state [nog] $target [nog | al]",
-        "$target $state [nog]",
-        "(kijk | zeg me | controleer | me zeggen | me vertellen | weet je) of $target [nog] $state",
+        `$state ${yet} $target ${yet}`,
+        `$target $state ${yet}`,
+        `(kijk | zeg me | controleer | me zeggen | me vertellen | weet je) of $target ${yet} $state`,
       ],
       reply: "",
     },
     "ask-which": {
       patterns: [
-        "hoeveel [van] $target heb ik [nog] $state (gelaten | laten staan)",
-        "(zeg | vertel) me welke $target [nog] $state (is | zijn | staan | staat)",
+        `hoeveel [van] $target heb ik ${yet} $state (gelaten | laten staan)`,
+        `(zeg | vertel) me welke $target ${yet} $state (is | zijn | staan | staat)`,
         "wat (is | staat) er [nog | allemaal | allemaal nog] $state",
-        "wat heb ik [nog] $state (gelaten | laten staan)",
+        `wat heb ik ${yet} $state (gelaten | laten staan)`,
 
-        "welke [van] $target (is | zijn | staan | staat) [er] [nog] $state",
-        "hoeveel [van] $target (is | zijn | staan | staat) [er] [nog] $state",
-        "wat (is | staat) [er] [nog] $state (in | op) $target",
+        `welke [van] $target (is | zijn | staan | staat) [er] ${yet} $state`,
+        `hoeveel [van] $target (is | zijn | staan | staat) [er] ${yet} $state`,
+        `wat (is | staat) [er] ${yet} $state (in | op) $target`,
       ],
       reply: "",
     },
     "ask-which-do": {
-      patterns: ["(welke | hoeveel) [van] $target $state [er] [nog | allemaal]"],
+      patterns: [`(welke | hoeveel) [van] $target $state [er] ${yet}`],
       reply: "",
     },
     "ask-motion": {
@@ -1436,14 +1453,14 @@ export const dutch: LanguagePack = {
     },
     "ask-any": {
       patterns: [
-        "(is | staat) er [nog] iets [nog] $state",
-        "(is | staat) [nog] iets $state",
-        "heb ik [nog] iets $state (gelaten | laten staan)",
+        `(is | staat) er ${yet} iets ${yet} $state`,
+        `(is | staat) ${yet} iets $state`,
+        `heb ik ${yet} iets $state (gelaten | laten staan)`,
 
-        "(is | staat) er [nog] iets $state [in | op | bij] $target",
-        "(is | staat) er [in | op | bij] $target [nog] iets $state",
-        "(is | staat) er [nog] ergens [een] $target $state",
-        "(is | zijn | staan | staat) er [nog] [een | enkele] [van] $target [nog] $state",
+        `(is | staat) er ${yet} iets $state [in | op | bij] $target`,
+        `(is | staat) er [in | op | bij] $target ${yet} iets $state`,
+        `(is | staat) er ${yet} ergens [een] $target $state`,
+        `(is | zijn | staan | staat) er ${yet} [een | enkele] [van] $target ${yet} $state`,
       ],
       reply: "",
     },

@@ -66,11 +66,14 @@ function sun(one: string, others: string, does?: string): SunWords {
   };
 }
 
+/** Words that stand where a state is asked about, and change nothing. */
+const yet = "[still | currently | already | finally | all]";
+
 const tracks: Tracks = {
   nouns: "track | song | one | tune",
   next: "next",
   previous: "previous | last",
-  to: "skip to | go to | play | jump to | on to | move on to | go back to | skip back to",
+  to: "skip to | play | jump to | [move] on to | go to | [go | skip | jump] back to",
   on: "on | in",
 };
 
@@ -716,6 +719,12 @@ export const english: LanguagePack = {
       "get $target to $verb",
       "(tell | ask) $target to $verb",
     ],
+    cease: [
+      "stop $target [from] $verb",
+      "(make | let | have | get) $target [to] stop $verb",
+      `$target (${should}) stop $verb`,
+      "stop $verb (on | with | from) $target",
+    ],
     asked: [
       "(is | are) $target [still | currently | now | already] [on | in | at | set | set to | set on | set for] $value [mode | setting]",
       "(is | are) $property (of | on | for | in | at) $target [still | now | already] [on | in | at | set to] $value",
@@ -974,10 +983,8 @@ export const english: LanguagePack = {
       reply: "{$target} oscillating.",
     },
     "oscillate-off": {
-      patterns: [
-        say("stop", "$target [from] (oscillating | swinging | rotating)"),
-        say("stop", "(oscillating | swinging | rotating) $target"),
-      ],
+      ceases: ["oscillating | swinging | rotating"],
+      patterns: [say("stop", "(oscillating | swinging | rotating) $target")],
       reply: "{$target} not oscillating.",
     },
     "colour-to": {
@@ -1163,6 +1170,7 @@ export const english: LanguagePack = {
       reply: "{$target} open.",
     },
     "flow-off": {
+      ceases: ["running | watering | sprinkling | spraying"],
       patterns: [
         say("close | shut", "[off] $target"),
         say("stop", "(flow | water) (through | in) $target"),
@@ -1226,9 +1234,9 @@ export const english: LanguagePack = {
       reply: "{$target} recording.",
     },
     "stop-recording": {
+      ceases: ["recording | filming"],
       patterns: [
         say("stop | end", "recording (with | on | from) $target"),
-        say("stop", "$target [from] recording"),
         "$target stop recording",
       ],
       reply: "{$target} not recording.",
@@ -1263,6 +1271,7 @@ export const english: LanguagePack = {
       reply: "{$target} paused.",
     },
     "stop-playing": {
+      ceases: ["playing"],
       patterns: [
         "stop (music | playback | playing)",
         say("stop | end", "$target [playing]"),
@@ -1363,6 +1372,7 @@ export const english: LanguagePack = {
       reply: "{$target} started.",
     },
     stop: {
+      ceases: ["running"],
       deeds: ["stop"],
       patterns: [say("stop | end | halt | finish", "$target")],
       states: ["stopped"],
@@ -1378,6 +1388,7 @@ export const english: LanguagePack = {
       reply: "{$target} started.",
     },
     "stop-work": {
+      ceases: ["running | cleaning | hoovering | vacuuming | sweeping | mopping"],
       deeds: ["stop"],
       patterns: [say("stop | halt", "$target"), "$target (stop | halt)"],
       states: ["stopped"],
@@ -1427,6 +1438,7 @@ export const english: LanguagePack = {
       reply: "{$target} on.",
     },
     "power-stop": {
+      ceases: ["running"],
       patterns: [say("stop | halt", "$target"), "$target stop"],
       states: ["stopped"],
       reply: "{$target} off.",
@@ -1527,16 +1539,16 @@ export const english: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "(is | are) $target [still | currently | all] $state [right now | now]",
+        `(is | are) $target ${yet} $state [right now | now]`,
         "(did | have) (I | we | anyone) (turn | turned | switch | switched | leave | left | shut | put) $target $state",
         "(did | have) (I | we | anyone) $state [up] $target",
         "(did | has | have | was | were) $target [get | got | been | be] (left | kept) $state",
-        "(tell me | check | see | do you know) (if | whether | that) $target (is | are) [still] $state",
-        "check $target (is | are) [still] $state",
+        `(tell me | check | see | do you know) (if | whether | that) $target (is | are) ${yet} $state`,
+        `check $target (is | are) ${yet} $state`,
         "(did | have) (I | we | anyone | you) (leave | left) $target $state",
         "(has | have) $target $state",
         "(is | are) $target $state or not",
-        "$target [is | are] [still] $state (isn't | aren't) (it | they)",
+        `$target [is | are] ${yet} $state (isn't | aren't) (it | they)`,
         "(is | was) there [any] $state [in | on | at] $target",
         "(is | are) $target $state or (closed | shut | open | off | on | out | locked | unlocked)",
         "(did | have | has) (you | they | anyone | anybody | someone | somebody) (leave | left | forget | get | got) $target $state",
@@ -1548,23 +1560,23 @@ export const english: LanguagePack = {
     },
     "ask-whether-does": {
       patterns: [
-        "(does | do) $target [still] $state",
-        "$state [still] [any | some | a] $target [still | left]",
+        `(does | do) $target ${yet} $state`,
+        `$state ${yet} [any | some | a] $target [still | left]`,
         "(did | have) (I | we | you | anyone | anybody | somebody) $state [up] $target",
       ],
       reply: "",
     },
     "ask-which": {
       patterns: [
-        "(show | tell) me (which | what) [of] $target (is | are) [still] $state",
-        "(show | tell) me (what is | what's) [still] $state [in | on | at] $target",
+        `(show | tell) me (which | what) [of] $target (is | are) ${yet} $state`,
+        `(show | tell) me (what is | what's) ${yet} $state [in | on | at] $target`,
         "(what is | what's | what are) [still | left | all] $state [right now | now]",
         "what (did | have) (I | we) (leave | left) $state",
         "(which | what) [of] $target (did | have) (I | we | you | they) (leave | left | turn | turned) $state",
 
         "(what is | what's) [still | left] $state [in | at | on] $target",
         "(which | what) [of] $target (is | are) [still | currently | left] $state [right now | now]",
-        "(list | name | tell me | show me) [of] $target (that | which) (is | are) [still] $state",
+        `(list | name | tell me | show me) [of] $target (that | which) (is | are) ${yet} $state`,
         "what is [still | left] $state (in | at) $target",
         "how many [of] $target (is | are) [still | currently | left] $state [right now | now]",
         "how many [of] $target (did | have) (I | we) (leave | left) $state",
@@ -1572,7 +1584,7 @@ export const english: LanguagePack = {
       reply: "",
     },
     "ask-which-do": {
-      patterns: ["(which | what | how many) [of] $target [still] $state"],
+      patterns: [`(which | what | how many) [of] $target ${yet} $state`],
       reply: "",
     },
     "ask-motion": {
@@ -1589,13 +1601,13 @@ export const english: LanguagePack = {
       patterns: [
         "(is | are) [there] anything [still | left | else] $state [right now | now]",
         "anything [still | left | else] $state",
-        "(did | have) (I | we) (leave | left) anything [still] $state",
+        `(did | have) (I | we) (leave | left) anything ${yet} $state`,
 
         "any [of] $target [still | left] $state",
         "anything [still | left] $state [in | at | on] $target",
         "(is | are) [there] any [of] $target [still | left] $state [right now | now]",
-        "(is | are) there [still] $target [still | left] $state",
-        "do any [of] $target [still] (seem | look) $state",
+        `(is | are) there ${yet} $target [still | left] $state`,
+        `do any [of] $target ${yet} (seem | look) $state`,
         "is anything [still | left] $state (in | at | on) $target",
         "is anything [still | left] $state $target",
         "(did | have) (I | we) (leave | left) any [of] $target $state",

@@ -44,6 +44,8 @@ export interface Frames {
   more: Said;
   /** Around `$target` and `$verb`, what it shall do: "let $target $verb". */
   deed: Said;
+  /** Around `$target` and `$verb`, what it shall no longer do: "stop $target from $verb". */
+  cease: Said;
   /** Around `$target`, `$property` and `$value`, whether something is set to a value: "is $target on $value". */
   asked?: Said;
   sorts: { [Sort in FrameSort]: Record<(typeof frameForms)[Sort][number], FrameForm> };

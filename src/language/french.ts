@@ -48,6 +48,9 @@ function sun(what: string, sentence: string): SunWords {
 const isThere =
   "(est ce qu'il y a | y a t il | il y a | il reste | reste t il | est ce qu'il reste)";
 
+/** Words that stand where a state is asked about, and change nothing. */
+const yet = "[encore | toujours | bien | déjà | enfin]";
+
 const tracks: Tracks = {
   nouns: "chanson | morceau | titre | piste",
   isAfter: true,
@@ -535,7 +538,7 @@ export const french: LanguagePack = {
       "[au] (maximum | max)",
       "(plein | pleine)",
       "pleine puissance",
-      "[à] fond",
+      "[à] (fond | bloc)",
       "pleine luminosité",
       "[au] plus fort",
       "(aussi | le plus | la plus) (fort | forte | haut | haute | clair | claire | vite) [que] possible",
@@ -694,6 +697,12 @@ export const french: LanguagePack = {
       `$target (${should}) $verb`,
       "(fais | faites | faire | laisse | laissez | laisser) $verb $target",
       "(laisse | laissez | laisser) $target $verb",
+    ],
+    cease: [
+      "(fais | faites | faire) arrêter $target (de | d') $verb",
+      `$target (${should}) arrêter (de | d') $verb`,
+      "que $target arrête (de | d') $verb",
+      "(arrête | arrêtez) de faire $verb $target",
     ],
     asked: [
       "[est ce que | est ce qu'] $target (est | sont) [encore | toujours | déjà | bien] [en | sur | à | réglé sur | en mode | sur le mode] $value",
@@ -855,6 +864,7 @@ export const french: LanguagePack = {
       reply: "{$target} : allumé.",
     },
     "power-stop": {
+      ceases: ["tourner | marcher"],
       patterns: ["(arrête | arrêtez | arrêter | stoppe | stopper) $target"],
       reply: "{$target} : éteint.",
     },
@@ -982,6 +992,7 @@ export const french: LanguagePack = {
       reply: "{$target} oscille.",
     },
     "oscillate-off": {
+      ceases: ["osciller | pivoter"],
       patterns: [
         `(${stop} | ${off}) [l'] oscillation (de | du | des | d') $target`,
         "$target sans oscillation",
@@ -1156,6 +1167,7 @@ export const french: LanguagePack = {
       reply: "{$target} : ouvert.",
     },
     "flow-off": {
+      ceases: ["arroser | couler"],
       states: ["(fermé | fermée)"],
       patterns: [`(${off} | ferme | fermez | fermer) $target`],
       reply: "{$target} : fermé.",
@@ -1213,6 +1225,7 @@ export const french: LanguagePack = {
       reply: "{$target} enregistre.",
     },
     "stop-recording": {
+      ceases: ["enregistrer | filmer"],
       patterns: [
         `(${stop} | ${off}) [l'] enregistrement (de | du | des | d' | sur) $target`,
         "$target (sans enregistrement | arrêt de l'enregistrement)",
@@ -1251,6 +1264,7 @@ export const french: LanguagePack = {
       reply: "{$target} en pause.",
     },
     "stop-playing": {
+      ceases: ["jouer"],
       states: ["(arrêté | arrêtée)"],
       patterns: [
         "(arrête | arrêter | coupe | stoppe) la (musique | lecture) [sur | de | du | des | d' | dans | à] $target",
@@ -1345,6 +1359,7 @@ export const french: LanguagePack = {
       reply: "{$target} démarre.",
     },
     stop: {
+      ceases: ["tourner"],
       deeds: ["s'arrêter"],
       states: ["(arrêté | arrêtée)"],
       patterns: ["(arrête | arrêtez | arrêter | stoppe | stopper | termine) $target"],
@@ -1360,6 +1375,7 @@ export const french: LanguagePack = {
       reply: "{$target} démarre.",
     },
     "stop-work": {
+      ceases: ["aspirer | nettoyer | tourner"],
       deeds: ["s'arrêter"],
       states: ["(arrêté | arrêtée)"],
       patterns: [`${stop} $target`, "$target stop"],
@@ -1440,54 +1456,52 @@ export const french: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "est ce que $target (est | sont) [encore | toujours | bien] [tous | toutes] $state",
+        `est ce que $target (est | sont) ${yet} [tous | toutes] $state`,
         "est ce que j'ai laissé $target $state",
         "ai je laissé $target $state",
         "j'ai laissé $target $state",
-        "$target (est | sont) [t] (il | elle | ils | elles) [encore | toujours | bien] [tous | toutes] $state",
+        `$target (est | sont) [t] (il | elle | ils | elles) ${yet} [tous | toutes] $state`,
         "est ce que $target (a | ont) $state",
-        "$target (est | sont) [encore | toujours | bien | déjà] [tous | toutes] $state",
+        `$target (est | sont) ${yet} [tous | toutes] $state`,
         "$target (a | ont) $state",
-        "(vérifie | regarde) que $target (est | sont) [bien] $state",
+        `(vérifie | regarde) que $target (est | sont) ${yet} $state`,
         "$target (est | sont) (resté | restée | restés | restées) $state",
-        "(regarde | vérifie | dis moi | me dire | [est ce que] tu sais | sais tu) si $target (est | sont) [encore | toujours | bien] $state",
+        `(regarde | vérifie | dis moi | me dire | [est ce que] tu sais | sais tu) si $target (est | sont) ${yet} $state`,
         "(est | sont) ce que $target $state",
         "(y a t il | il y a | est ce qu'il y a) du $state [dans | à | au | sur | en] $target",
         "$target (est | sont) [t] [il | elle] $state ou (fermé | fermée | ouvert | ouverte | allumé | allumée | éteint | éteinte)",
         "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) (laissé | oublié) $target $state",
-        "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) [bien] $state $target à clé",
-        "[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) [bien] $state $target",
+        `[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) ${yet} $state $target à clé`,
+        `[est ce que | est ce qu'] (quelqu'un a | on a | j'ai | tu as | nous avons) ${yet} $state $target`,
       ],
       reply: "",
     },
     "ask-whether-does": {
       patterns: [
-        "est ce que $target $state [encore | toujours]",
-        "$state [encore | toujours] [de | du | des] $target",
-        "$target $state [t] [il | elle | ils | elles] [encore | toujours]",
+        `est ce que $target $state ${yet}`,
+        `$state ${yet} [de | du | des] $target`,
+        `$target $state [t] [il | elle | ils | elles] ${yet}`,
       ],
       reply: "",
     },
     "ask-which": {
       patterns: [
         "combien de $target (j'ai | on a | ai je | avons nous) (laissé | laissée | laissés | laissées) $state",
-        "(montre | dis) moi (quel | quels | quelle | quelles) $target (est | sont) [encore] $state",
+        `(montre | dis) moi (quel | quels | quelle | quelles) $target (est | sont) ${yet} $state`,
         "qu'est ce qui est [encore | resté] $state",
-        "qu'est ce qu'il (y a | reste) [encore] [de | d'] $state",
+        `qu'est ce qu'il (y a | reste) ${yet} [de | d'] $state`,
         "qu'est ce que j'ai laissé $state",
 
-        "(quel | quels | quelle | quelles) (est | sont) $target [encore | toujours] $state",
+        `(quel | quels | quelle | quelles) (est | sont) $target ${yet} $state`,
         "(quel | quels | quelle | quelles) $target (est | sont) [encore | toujours | restés | restées] $state",
-        "combien de $target (est | sont) [encore | toujours] $state",
+        `combien de $target (est | sont) ${yet} $state`,
         "combien [y a] [t] [il] de $target $state",
-        "qu'est ce qui est [encore] $state (dans | à | au) $target",
+        `qu'est ce qui est ${yet} $state (dans | à | au) $target`,
       ],
       reply: "",
     },
     "ask-which-do": {
-      patterns: [
-        "(quel | quels | quelle | quelles | combien de) $target $state [encore | toujours]",
-      ],
+      patterns: [`(quel | quels | quelle | quelles | combien de) $target $state ${yet}`],
       reply: "",
     },
     "ask-motion": {
@@ -1499,14 +1513,14 @@ export const french: LanguagePack = {
     },
     "ask-any": {
       patterns: [
-        `${isThere} [encore] quelque chose [de | d'] $state`,
+        `${isThere} ${yet} quelque chose [de | d'] $state`,
         "[est ce que] quelque chose est [encore | resté] $state",
         "[est ce que] (j'ai | on a) laissé quelque chose [de | d'] $state",
 
-        `${isThere} [encore] (un | une | des | quelque chose) [de | d'] $target [encore] $state`,
-        `${isThere} [encore] quelque chose [de | d'] $state (dans | à | au | en) $target`,
-        "(est ce que | est ce qu'il y a) quelque chose [est] [encore] [d'] $state [dans | à | au | en] $target",
-        "y a t il (encore | un | une | des) $target [encore] $state",
+        `${isThere} ${yet} (un | une | des | quelque chose) [de | d'] $target ${yet} $state`,
+        `${isThere} ${yet} quelque chose [de | d'] $state (dans | à | au | en) $target`,
+        `(est ce que | est ce qu'il y a) quelque chose [est] ${yet} [d'] $state [dans | à | au | en] $target`,
+        `y a t il (encore | un | une | des) $target ${yet} $state`,
       ],
       reply: "",
     },

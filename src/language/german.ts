@@ -73,6 +73,9 @@ function sun(what: string, sentence: string): SunWords {
 
 const soFar = "so weit wie (möglich | es [nur] geht)";
 
+/** Words that stand where a state is asked about, and change nothing. */
+const yet = "[noch | immer noch | gerade | alle | schon | endlich]";
+
 const tracks: Tracks = {
   nouns: "Lied | Titel | Stück | Song",
   next: "nächstes | nächster | nächsten | nächste",
@@ -610,12 +613,12 @@ export const german: LanguagePack = {
       "das maximum",
       "volle stufe",
       "volle leistung",
+      "voll an | volle (pulle | kanne)",
       "(höchste | höchster) stufe",
       "ganz (hoch | auf | rauf)",
       "voll (auf | hoch)",
       "so (hell | hoch | weit | laut | schnell | stark) wie [es] [nur] (möglich | geht)",
       "volle Helligkeit",
-      "volle Pulle",
       "volle Kraft",
       "ganz hell",
       "(voller | vollster | höchster) (stufe | leistung | kraft)",
@@ -788,6 +791,12 @@ export const german: LanguagePack = {
       `$target (${should}) $verb`,
       "(lass | lasse | lasst) $target $verb",
       `dass $target $verb (${should})`,
+    ],
+    cease: [
+      `$target (${should}) nicht [mehr | länger] $verb`,
+      "(lass | lasse | lasst) $target nicht [mehr | länger] $verb",
+      "$target nicht [mehr | länger] $verb",
+      `$target (${should}) aufhören [zu] $verb`,
     ],
     asked: [
       "(ist | sind | steht | stehen | läuft | laufen) $target [noch | gerade | schon | jetzt] [auf | im | in | bei | mit] $value",
@@ -1035,10 +1044,16 @@ export const german: LanguagePack = {
     },
     "power-start": {
       deeds: ["laufen | starten | anlaufen"],
-      patterns: ["(starte | start) $target", "$target (starten | laufen lassen)"],
+      patterns: [
+        "(starte | start) $target",
+        "$target (starten | laufen lassen)",
+        "(setz | setze | bring | bringe | nimm) $target in (Gang | Betrieb)",
+        "$target in (Gang | Betrieb) (setzen | bringen | nehmen)",
+      ],
       reply: "{$target}: an.",
     },
     "power-stop": {
+      ceases: ["laufen"],
       patterns: ["(stopp | stoppe | halt | halte) $target [an]", "$target (stoppen | anhalten)"],
       reply: "{$target}: aus.",
     },
@@ -1158,7 +1173,7 @@ export const german: LanguagePack = {
       reply: "{$target} schwenkt.",
     },
     "oscillate-off": {
-      patterns: ["lass $target nicht [mehr] schwenken", "$target nicht [mehr] schwenken"],
+      ceases: ["schwenken | oszillieren | sich drehen"],
       reply: "{$target} schwenkt nicht mehr.",
     },
     "colour-to": {
@@ -1324,6 +1339,7 @@ export const german: LanguagePack = {
       reply: "{$target} offen.",
     },
     "flow-off": {
+      ceases: ["laufen | sprengen | gießen"],
       states: ["(zu | geschlossen)"],
       patterns: [
         "$target (zumachen | zudrehen | schließen | abdrehen)",
@@ -1401,6 +1417,7 @@ export const german: LanguagePack = {
       reply: "{$target} nimmt auf.",
     },
     "stop-recording": {
+      ceases: ["aufnehmen | aufzeichnen | filmen"],
       patterns: [
         "(stoppe | stopp | beende) [die] Aufnahme (mit | auf | von | vom) $target",
         "$target (nicht [mehr] aufnehmen | Aufnahme stoppen | Aufnahme aus)",
@@ -1439,6 +1456,7 @@ export const german: LanguagePack = {
       reply: "{$target} pausiert.",
     },
     "stop-playing": {
+      ceases: ["spielen | abspielen"],
       states: ["gestoppt"],
       patterns: [
         "(stoppe | stopp) $target",
@@ -1544,6 +1562,7 @@ export const german: LanguagePack = {
       reply: "{$target} gestartet.",
     },
     stop: {
+      ceases: ["laufen"],
       deeds: ["stoppen | aufhören"],
       states: ["(gestoppt | beendet)"],
       patterns: ["(stoppe | stopp | beende) $target", "$target (stopp | stoppen | beenden)"],
@@ -1563,6 +1582,7 @@ export const german: LanguagePack = {
       reply: "{$target} gestartet.",
     },
     "stop-work": {
+      ceases: ["saugen | putzen | fahren | laufen"],
       deeds: ["stoppen | aufhören | stehen bleiben"],
       states: ["gestoppt"],
       patterns: ["(stoppe | stopp) $target", "$target (stopp | halt | stoppen)"],
@@ -1644,47 +1664,47 @@ export const german: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "(ist | sind | steht | stehen) $target [noch | gerade | alle | schon] $state [gerade | geblieben | gelassen worden]",
-        "(habe | hab | haben) (ich | wir) $target [noch] $state",
-        "(habe | hab) ich $target [noch] $state (gelassen | vergessen)",
+        `(ist | sind | steht | stehen) $target ${yet} $state [gerade | geblieben | gelassen worden]`,
+        `(habe | hab | haben) (ich | wir) $target ${yet} $state`,
+        `(habe | hab) ich $target ${yet} $state (gelassen | vergessen)`,
         "(hat | haben) [jemand | wer | irgendwer] $target $state",
-        "(schau | guck | sag mir | prüf | mir sagen | weißt du) [mal] ob $target [noch] $state (ist | sind)",
+        `(schau | guck | sag mir | prüf | mir sagen | weißt du) [mal] ob $target ${yet} $state (ist | sind)`,
         "(prüfe | prüf | schau) ob $target $state (ist | sind)",
         "(gibt es | ist | war) [da] $state (in | im | auf | am | bei) $target",
         "(ist | sind) $target $state oder (zu | auf | offen | geschlossen | an | aus | abgeschlossen)",
-        "(hat | haben | habe | hab) (jemand | wer | irgendwer | ich | wir | man) $target [noch] $state (gelassen | vergessen | lassen | stehen lassen)",
+        `(hat | haben | habe | hab) (jemand | wer | irgendwer | ich | wir | man) $target ${yet} $state (gelassen | vergessen | lassen | stehen lassen)`,
       ],
       reply: "",
     },
     "ask-whether-does": {
       patterns: [
-        "$state [noch | gerade | schon] $target [noch | gerade | schon]",
-        "$target $state [noch | gerade | schon]",
-        "(schau | guck | prüf | prüfe | sag mir | mir sagen | weißt du) ob $target [noch] $state",
+        `$state ${yet} $target ${yet}`,
+        `$target $state ${yet}`,
+        `(schau | guck | prüf | prüfe | sag mir | mir sagen | weißt du) ob $target ${yet} $state`,
       ],
       reply: "",
     },
     "ask-which": {
       patterns: [
-        "wie viele [von] $target (habe | hab | haben) (ich | wir) [noch] $state [gelassen]",
-        "zeig mir [alle] $target (die | welche) [noch] $state sind",
+        `wie viele [von] $target (habe | hab | haben) (ich | wir) ${yet} $state [gelassen]`,
+        `zeig mir ${yet} $target (die | welche) ${yet} $state sind`,
         "was ist [alles | noch | alles noch] $state",
         "was (habe | hab | haben) (ich | wir) [noch | alles] $state [gelassen]",
-        "was (habe | hab | haben) (ich | wir) [noch] [in | im | am | auf] $target [noch | alles] $state [gelassen]",
+        `was (habe | hab | haben) (ich | wir) ${yet} [in | im | am | auf] $target [noch | alles] $state [gelassen]`,
         "was ist [in | im | am | auf] $target [noch | alles] $state",
 
-        "welche [von] $target (ist | sind) [noch | gerade | alle] $state",
-        "wie viele [von] $target (ist | sind) [noch | gerade] $state",
-        "wie viele [von] $target (habe | hab) ich [noch] $state gelassen",
-        "was ist [noch] $state (in | im | am) $target",
-        "was ist (in | im | am) $target [noch] $state",
+        `welche [von] $target (ist | sind) ${yet} $state`,
+        `wie viele [von] $target (ist | sind) ${yet} $state`,
+        `wie viele [von] $target (habe | hab) ich ${yet} $state gelassen`,
+        `was ist ${yet} $state (in | im | am) $target`,
+        `was ist (in | im | am) $target ${yet} $state`,
       ],
       reply: "",
     },
     "ask-which-do": {
       patterns: [
-        "(welche | wie viele) [von] $target $state [noch | gerade]",
-        "(welche | wie viele) $state [noch | gerade] $target",
+        `(welche | wie viele) [von] $target $state ${yet}`,
+        `(welche | wie viele) $state ${yet} $target`,
       ],
       reply: "",
     },
@@ -1698,16 +1718,16 @@ export const german: LanguagePack = {
     },
     "ask-any": {
       patterns: [
-        "ist [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state",
-        "(habe | hab) ich [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state gelassen",
+        `ist ${yet} (etwas | was | irgendwas | irgendetwas) ${yet} $state`,
+        `(habe | hab) ich ${yet} (etwas | was | irgendwas | irgendetwas) ${yet} $state gelassen`,
 
-        "ist $target [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state",
-        "ist [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state [in | im | am | auf] $target",
-        "ist (in | im | am | auf) $target [noch] (etwas | was | irgendwas | irgendetwas) [noch] $state",
-        "ist [noch] (etwas | was | irgendwas | irgendetwas) [in | im | am | auf] $target [noch] $state",
-        "(habe | hab) ich (irgendein | irgendeine | irgendwelche) $target [noch] $state gelassen",
-        "(ist | sind) [noch] (irgendeine | irgendwelche | irgendein | noch) [von] $target [noch] $state",
-        "(ist | steht) (in | im | am) $target [noch] etwas $state",
+        `ist $target ${yet} (etwas | was | irgendwas | irgendetwas) ${yet} $state`,
+        `ist ${yet} (etwas | was | irgendwas | irgendetwas) ${yet} $state [in | im | am | auf] $target`,
+        `ist (in | im | am | auf) $target ${yet} (etwas | was | irgendwas | irgendetwas) ${yet} $state`,
+        `ist ${yet} (etwas | was | irgendwas | irgendetwas) [in | im | am | auf] $target ${yet} $state`,
+        `(habe | hab) ich (irgendein | irgendeine | irgendwelche) $target ${yet} $state gelassen`,
+        `(ist | sind) ${yet} (irgendeine | irgendwelche | irgendein | noch) [von] $target ${yet} $state`,
+        `(ist | steht) (in | im | am) $target ${yet} etwas $state`,
       ],
       reply: "",
     },

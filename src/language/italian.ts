@@ -40,6 +40,9 @@ const inThe = "[in | nel | nella | nello | nell' | al | alla | sul | su]";
 
 const very = "così | molto | proprio | tanto";
 
+/** Words that stand where a state is asked about, and change nothing. */
+const yet = "[ancora | già | finalmente]";
+
 const tracks: Tracks = {
   nouns: "canzone | brano | traccia | pezzo",
   next: "prossima | prossimo | successiva | successivo",
@@ -570,7 +573,7 @@ export const italian: LanguagePack = {
       "(piena | tutta la | tutta)",
       "massima potenza",
       "al massimo",
-      "[a] manetta",
+      "[a] (manetta | palla)",
       "il più (forte | alto | alta | luminoso | luminosa | veloce) possibile",
     ],
   },
@@ -713,6 +716,12 @@ export const italian: LanguagePack = {
       `$target (${should}) $verb`,
       "che $target $verb",
       "(fai | faccia | fare | lascia) $verb $target",
+    ],
+    cease: [
+      "[che] $target smetta di $verb",
+      `$target (${should}) smettere di $verb`,
+      "(fai | faccia | fa) smettere di $verb $target",
+      "(fai | faccia | fa) smettere $target di $verb",
     ],
     asked: [
       "$target è [ancora | già] [in | su | sulla | sul | al | a | impostato su | impostata su] $value",
@@ -878,6 +887,7 @@ export const italian: LanguagePack = {
       reply: "{$target}: acceso.",
     },
     "power-stop": {
+      ceases: ["funzionare | girare"],
       patterns: ["(ferma | fermi | fermare | arresta) $target"],
       reply: "{$target}: spento.",
     },
@@ -993,6 +1003,7 @@ export const italian: LanguagePack = {
       reply: "{$target} oscilla.",
     },
     "oscillate-off": {
+      ceases: ["oscillare"],
       patterns: [
         `(${stop} | ${off}) [l'] oscillazione ${of} $target`,
         "$target senza oscillazione",
@@ -1154,6 +1165,7 @@ export const italian: LanguagePack = {
       reply: "{$target}: aperto.",
     },
     "flow-off": {
+      ceases: ["irrigare | annaffiare | scorrere"],
       states: ["(chiuso | chiusa)"],
       patterns: [`(${off} | chiudi | chiuda | chiudere) $target`],
       reply: "{$target}: chiuso.",
@@ -1217,6 +1229,7 @@ export const italian: LanguagePack = {
       reply: "{$target} registra.",
     },
     "stop-recording": {
+      ceases: ["registrare"],
       patterns: [
         `(${stop} | ${off}) [la] registrazione (con | ${of} | su) $target`,
         "$target senza registrare",
@@ -1250,6 +1263,7 @@ export const italian: LanguagePack = {
       reply: "{$target} in pausa.",
     },
     "stop-playing": {
+      ceases: ["suonare"],
       states: ["(fermo | ferma)"],
       patterns: [
         "(ferma | fermare | togli | interrompi) la musica [in | nel | nella | su | del | della] $target",
@@ -1347,6 +1361,7 @@ export const italian: LanguagePack = {
       reply: "{$target} avviato.",
     },
     stop: {
+      ceases: ["funzionare | girare"],
       deeds: ["fermarsi | si fermi"],
       states: ["(fermo | ferma | fermato)"],
       patterns: ["(ferma | fermi | fermare | arresta | interrompi | finisci) $target"],
@@ -1362,6 +1377,7 @@ export const italian: LanguagePack = {
       reply: "{$target} avviato.",
     },
     "stop-work": {
+      ceases: ["pulire | aspirare"],
       deeds: ["fermarsi | si fermi"],
       states: ["(fermo | ferma | fermato)"],
       patterns: [`${stop} $target`, "$target (stop | fermo | ferma)"],
@@ -1435,16 +1451,16 @@ export const italian: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "(è | sono) $target [ancora] $state",
-        "(è | sono) [ancora] $state $target",
-        "$target (è | sono) [ancora] [tutti | tutte] $state",
+        `(è | sono) $target ${yet} $state`,
+        `(è | sono) ${yet} $state $target`,
+        `$target (è | sono) ${yet} [tutti | tutte] $state`,
         "(ho lasciato | abbiamo lasciato) $target $state",
         "(ho lasciato | abbiamo lasciato) $state $target",
         "(guarda | controlla | verifica) che $target (è | sia | sono | siano) $state",
-        "(guarda | dimmi | controlla | dirmi | sai) se (è | sono) [ancora] $state $target",
+        `(guarda | dimmi | controlla | dirmi | sai) se (è | sono) ${yet} $state $target`,
         "ha $state $target",
         "$target ha $state",
-        "(controlla | dimmi | guarda | dirmi | sai) se $target (è | sono) [ancora] $state",
+        `(controlla | dimmi | guarda | dirmi | sai) se $target (è | sono) ${yet} $state`,
         "(è | sono) $state o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta) $target",
         `c'è [del] $state ${in_} $target`,
         "(è | sono) ($target $state | $state $target) o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta)",
@@ -1456,28 +1472,28 @@ export const italian: LanguagePack = {
       reply: "",
     },
     "ask-whether-does": {
-      patterns: ["$state [ancora] $target", "$target $state [ancora]"],
+      patterns: [`$state ${yet} $target`, `$target $state ${yet}`],
       reply: "",
     },
     "ask-which": {
       patterns: [
         "(quante | quanti) $target (ho | abbiamo) lasciato $state",
-        `(cos'è | che cos'è | cosa c'è) [ancora] [di] $state [${in_} $target]`,
-        "dimmi (quali | che) $target (sono | è) [ancora] $state",
-        "(cosa | che cosa) (è | c'è | c' è | è rimasto) [ancora] [di | d'] $state",
+        `(cos'è | che cos'è | cosa c'è) ${yet} [di] $state [${in_} $target]`,
+        `dimmi (quali | che) $target (sono | è) ${yet} $state`,
+        `(cosa | che cosa) (è | c'è | c' è | è rimasto) ${yet} [di | d'] $state`,
         "(cosa | che cosa) ho lasciato [di | d'] $state",
 
-        "(quali | che) $target (sono | è) [ancora] $state",
-        "quali sono $target [ancora] $state",
-        "(quante | quanti) $target (sono | ci sono) [ancora] $state",
+        `(quali | che) $target (sono | è) ${yet} $state`,
+        `quali sono $target ${yet} $state`,
+        `(quante | quanti) $target (sono | ci sono) ${yet} $state`,
         "(quante | quanti) $target $state ci sono",
-        "(quale | quali) [di] $target (è | sono) [ancora] $state",
-        `(cosa | che cosa) è [ancora] $state ${in_} $target`,
+        `(quale | quali) [di] $target (è | sono) ${yet} $state`,
+        `(cosa | che cosa) è ${yet} $state ${in_} $target`,
       ],
       reply: "",
     },
     "ask-which-do": {
-      patterns: ["(quali | che | quante | quanti) $target $state [ancora]"],
+      patterns: [`(quali | che | quante | quanti) $target $state ${yet}`],
       reply: "",
     },
     "ask-motion": {
@@ -1489,13 +1505,13 @@ export const italian: LanguagePack = {
     },
     "ask-any": {
       patterns: [
-        "(c'è | c' è | è rimasto) [ancora] qualcosa [di | d'] [ancora] $state",
-        "è rimasto [ancora] $state qualcosa",
+        `(c'è | c' è | è rimasto) ${yet} qualcosa [di | d'] ${yet} $state`,
+        `è rimasto ${yet} $state qualcosa`,
         "ho lasciato (qualcosa [di | d'] $state | $state qualcosa)",
 
-        "(c'è | ci sono) [ancora] (qualche | una | un | delle | dei) $target [ancora] $state",
-        "(c'è | è rimasto) [ancora] qualcosa [di | d'] [ancora] $state [in | nel | nella] $target",
-        "(c' è | ci sono) (qualche | alcune | alcuni | ancora) [di] $target [ancora] $state",
+        `(c'è | ci sono) ${yet} (qualche | una | un | delle | dei) $target ${yet} $state`,
+        `(c'è | è rimasto) ${yet} qualcosa [di | d'] ${yet} $state [in | nel | nella] $target`,
+        `(c' è | ci sono) (qualche | alcune | alcuni | ancora) [di] $target ${yet} $state`,
         `c' è qualcosa [di] $state ${in_} $target`,
       ],
       reply: "",

@@ -33,6 +33,9 @@ const should =
 
 const inThe = "[en]";
 
+/** Words that stand where a state is asked about, and change nothing. */
+const yet = "[todavía | aún | ya | por fin]";
+
 const tracks: Tracks = {
   nouns: "canción | pista | tema",
   next: "siguiente | próxima | próximo",
@@ -254,9 +257,11 @@ export const spanish: LanguagePack = {
       "[ah | oh | ah sí] (y | pero)",
       "(cuando | en cuanto | si) (puedas | puedes | tengas (un momento | un minuto | tiempo))",
       "(puede | podría) alguien | alguien (puede | podría) | (que | a ver si) alguien",
-      "por favor | (puedes | podrías | puede | podría | quieres | querrías) [por favor] | (quiero | quisiera | querría | queremos | me gustaría | necesito | desearía) [tener]",
-      "(te | le) (importa | importaría) | serías tan amable de | (haz | hazme | me haces | me harías) (el | un) favor (de | y) | (hay | habría | habrá) que | (tienes | tendrías) que | (debes | deberías) | (puede | podría) usted | toca | [es] hora de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo tener | (podríamos | podemos) [tener]) | que | (dame | danos | ponme | ponnos)",
+      "por favor | (puedes | podrías | puede | podría | quieres | querrías) [por favor] | (quiero | quisiera | querría | queremos | me gustaría | necesito | desearía) [tener | que]",
+      "(te | le) (importa | importaría) | serías tan amable de | (haz | hazme | me haces | me harías) (el | un) favor (de | y) | (hay | habría | habrá) que | (tienes | tendrías) que | (debes | deberías) | (puede | podría) usted | toca | [es] hora de | (asegúrate | asegúrese) de | procura | (haz | haga) | a ver si puedes | vamos a | anda [y] | (puedo tener | (podríamos | podemos) [tener]) | (dame | danos | ponme | ponnos)",
     ],
+    // "Quieres que …" asks whether the speaker is to do it.
+    first: ["[por favor] que"],
     closing: [
       "(detrás de | tras) (mí | nosotros | él | ella | ellos | ellas)",
       "antes de que se me olvide | ahora mismo | en este momento",
@@ -538,6 +543,7 @@ export const spanish: LanguagePack = {
     full: [
       "[el] máximo",
       "[a] tope",
+      "a toda (potencia | pastilla | caña)",
       "plena potencia",
       "(plena | toda la | toda)",
       "máxima potencia",
@@ -673,6 +679,12 @@ export const spanish: LanguagePack = {
       "que $verb $target",
       "(haz | hacer | pon | poner) [a] $verb $target",
       "(pon | poner) $target a $verb",
+    ],
+    cease: [
+      "[que] $target deje de $verb",
+      "(haz | hacer) que $target deje de $verb",
+      `$target (${should}) dejar de $verb`,
+      "(deja | deje) de $verb $target",
     ],
     asked: [
       "(está | están) [todavía | aún] [en] $value $target",
@@ -844,6 +856,7 @@ export const spanish: LanguagePack = {
       reply: "{$target}: encendido.",
     },
     "power-stop": {
+      ceases: ["funcionar"],
       patterns: ["(para | pare | parar | detén | detener) $target"],
       reply: "{$target}: apagado.",
     },
@@ -967,6 +980,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} oscila.",
     },
     "oscillate-off": {
+      ceases: ["oscilar | girar"],
       patterns: [`(${stop} | ${off}) [la] oscilación (de | del) $target`, "$target sin oscilar"],
       reply: "{$target} ya no oscila.",
     },
@@ -1114,6 +1128,7 @@ export const spanish: LanguagePack = {
       reply: "{$target}: abierto.",
     },
     "flow-off": {
+      ceases: ["regar | correr"],
       states: ["(cerrado | cerrada)"],
       patterns: ["(cierra | cierre | cerrar | corta) $target"],
       reply: "{$target}: cerrado.",
@@ -1179,6 +1194,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} graba.",
     },
     "stop-recording": {
+      ceases: ["grabar"],
       patterns: [
         `(${stop} | ${off}) [la] grabación (de | del | con | en) $target`,
         "$target (sin grabar | deja de grabar)",
@@ -1211,6 +1227,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} en pausa.",
     },
     "stop-playing": {
+      ceases: ["sonar | tocar | reproducir"],
       states: ["(parado | parada | detenido | detenida)"],
       patterns: [
         "(para | parar | detén | quita) la música [en | de | del] $target",
@@ -1312,6 +1329,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} en marcha.",
     },
     stop: {
+      ceases: ["funcionar"],
       deeds: ["parar | pare | detenerse | se detenga"],
       states: ["(parado | parada | detenido | detenida)"],
       patterns: [
@@ -1330,6 +1348,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} en marcha.",
     },
     "stop-work": {
+      ceases: ["limpiar | aspirar"],
       deeds: ["parar | pare | pararse | detenerse | se detenga"],
       states: ["(parado | parada | detenido | detenida)"],
       patterns: [`${stop} $target`, "$target (alto | para)"],
@@ -1406,8 +1425,8 @@ export const spanish: LanguagePack = {
     },
     "ask-whether": {
       patterns: [
-        "(está | están) $target [todavía | aún | aun] [todos | todas] $state",
-        "(está | están) [todavía | aún] $state $target",
+        `(está | están) $target ${yet} [todos | todas] $state`,
+        `(está | están) ${yet} $state $target`,
         "(he dejado | dejé | me he dejado) $target $state",
         "(he dejado | dejé | me he dejado) $state $target",
         "(sigue | siguen) $state $target",
@@ -1430,30 +1449,27 @@ export const spanish: LanguagePack = {
       reply: "",
     },
     "ask-whether-does": {
-      patterns: [
-        "$state [todavía | aún] $target [con llave]",
-        "$target [todavía | aún] $state [todavía | aún]",
-      ],
+      patterns: [`$state ${yet} $target [con llave]`, `$target ${yet} $state ${yet}`],
       reply: "",
     },
     "ask-which": {
       patterns: [
         "(cuántas | cuántos) $target [me] (he | hemos) dejado $state",
-        "qué (sigue | está | queda) [todavía | aún] $state [en $target]",
-        "dime qué $target (está | están | siguen) [todavía] $state",
-        "qué (hay | queda | está) [todavía | aún] $state",
+        `qué (sigue | está | queda) ${yet} $state [en $target]`,
+        `dime qué $target (está | están | siguen) ${yet} $state`,
+        `qué (hay | queda | está) ${yet} $state`,
         "qué [me] he dejado $state",
 
-        "(qué | cuáles) $target (está | están | siguen) [todavía | aún] $state",
-        "(cuántas | cuántos) $target (están | siguen | hay) [todavía | aún] $state",
+        `(qué | cuáles) $target (está | están | siguen) ${yet} $state`,
+        `(cuántas | cuántos) $target (están | siguen | hay) ${yet} $state`,
         "qué $target hay $state",
-        "(qué | cuáles) [de] $target (está | están) [todavía | aún] $state",
-        "qué está [todavía | aún] $state en $target",
+        `(qué | cuáles) [de] $target (está | están) ${yet} $state`,
+        `qué está ${yet} $state en $target`,
       ],
       reply: "",
     },
     "ask-which-do": {
-      patterns: ["(qué | cuáles | cuántas | cuántos) $target $state [todavía | aún]"],
+      patterns: [`(qué | cuáles | cuántas | cuántos) $target $state ${yet}`],
       reply: "",
     },
     "ask-motion": {
@@ -1465,14 +1481,14 @@ export const spanish: LanguagePack = {
     },
     "ask-any": {
       patterns: [
-        "(hay | queda | quedan) [todavía | aún] $target [todavía | aún] $state",
-        "(hay | queda | está) algo [todavía | aún] $state",
+        `(hay | queda | quedan) ${yet} $target ${yet} $state`,
+        `(hay | queda | está) algo ${yet} $state`,
         "[me] he dejado algo $state",
 
-        "(hay | queda | quedan | sigue | siguen) [todavía | aún] (algún | alguna | algunos | algunas | algo de) $target [todavía | aún] $state",
-        "(hay | queda) [todavía | aún] algo $state [en] $target",
+        `(hay | queda | quedan | sigue | siguen) ${yet} (algún | alguna | algunos | algunas | algo de) $target ${yet} $state`,
+        `(hay | queda) ${yet} algo $state [en] $target`,
         "(está | sigue) algo $state [en] $target",
-        "(hay | queda | quedan) (alguno | alguna | algún) [de] $target [todavía | aún] $state",
+        `(hay | queda | quedan) (alguno | alguna | algún) [de] $target ${yet} $state`,
       ],
       reply: "",
     },

@@ -217,6 +217,8 @@ export interface VocabularyEntry {
   patterns?: readonly string[];
   /** What a thing shall do, in the forms that follow "should" and "let": put into each frame for deeds. */
   deeds?: readonly string[];
+  /** What a thing shall no longer do, in the forms that follow "stop": put into each frame for what ceases. */
+  ceases?: readonly string[];
   /** What a thing shall be, which is put into each frame for states. */
   states?: readonly string[];
   reply: string;

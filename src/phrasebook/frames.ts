@@ -18,7 +18,7 @@ export type Framed = Frame & {
 /** The patterns of an intent in a language: what is peculiar to it, and every frame of its sort. */
 export function patternsOf(
   pack: LanguagePack,
-  { patterns = [], states = [], deeds = [] }: VocabularyEntry,
+  { patterns = [], states = [], deeds = [], ceases = [] }: VocabularyEntry,
   framed: Framed | undefined,
 ): string[] {
   const form = framed && formOf(pack, framed);
@@ -50,7 +50,7 @@ export function patternsOf(
   const done =
     framed?.sort === "action"
       ? [...fitting(pack.frames.deed), ...ordersIn(pack, words)]
-      : deedsIn(pack.frames, deeds);
+      : [...doneIn(pack.frames.deed, deeds), ...doneIn(pack.frames.cease, ceases)];
   // What is said of every property comes first: people know it from elsewhere.
   return [
     ...fitting(form?.commands),
@@ -121,9 +121,9 @@ function ordersIn({ imperatives }: LanguagePack, words: Said): string[] {
   return imperatives ? words.flatMap((said) => ordersOf(said, imperatives)) : [];
 }
 
-function deedsIn({ deed }: Frames, deeds: readonly string[]): string[] {
+function doneIn(frames: Said, deeds: readonly string[]): string[] {
   if (deeds.length === 0) return [];
-  return deed.map((frame) => frame.replace("$verb", group(deeds)));
+  return frames.map((frame) => frame.replace("$verb", group(deeds)));
 }
 
 /** The patterns of a wish in a language that has words for it. */

@@ -147,11 +147,12 @@ function entryOf(
   { saidLike = [] }: VocabularyIntent,
 ): VocabularyEntry {
   const entries = [id, ...saidLike].map((each) => vocabulary[each]);
-  const all = (key: "patterns" | "states" | "deeds"): string[] => [
+  const all = (key: Exclude<keyof VocabularyEntry, "reply">): string[] => [
     ...new Set(entries.flatMap((entry) => entry[key] ?? [])),
   ];
   const { reply } = vocabulary[id];
-  return { patterns: all("patterns"), states: all("states"), deeds: all("deeds"), reply };
+  const [patterns, states] = [all("patterns"), all("states")];
+  return { patterns, states, deeds: all("deeds"), ceases: all("ceases"), reply };
 }
 
 /** How an intent is said and answered in a language. */

@@ -210,9 +210,9 @@ function isNextTo({ words }: Utterance, remark: Stretch, { commands }: Parted): 
   );
 }
 
-/** Whether something is to be done, and all of it is clear. */
+/** Whether something is to be done, in whichever way it is parted, and all of it is clear. */
 function isToDo({ commands, other }: Parted): boolean {
-  return !other && commands.every(isOrder);
+  return [...commands, ...(other ?? [])].every(isOrder);
 }
 
 function isOrder({ understood }: Command): boolean {

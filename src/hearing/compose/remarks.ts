@@ -195,7 +195,9 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       );
     },
     saysClock: ({ from, end }) => {
-      const within = whens.filter((when) => when.from >= from && when.end <= end);
+      const within = whens.filter((when) => {
+        return when.from >= from && when.end <= end && isExcused[when.from - 1] !== true;
+      });
       const soon = within.filter(({ readings }) => readings.every(({ when }) => when === "in"));
       // "In five minutes" says no other time.
       return within.some(

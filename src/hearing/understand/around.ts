@@ -27,11 +27,12 @@ export interface Around {
 export function createAround(ground: Ground, address: readonly Pattern[]): Around {
   const { pack } = ground;
   const opening = pieces(pack.courtesies.opening, ground, address);
+  const first = pieces(pack.courtesies.first ?? [], ground);
   const closing = pieces(pack.courtesies.closing, ground, address);
   const endings = pack.orNot.map((said) => splitWords(said, pack).map(({ text }) => text));
   return {
     starts(utterance) {
-      const starts = new Set([0]);
+      const starts = new Set([0, ...first(utterance, 0)]);
       // A set grows while it is walked: courtesies may follow one another.
       for (const start of starts) {
         for (let from = start; from <= afterSmall(utterance, start); from++) {
