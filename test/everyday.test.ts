@@ -30,6 +30,7 @@ const books = {
   "at-glasshouse": homeIn("at-glasshouse"),
   "at-hostel": homeIn("at-hostel"),
   "at-lockhouse": homeIn("at-lockhouse"),
+  "at-cinema": homeIn("at-cinema"),
 };
 
 interface Phrase {
@@ -125,6 +126,10 @@ describe.each([
     ["at-glasshouse", "broad.tsv"],
     ["at-glasshouse", "never.tsv"],
     ["at-hostel", "tsv"],
+    ["at-lockhouse", "work.tsv"],
+    ["at-lockhouse", "broad.tsv"],
+    ["at-lockhouse", "never.tsv"],
+    ["at-cinema", "tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

@@ -161,6 +161,8 @@ export const dutch: LanguagePack = {
         "gedurende $duration",
         "[nog] $duration",
       ],
+      before: ["$duration voor $time [$date]"],
+      after: ["$duration na $time [$date]"],
       until: ["tot $time [$date]", "tot $date [om] $time"],
       span: ["[$date] van $time tot $end [$date]", "[$date] tussen $time en $end [$date]"],
     },
@@ -545,6 +547,7 @@ export const dutch: LanguagePack = {
     "niemand (meer | daar | hier | thuis) [binnen]",
     "(iemand | hij | ze | zij) heeft (het | hem | ze) [aan | open] (laten staan | gelaten | vergeten)",
     "(begint | gaat) [te] (regenen | sneeuwen | waaien | stormen | schemeren | hagelen)",
+    "alles (is | gaat | komt) [weer] (goed | in orde | prima)",
     "er (is | zijn | komt | staat)",
     "(hoor | hoort | horen | versta | verstaat | verstaan | zie | ziet | zien) [ik | je | we | ze] [je | jullie | u | hem | haar | het | ze | me | er | hier] [bijna] (niet | niets | niks | amper | geen steek) [van]",
     "niet te (harden | doen)",
@@ -565,19 +568,20 @@ export const dutch: LanguagePack = {
   auxiliaries: "hebt heeft had hadden was waren al net bijna".split(" "),
   waterers: ["sproeier", "bewatering", "beregening", "kraan", "klep"],
   measured: ["$property gehalte", "$property waarde", "$propertyniveau", "$propertypeil"],
-  denies: "niet geen niemand nooit niets nergens noch".split(" "),
+  denies: "niet geen niemand nooit niets nergens noch tot".split(" "),
+  participles:
+    "aangezet uitgezet aangedaan uitgedaan geopend gesloten ingeschakeld uitgeschakeld gezet gedaan".split(
+      " ",
+    ),
   habits: "elke iedere altijd vaak".split(" "),
   hedges: [
     ..."grapje geintje blijf zonsondergang zonsopgang schemering zonder bijna liever serieus zeker".split(
       " ",
     ),
-    ..."als wanneer zodra terwijl voordat nadat totdat tot of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(
+    ..."als wanneer zodra terwijl voordat nadat totdat of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(
       " ",
     ),
     ..."zei zegt gezegd zeggen vertel vertelde vraagt vroeg gevraagd gelooft hoorde gehoord gelezen wie waarom wat welke hoe hebt heeft hadden al gisteren net".split(
-      " ",
-    ),
-    ..."aangezet uitgezet aangedaan uitgedaan geopend gesloten ingeschakeld uitgeschakeld gezet gedaan".split(
       " ",
     ),
   ],
@@ -1349,6 +1353,7 @@ export const dutch: LanguagePack = {
         "(stuur | breng) $target naar [zijn] (basis | station | laadstation)",
         "$target (terug sturen | terugsturen | naar huis sturen)",
         "$target (naar huis | terug | [terug] naar [het | je | zijn] (basis | station | laadstation))",
+        "(roep | haal) $target (terug | naar huis)",
         "laad $target op",
       ],
       reply: "{$target} gaat terug.",

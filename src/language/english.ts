@@ -176,6 +176,8 @@ export const english: LanguagePack = {
         "(for | over) (the | this) (next | coming) $unit",
         "over (the | this) (next | coming) $duration",
       ],
+      before: ["$duration before $time [$date]"],
+      after: ["$duration after $time [$date]"],
       until: ["(until | till) $time [$date]", "(until | till) $date [at] $time"],
       span: [
         "[$date] from $time (to | till | until) $end [$date]",
@@ -306,6 +308,7 @@ export const english: LanguagePack = {
     "(can't | cannot | can hardly | can barely | couldn't) (see | hear | sleep | read | think | concentrate | breathe | work | find | reach | move | stand) [what (I'm | I am | we're | we are)]",
     "(I | we) [have] (forgot | forgotten | nearly forgot | almost forgot)",
     "(I've | we've) forgotten",
+    "(all | everything) (is | 's) (good | fine | okay | well)",
     "(that's | it's) not (enough | very (bright | warm | nice))",
   ],
   stays: {
@@ -324,7 +327,11 @@ export const english: LanguagePack = {
   waterers: ["sprinkler", "watering", "irrigation", "hose", "valve", "tap"],
   measured: ["$property level", "$property reading"],
   denies:
-    "not no never none nobody nothing neither nor don't doesn't didn't can't cannot couldn't won't isn't aren't wasn't weren't haven't hasn't hadn't".split(
+    "not no never none nobody nothing neither nor don't doesn't didn't can't cannot couldn't won't isn't aren't wasn't weren't haven't hasn't hadn't until till".split(
+      " ",
+    ),
+  participles:
+    "turned switched opened closed locked unlocked started stopped dimmed made got left ran played armed raised lowered".split(
       " ",
     ),
   habits: "every always each often usually daily".split(" "),
@@ -332,13 +339,10 @@ export const english: LanguagePack = {
     ..."kidding joking joke sunset sunrise dusk dawn nightfall without wouldn't shouldn't mustn't stop avoid instead rather mean meant serious seriously certain".split(
       " ",
     ),
-    ..."if unless when whenever while until till before after once whether should would could might may suppose supposing imagine pretend wish hope wonder remember remind forget forgot almost nearly".split(
+    ..."if unless when whenever while before after once whether should would could might may suppose supposing imagine pretend wish hope wonder remember remind forget forgot almost nearly".split(
       " ",
     ),
     ..."say said says saying tell told tells ask asked asks think thought thinks believe heard hear wrote write asking who why what which how did was were been had has have does do used already yesterday ago last will".split(
-      " ",
-    ),
-    ..."turned switched opened closed locked unlocked started stopped dimmed made got left ran played armed raised lowered".split(
       " ",
     ),
   ],
@@ -1341,6 +1345,7 @@ export const english: LanguagePack = {
     },
     "source-to": {
       patterns: [
+        "$target [over | across] to $source",
         say("put | play | stick | get", "[some] $source (on | through) $target"),
         say("play | give us | give me", "[some] $source"),
         say("put | stick | get", "[some] $source on"),
@@ -1404,6 +1409,7 @@ export const english: LanguagePack = {
           "send | take | bring | get",
           "$target (home | back [home] | [back] to [its] (dock | base | station))",
         ),
+        say("call | recall", "[back] $target [back | home]"),
         "$target (dock | go home | go back | [go] [back] to [its | your] (dock | base | station))",
         say("recharge | charge", "$target"),
       ],

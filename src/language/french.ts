@@ -168,6 +168,8 @@ export const french: LanguagePack = {
         "pour [encore] $duration",
         "durant $duration",
       ],
+      before: ["$duration avant $time [$date]"],
+      after: ["$duration après $time [$date]"],
       until: ["(jusqu'à | jusque) $time [$date]", "jusqu'à $date [à] $time"],
       span: [
         "[$date] de ($time | $hour) (à | jusqu'à) $end [$date]",
@@ -579,6 +581,7 @@ export const french: LanguagePack = {
   excuses: [
     "(je vais | on va | je pars | nous allons) (me | se | nous) coucher",
     "tout le monde",
+    "tout (va | est) (bien | parfait | en ordre)",
     "[il] [n'] y a (plus | pas) personne",
     "(plus | pas) personne [ici | dedans]",
     "(quelqu'un | on | elle | il) (l'a | les a) (laissé | laissée | laissés | laissées | oublié | oubliée) [allumé | allumée | ouvert | ouverte | en marche]",
@@ -625,7 +628,8 @@ export const french: LanguagePack = {
   ),
   waterers: ["arrosage", "arroseur", "irrigation", "vanne"],
   measured: ["taux de $property", "niveau de $property", "taux d'$property", "niveau d'$property"],
-  denies: "ne n pas jamais rien personne aucun aucune ni".split(" "),
+  denies: "ne n pas jamais rien personne aucun aucune ni jusque jusqu".split(" "),
+  participles: "allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),
   habits: "tous chaque toujours souvent".split(" "),
   hedges: [
     "s'il",
@@ -633,13 +637,12 @@ export const french: LanguagePack = {
     ..."plaisante rigole blague coucher lever crépuscule aube sans non plutôt presque sérieux sérieuse sûr sûre".split(
       " ",
     ),
-    ..."si quand lorsque dès avant après pendant tant jusque comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
+    ..."si quand lorsque dès avant après pendant tant comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
       " ",
     ),
     ..."dit disait dis dire as ont avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment déjà hier fallait devait".split(
       " ",
     ),
-    ..."allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),
   ],
   clauses:
     "bonjour bonsoir salut coucou dort dorment commence commencent arrive arrivent part ça fait quelqu'un ils elles je j me mon ma mes on nous il elle c est sont suis ai reste restent".split(
@@ -1382,12 +1385,13 @@ export const french: LanguagePack = {
       reply: "{$target} arrêté.",
     },
     dock: {
-      deeds: ["rentrer [à la base | à sa base]"],
+      deeds: ["rentrer [à la base | à sa base] | revenir [à la base | à sa base]"],
       states: ["(à | sur) [sa] base"],
       patterns: [
         "(renvoie | renvoyez | renvoyer | envoie | envoyez | envoyer | ramène | ramener | rentre) $target (à | sur) [sa | la] (base | station | maison)",
         "(renvoie | rentre | range | renvoyer) $target",
         "$target [retourne | rentre] à [la | sa | ta] (base | station | maison)",
+        "(rappelle | rappelez | rappeler) $target [à [la | sa] base]",
         "(recharge | rechargez) $target",
       ],
       reply: "{$target} rentre à sa base.",

@@ -206,6 +206,8 @@ export const german: LanguagePack = {
         "$duration (lang | länger)",
         "[weitere] $duration",
       ],
+      before: ["$duration vor $time [$date]"],
+      after: ["$duration nach $time [$date]"],
       until: ["bis [um] $time [$date]", "bis $date [um] $time"],
       span: ["[$date] von $time bis $end [$date]", "[$date] zwischen $time und $end [$date]"],
     },
@@ -384,8 +386,8 @@ export const german: LanguagePack = {
     inPlace: ["in", "im", "am", "an", "auf", "vom", "von"],
     and: ["und", "&", "sowie"],
     except: ["außer", "bis auf", "aber nicht", "nur nicht", "ausgenommen", "ohne"],
-    exceptOpen: [],
-    exceptClose: [],
+    exceptOpen: ["nur"],
+    exceptClose: ["nicht"],
   },
   nearby: [
     "auf",
@@ -680,6 +682,7 @@ export const german: LanguagePack = {
     "(das | die | den | es) (hat | habt | haben) (jemand | wer | irgendwer | er | sie | ihr) (angelassen | offen gelassen | vergessen)",
     "(jemand | wer | er | sie) hat (das | die | den | es) (angelassen | offen gelassen | vergessen)",
     "(ich | wir) (schau | schaue | schauen | guck | gucke | gucken | ess | esse | essen | trinken | les | lese | lesen | hol | hole | brauch | brauche) (was | etwas)",
+    "alles [ist | ja | jetzt | wieder] (gut | klar | bestens | okay | in Ordnung)",
     "da (ist | sind | kommt | kommen | steht | liegt)",
     "(es | das) (fängt | beginnt)",
     "(versteh | verstehe | versteht | verstehen | hör | höre | hört | hören | seh | sehe | sieht | sehen | kapier | finde | findet) [man | ich | wir] [dich | euch | sie | ihn | es | das | mich | uns] [hier | ja | doch | so | sonst] [gar | überhaupt] (nicht | nichts | nix | kaum | schlecht) [mehr]",
@@ -715,7 +718,9 @@ export const german: LanguagePack = {
     "finde",
   ],
   auxiliaries:
-    "hat hast hatte hatten war waren wurde wurden schon bereits fast beinahe vergessen".split(" "),
+    "hat hast hatte hatten war waren wurde wurden schon bereits fast beinahe vergessen was wie".split(
+      " ",
+    ),
   waterers: ["sprenger", "bewässerung", "beregnung", "regner", "schlauch", "ventil"],
   measured: [
     "$property Wert",
@@ -725,7 +730,11 @@ export const german: LanguagePack = {
     "$propertywert",
   ],
   denies:
-    "nicht kein keine keinen keinem keiner keines niemand nie niemals nichts nirgends weder".split(
+    "nicht kein keine keinen keinem keiner keines niemand nie niemals nichts nirgends weder bis".split(
+      " ",
+    ),
+  participles:
+    "angemacht ausgemacht eingeschaltet ausgeschaltet angeschaltet aufgemacht zugemacht geöffnet geschlossen gestellt gedreht gestartet".split(
       " ",
     ),
   habits: "jeden jede jedes immer täglich oft meistens".split(" "),
@@ -733,13 +742,10 @@ export const german: LanguagePack = {
     ..."scherz witz spass sonnenuntergang sonnenaufgang dämmerung morgengrauen ohne stopp statt anstatt lieber fast beinahe ernst sicher".split(
       " ",
     ),
-    ..."wenn falls ob sobald solange während bevor nachdem bis als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
+    ..."wenn falls ob sobald solange während bevor nachdem als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
       " ",
     ),
     ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat hast hatte hatten war waren wurde wurden gestern schon bereits".split(
-      " ",
-    ),
-    ..."angemacht ausgemacht eingeschaltet ausgeschaltet angeschaltet aufgemacht zugemacht geöffnet geschlossen gestellt gedreht gestartet".split(
       " ",
     ),
   ],
@@ -1426,7 +1432,7 @@ export const german: LanguagePack = {
       reply: "{$target} nimmt nicht mehr auf.",
     },
     play: {
-      deeds: ["[weiter] spielen | weiterspielen"],
+      deeds: ["[weiter] spielen | weiterspielen | weiterlaufen | weitergehen"],
       states: ["am spielen"],
       patterns: [
         "(weiter | mach weiter | weiterspielen)",
@@ -1598,6 +1604,8 @@ export const german: LanguagePack = {
         "(schick | schicke | bring | bringe) $target (zurück | [zurück] (nach Hause | heim | zur Station | in die Station | zur Ladestation | auf die Ladestation))",
         "$target (nach Hause | zurück | heim | zur Station | zur Ladestation) (schicken | bringen | fahren lassen)",
         "$target (zurück [zur | in (die | deine) | auf (die | deine)] [Station | Basis | Ladestation] | nach Hause | zur Station | andocken | laden)",
+        "(ruf | rufe | hol | hole) $target (zurück | heim | nach Hause)",
+        "$target (zurückrufen | zurückholen)",
         "(docke | dock) $target an",
       ],
       reply: "{$target} fährt zurück.",

@@ -149,6 +149,8 @@ export const italian: LanguagePack = {
         "per [i prossimi | le prossime | la prossima | altri | altre | un altro | un'altra | ancora] $duration",
         "per la durata di $duration",
       ],
+      before: ["$duration prima (di | delle | dell') $time [$date]"],
+      after: ["$duration dopo [le] $time [$date]"],
       until: [
         "fino (alle | all' | a) $time [[di] $date]",
         "fino [a] $date (alle | a | all') $time",
@@ -619,6 +621,7 @@ export const italian: LanguagePack = {
     "fa [troppo | un po' | proprio | davvero | molto | tanto] (caldo | freddo | fresco | buio | tardi | freschino | freddino | calduccio)",
     "(comincia | ricomincia | inizia) (il | lo | la | l')",
     "di solito",
+    "[va | è] tutto (bene | a posto | in ordine)",
     "[qui] non (c'è | è rimasto | rimane) [più] nessuno [qui | dentro]",
     "(qualcuno | lui | lei) (l'ha | li ha | le ha) (lasciato | lasciata | lasciati | lasciate | dimenticato) [acceso | accesa | aperto | aperta]",
     "voglio (vedere | guardare | dormire | leggere | uscire)",
@@ -640,7 +643,8 @@ export const italian: LanguagePack = {
   auxiliaries: "ha hai hanno aveva già quasi dimenticato lasciato".split(" "),
   waterers: ["irrigazione", "irrigatore", "valvola"],
   measured: ["livello di $property", "tasso di $property"],
-  denies: "non mai nessuno niente nulla né neanche".split(" "),
+  denies: "non mai nessuno niente nulla né neanche fino".split(" "),
+  participles: "acceso accesi spento spenti aperto aperti chiuso chiusi messo lasciato".split(" "),
   habits: "ogni sempre spesso".split(" "),
   hedges: [
     ..."scherzo scherzavo scherzando tramonto alba imbrunire no senza quasi serio sicuro sicura".split(
@@ -652,7 +656,6 @@ export const italian: LanguagePack = {
     ..."dice detto disse dire digli dille ha hai hanno aveva chiede chiesto crede credo sentito chi perché cosa quale come già ieri".split(
       " ",
     ),
-    ..."acceso accesi spento spenti aperto aperti chiuso chiusi messo lasciato".split(" "),
   ],
   clauses:
     "qualcuno loro buongiorno buonasera ciao io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto fa va piove resta rimane esco usciamo vado andiamo parto partiamo torno torniamo devo dobbiamo sono siamo hanno dorme dormono serve servono viene vengono arriva arrivano leggo leggiamo manca mancano".split(
@@ -1384,12 +1387,13 @@ export const italian: LanguagePack = {
       reply: "{$target} fermo.",
     },
     dock: {
-      deeds: ["tornare (alla [sua] base | a casa) | torni (alla [sua] base | a casa)"],
+      deeds: ["(tornare | torni | rientrare | rientri) [alla [sua] base | a casa]"],
       states: ["alla [sua] base"],
       patterns: [
         "(manda | mandi | mandare | rimanda | riporta | porta) $target (a casa | alla [sua] base | in carica | indietro)",
         "(fai | fare) tornare $target (a casa | alla [sua] base)",
         "$target (alla base | a casa | in carica)",
+        "(richiama | richiami | richiamare) $target [alla base]",
         "(ricarica | ricarichi) $target",
         "$target (torna | rientra) alla [sua | tua] (base | stazione)",
       ],

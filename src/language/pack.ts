@@ -130,8 +130,13 @@ export interface LanguagePack {
    * done before. With one of them words are never passed over.
    */
   hedges: Said;
-  /** Words that deny, which a remark has only where it says who does not do what: "I can't wake up". */
+  /**
+   * Words that deny or say how far, which a remark has only where it says who does what: "I can't wake up", "the
+   * queue goes down to the river".
+   */
   denies: Said;
+  /** Words for what was done with something, of which a remark speaks only where it is of those who speak: "we've closed". */
+  participles: Said;
   /** Words that say how often, which a remark has only where it says what: "that usually does the trick". */
   habits: Said;
   /**
@@ -233,6 +238,7 @@ export const packKeys = [
   "hedges",
   "denies",
   "habits",
+  "participles",
   "waterers",
   "measured",
   "auxiliaries",

@@ -142,6 +142,8 @@ export const spanish: LanguagePack = {
         "[durante | por] (la próxima | el próximo | otra | otro) $unit [más]",
         "por $duration",
       ],
+      before: ["$duration antes (de | del) $time [$date]"],
+      after: ["$duration después (de | del) $time [$date]"],
       until: ["hasta [el] $time [$date]", "hasta $date [a | a las | a la] $time"],
       span: [
         "[$date] (de | desde) $time (a | hasta) $end [$date]",
@@ -585,6 +587,7 @@ export const spanish: LanguagePack = {
     "[o] mejor",
   ],
   excuses: [
+    "todo [está | va | va muy] (bien | en orden | perfecto)",
     "(todo el mundo | por todas partes | por todos lados)",
     "[ya] no (hay | queda | está) nadie [ya] [aquí | dentro]",
     "(alguien | ella | él) (lo | la | los | las) ha (dejado | olvidado)",
@@ -609,17 +612,18 @@ export const spanish: LanguagePack = {
   auxiliaries: "ha he has han hemos había casi olvidado".split(" "),
   waterers: ["riego", "aspersor", "válvula"],
   measured: ["nivel de $property"],
-  denies: "no nunca nadie nada ni ningún ninguna jamás tampoco".split(" "),
+  denies: "no nunca nadie nada ni ningún ninguna jamás tampoco hasta".split(" "),
+  participles:
+    "encendí encendió encendimos apagué apagó apagamos abrió abrimos cerró cerramos puso puse".split(
+      " ",
+    ),
   habits: "cada siempre todos suele".split(" "),
   hedges: [
     ..."broma bromeo anochecer atardecer amanecer sin casi serio seguro segura".split(" "),
-    ..."si cuando antes después mientras hasta hubiera hubiese fuese estuviera estuviese imagina supón supongamos ojalá espero deseo acuérdate recuerda recuerdo olvidé olvides olvidado piensa".split(
+    ..."si cuando antes después mientras hubiera hubiese fuese estuviera estuviese imagina supón supongamos ojalá espero deseo acuérdate recuerda recuerdo olvidé olvides olvidado piensa".split(
       " ",
     ),
     ..."dijo dice dicho dije decir dile diles ha he has han hemos había pregunta preguntó cree creo oído leído quién quien qué porqué cuál cómo ayer".split(
-      " ",
-    ),
-    ..."encendí encendió encendimos apagué apagó apagamos abrió abrimos cerró cerramos puso puse".split(
       " ",
     ),
   ],
@@ -1321,7 +1325,7 @@ export const spanish: LanguagePack = {
         "(pon | poner) $target a (limpiar | funcionar | barrer)",
         "(manda | mandar | envía | enviar) $target a (limpiar | aspirar | barrer | fregar | trabajar | pasear)",
         "(saca | sacar) [a] $target",
-        "(pasa | pase | pasar) $target",
+        "(pasa | pase | pasar | manda | mandar) $target",
         `${start} $target`,
         `${set} $target (en marcha | a funcionar)`,
         "$target (empieza | en marcha)",
@@ -1355,12 +1359,13 @@ export const spanish: LanguagePack = {
       reply: "{$target} parado.",
     },
     dock: {
-      deeds: ["volver a [su | la] (base | casa) | vuelva a [su | la] (base | casa)"],
+      deeds: ["(volver | vuelva) [a [su | la] (base | casa)]"],
       states: ["en [su | la] base"],
       patterns: [
         "(manda | mande | mandar | envía | envíe | enviar | lleva | devuelve) $target (a casa | a [su | la] base | a cargar | de vuelta)",
         "(manda | envía | devuelve | lleva) $target a [su | la] (base | casa)",
         "$target a [su | la] (base | casa)",
+        "(llama | recoge) $target de vuelta",
         "(recarga | carga) $target",
         "$target (vuelve | regresa) a (su | tu | la) (base | estación)",
       ],

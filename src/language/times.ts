@@ -48,9 +48,19 @@ export interface TimeWords {
   partOf: { morning: Said; afternoon: Said; night: Said };
   /**
    * When a command is to be done, how long it lasts, and both ends of it in one (`span`): patterns with `$duration`,
-   * `$unit` (one of it), `$time`, `$hour` (a bare one after noon), `$end` and `$date`. `minutes` are those said without their unit, and `ofDay` forms for times that no number alone is.
+   * `$unit` (one of it), `$time`, `$hour` (a bare one after noon), `$end` and `$date`. `before` and `after` are so long before and after a time, `minutes` those said without their unit, and `ofDay` forms for times that no number alone is.
    */
-  when: { in: Said; at: Said; for: Said; until: Said; span: Said; minutes?: Said; ofDay?: Said };
+  when: {
+    in: Said;
+    at: Said;
+    for: Said;
+    until: Said;
+    span: Said;
+    before: Said;
+    after: Said;
+    minutes?: Said;
+    ofDay?: Said;
+  };
   /** Times told by the sun, and a reply to a command for then, with `$when` and `$reply`. */
   sun?: { reply: string } & Readonly<Record<(typeof spokenSunEvents)[number], SunWords>>;
   /** Between commands: "and", "then". */

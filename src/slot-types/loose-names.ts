@@ -1,4 +1,5 @@
 import type { Nameable } from "../model/home.ts";
+import { wordsOfTalk } from "../language/talk.ts";
 import { splitWords } from "../language/words.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { later } from "../source/later.ts";
@@ -6,7 +7,7 @@ import type { Holder } from "./expression.ts";
 import { numbersOtherwise } from "./name-numbers.ts";
 import { isPlace } from "./narrowing.ts";
 import { alikeWords, placesIn, saysPlace } from "./alike.ts";
-import { whichOf } from "./heads.ts";
+import { isHeadFirst, whichOf } from "./heads.ts";
 import { whoseOf } from "./whose.ts";
 import { bareOf, onesOf, partsOf, withoutNumber } from "./name-parts.ts";
 import { inOtherNumber } from "./name-counts.ts";
@@ -98,8 +99,11 @@ export function looseNames(
   const isOfAnother = otherNames(spoken);
   // An article alone is no name, though a number of a name may be one: "un" of "dortoir un".
   const taken = new Set([...known, ...wordsOf(spoken), ...pack.small, ...pack.times.one]);
+  const isWhole = wholeWords(pack);
   return ways.flatMap(({ formsOf, isOfOne, isBare }) => {
-    const found = gather(holders, taken, formsOf);
+    const found = gather(holders, taken, function* (entity, words, text) {
+      for (const form of formsOf(entity, words)) if (isWhole(form, text)) yield form;
+    });
     for (const text of found.keys()) taken.add(text);
     return [...found.values()].flatMap(({ words, bearers }) => {
       const isShared = bearers.length > 1;
@@ -163,13 +167,17 @@ interface Part {
 function gather(
   holders: readonly Holder[],
   taken: ReadonlySet<string>,
-  formsOf: Way["formsOf"],
+  formsOf: (
+    entity: Nameable,
+    words: readonly string[],
+    text: string,
+  ) => Iterable<readonly string[]>,
 ): Map<string, Part> {
   const parts = new Map<string, Part>();
   for (const holder of holders) {
     const { entity, name } = holder;
     const whole = name.words.join(" ");
-    for (const words of formsOf(entity, name.words)) {
+    for (const words of formsOf(entity, name.words, name.text)) {
       const text = words.join(" ");
       if (text === "" || taken.has(text) || text === whole) continue;
       const part = parts.get(text);
@@ -180,6 +188,20 @@ function gather(
     }
   }
   return parts;
+}
+
+/**
+ * Tells whether no word that is written with a hyphen is cut in two, where what comes first is what it is: nobody
+ * says "fort" for "coffre-fort".
+ */
+function wholeWords(pack: LanguagePack): (form: readonly string[], text: string) => boolean {
+  if (!isHeadFirst(pack)) return () => true;
+  return (form, text) =>
+    [...text.matchAll(/[\p{L}\p{N}]+(?:-[\p{L}\p{N}]+)+/gu)].every(([joined]) => {
+      const words = wordsIn(joined, pack);
+      const said = words.filter((word) => form.includes(word));
+      return said.length === 0 || said.length === words.length;
+    });
 }
 
 /** Shortest part of a word that is written as one. */
@@ -198,7 +220,8 @@ export function nameEndings(
   if (!links) return () => undefined;
   // Most homes are never spoken to.
   const ends = later(() => {
-    const taken = new Set([...known, ...wordsOf(spoken)]);
+    // "Zijn" is none of "magazijn".
+    const taken = new Set([...known, ...wordsOf(spoken), ...wordsOfTalk(spoken.pack)]);
     const found = gather(holders, taken, (_, words) => endingsOf(words.at(-1) ?? ""));
     return new Map(
       [...found].flatMap(([text, { bearers }]) =>

@@ -66,27 +66,30 @@ export function saidOfOthers(
   const [foreign = clause.end] = unheard;
   const first = all.find((at) => small[at] !== true) ?? clause.from;
   const begin = texts[first] ?? "";
-  const isOfSomebody =
-    all.slice(0, beforeSpeaker + 1).some((at) => engine.isSpeaker(texts[at] ?? "")) ||
-    (engine.isClause(begin) && !engine.copulas.has(begin));
+  const isOfUs = all.slice(0, beforeSpeaker + 1).some((at) => engine.isSpeaker(texts[at] ?? ""));
+  const isOfSomebody = isOfUs || (engine.isClause(begin) && !engine.copulas.has(begin));
+  const hasClause = all.some((at) => engine.isClause(texts[at] ?? ""));
+  const isDeed = (at: number): boolean =>
+    small[at] !== true && isHedged[at] !== true && !engine.isClause(texts[at] ?? "");
   // "La" of "la pelouse" points to nothing.
   const pointed = all.filter((at) => engine.isPointer(texts[at] ?? "") && !isUnheard(at + 1));
   const saysState = all.some((at) => engine.stateWords.has(texts[at] ?? ""));
   // "I'm already in bed" says what is so of those who speak.
-  const saysSo =
-    !saysState &&
+  const saysSo = !saysState && pointed.length === 0 && hasClause && all.some(isDeed);
+  const isDone =
     pointed.length === 0 &&
-    all.some((at) => engine.isClause(texts[at] ?? "")) &&
-    all.some((at) => {
-      return small[at] !== true && isHedged[at] !== true && !engine.isClause(texts[at] ?? "");
-    });
+    (saysState || all.some((at) => engine.participles.has(texts[at] ?? "")));
   const saysWho = (at: number): boolean => isOfSomebody || foreign < at;
   const timed = whens.filter(({ from, end }) => {
-    return from > foreign && end <= clause.end && saysWho(from) && all.some((at) => engine.isClause(texts[at] ?? ""));
+    // "We open in ten minutes" says of those who speak what they do.
+    const isOfDeed = isOfUs && all.some((at) => at < from && isDeed(at));
+    return end <= clause.end && (isOfDeed || (from > foreign && saysWho(from) && hasClause));
   });
   const said = all.filter((at) => {
     const text = texts[at] ?? "";
-    if (engine.auxiliaries.has(text)) return saysSo;
+    if (engine.auxiliaries.has(text)) return saysSo || (isOfUs && isDone);
+    // "We've closed" is of those who speak, and "we've closed it" is not.
+    if (engine.participles.has(text)) return isOfUs && isDone;
     if (engine.denies.has(text)) {
       const isOfMore = unheard.length > 1 && (foreign < at || at === first);
       const isOfOne = unheard.length > 0 && isOfSomebody;

@@ -57,7 +57,7 @@ export function compose(
     steps: stepsOf(whole),
   };
   const clear = clearReading(whole);
-  if (clear?.path.freeWords === 0 && !saysHour(clear)) return alone;
+  if (clear?.path.freeWords === 0 && !saysHour(clear, utterance)) return alone;
   const isQuoted = quotedIn(utterance);
   const aparts = apartIn(engine, utterance).filter((each) => !isQuoted(each));
   const joiners = joinersIn(engine, utterance).filter((each) => !isQuoted(each));

@@ -1,11 +1,12 @@
+import type { Utterance } from "../../automaton/utterance.ts";
 import type { Filling } from "../understand/fillings.ts";
 import type { Reading } from "../understand/evaluate.ts";
 import type { Stretch } from "../understand/stretch.ts";
 import type { Apart } from "./apart.ts";
 
-/** Whether a share is so small a number that it may be an hour of the clock. */
-export function saysHour(reading: Reading): boolean {
-  return !isByAmount(reading) && reading.fillings.some(mayBeHour);
+/** Whether a value is a number that may be an hour of the clock. */
+export function saysHour(reading: Reading, utterance: Utterance): boolean {
+  return !isByAmount(reading) && (reading.fillings.some(mayBeHour) || saysTime(reading, utterance));
 }
 
 /**
@@ -16,23 +17,43 @@ export function saysHour(reading: Reading): boolean {
  */
 export function isHour(
   reading: Reading,
-  aparts: readonly Apart[],
+  { utterance, aparts }: Said,
   stretch: Stretch,
   left: readonly Stretch[] = [],
 ): boolean {
-  if (!saysHour(reading)) return false;
+  if (isByAmount(reading)) return false;
   const clocks = aparts.filter(({ whens = [] }) => whens.some((when) => "time" in when));
   const kept: number[] = [];
   for (let at = stretch.from; at < stretch.end; at++) {
     if (!left.some(({ from, end }) => at >= from && at < end)) kept.push(at);
   }
-  return reading.fillings.some(
-    (filling) =>
-      mayBeHour(filling) &&
-      clocks.some(
-        ({ from, end }) => from < (kept[filling.from] ?? 0) && end - 1 === kept[filling.end - 1],
-      ),
-  );
+  return reading.fillings.some((filling) => {
+    const from = kept[filling.from] ?? 0;
+    const said = { ...filling, from };
+    return (
+      (mayBeHour(filling) || hasArticle(said, utterance)) &&
+      clocks.some((clock) => clock.from < from && clock.end - 1 === kept[filling.end - 1])
+    );
+  });
+}
+
+/** Whether a number is an hour of the clock, and nothing else. */
+export function saysTime({ fillings }: Reading, utterance: Utterance): boolean {
+  return fillings.some((filling) => hasArticle(filling, utterance));
+}
+
+/** "Hasta las nueve": an article before a bare number makes an hour of it. */
+function hasArticle({ slot, from, reading }: Filling, { small }: Utterance): boolean {
+  if (slot.fills !== "value" || reading.read !== "value" || typeof reading.value !== "number") {
+    return false;
+  }
+  return small[from - 1] === true;
+}
+
+/** What is said, and what may stand apart in it. */
+interface Said {
+  utterance: Utterance;
+  aparts: readonly Apart[];
 }
 
 /** Whether it is said by how much, as "um zehn lauter" is; what opens and closes does so by hours alone. */

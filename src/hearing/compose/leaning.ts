@@ -73,7 +73,8 @@ export function asMore(
   const reading = understood && readingOf(understood);
   if (!understood || !reading || !isOf(reading, about)) return undefined;
   // "And down at nine" says when. One word stands for what was named.
-  if (isHour(reading, aparts, { from: stretch.from - 1, end: stretch.end })) return undefined;
+  if (isHour(reading, { utterance, aparts }, { from: stretch.from - 1, end: stretch.end }))
+    return undefined;
   // What is off has nothing more: "off in ten" is no tenth.
   if (isTurnedOff(earlier)) return undefined;
   // One property cannot be two things at once.

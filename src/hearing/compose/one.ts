@@ -7,7 +7,7 @@ import { type Understood, anyReading, clearReading, isOpen } from "../understand
 import { devicesAbout } from "./about.ts";
 import { type Apart, apartChoices } from "./apart.ts";
 import { isBetter, isOwn } from "./better.ts";
-import { isHour } from "./hours.ts";
+import { isHour, saysTime } from "./hours.ts";
 import { asLasting } from "./lasting.ts";
 import { type Command, type Parting, whensOf } from "./parting.ts";
 
@@ -35,8 +35,10 @@ export function asOne(parting: Parting, stretch: Stretch, before?: Command): Com
     const reading = understood && readingOf(understood);
     if (!reading) continue;
     // Without a part that only narrows what is named, it is the same hour.
-    if (left.every(({ whens }) => whens === undefined) && isHour(reading, aparts, stretch, left)) {
-      hour ??= { understood, whens: [], isHour: true };
+    if (left.every(({ whens }) => whens === undefined) && isHour(reading, parting, stretch, left)) {
+      // "A las nueve" is no nine of anything.
+      const isDoubtful = saysTime(reading, words) || undefined;
+      hour ??= { understood, whens: [], isHour: true, ...given({ isDoubtful }) };
       continue;
     }
     // "The chandelier on, and louder" may well mean something else than what is near; "and play some jazz" says what.

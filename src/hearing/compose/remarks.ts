@@ -67,11 +67,12 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   }
   // "Tout le monde" is nothing of the home.
   const isEverybody = [...isExcused];
-  // "The delivery has arrived" reports nothing of the home.
+  // "The delivery has arrived" reports nothing of the home; what a clause begins with may ask.
   for (const [at, text] of texts.entries()) {
-    if (engine.auxiliaries.has(text) && isForeign(engine, utterance, at, { pauses, isHedged: hedged })) {
-      isExcused[at] = true;
-    }
+    const begin = Math.max(0, ...[...pauses].filter((pause) => pause <= at));
+    const mayAsk = engine.exclaims.words.has(text) && afterSmall(utterance, begin) === at;
+    if (!engine.auxiliaries.has(text) || mayAsk) continue;
+    isExcused[at] ||= isForeign(engine, utterance, at, { pauses, isHedged: hedged });
   }
   const clauses = [0, ...pauses].map((from): Stretch => {
     return { from, end: [...pauses].find((at) => at > from) ?? texts.length };
@@ -124,7 +125,8 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     const begin = texts[first] ?? "";
     // "Wind's picking up" has something else for its subject.
     if (first + 1 < end && engine.copulas.has(texts[first + 1] ?? "")) return true;
-    if (!engine.isClause(begin) && !engine.stateWords.has(begin)) return false;
+    const isSaidOf = [begin, texts[first + 1] ?? ""].some(engine.isClause);
+    if (!isSaidOf && !engine.stateWords.has(begin)) return false;
     let set = sets.move(sets.start, numbers[first] ?? -1);
     for (let at = first + 1; at < end && set; at++) {
       const current = set;
@@ -223,7 +225,10 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       const named = engine.deviceNamed(utterance, afterSmall(utterance, from));
       if (!named || named.end >= end || end - from > longestRemark) return undefined;
       if (!isPlain({ from: named.end, end })) return undefined;
-      const isClause = texts.slice(named.end, end).some(engine.isClause);
+      // "The lamp flickers, turn it off."
+      const isClause = indexes({ from: named.end, end }).some((at) => {
+        return engine.isClause(texts[at] ?? "") || numbers[at] === unheardOf;
+      });
       return { id: named.id, isClause };
     },
   };

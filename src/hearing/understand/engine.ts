@@ -83,6 +83,8 @@ export interface Engine extends Around {
   hedged: (utterance: Utterance) => boolean[];
   /** Those of them that deny, and that say how often. */
   denies: ReadonlySet<string>;
+  /** Those that say what was done with something: "closed". */
+  participles: ReadonlySet<string>;
   habits: ReadonlySet<string>;
   /** Those of them that are none before words that the home does not have. */
   auxiliaries: ReadonlySet<string>;
@@ -203,7 +205,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
   const leaningWords = firstWords([...it, ...there, ...one, ...ones]);
   const hereWords = firstWords(here);
   const stays = new Set(pack.stays.verbs);
-  const hedges = new Set([...pack.hedges, ...pack.denies, ...pack.habits]);
+  const hedges = new Set([...pack.hedges, ...pack.denies, ...pack.habits, ...pack.participles]);
   // What hedges only with another word, which it does not by itself: "s'il".
   const hedging = recogniseAny(
     pack.hedges.filter((said) => splitWords(said, pack).length > 1),
@@ -262,6 +264,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
       });
     },
     denies: new Set(pack.denies),
+    participles: new Set(pack.participles),
     habits: new Set(pack.habits),
     auxiliaries: new Set(pack.auxiliaries),
     isClause: (word) => clauses.has(word) || isSpeaker(word),

@@ -89,6 +89,8 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
     ofDayIn(said.ofDay ?? []),
     lengths("for"),
     points("until"),
+    shifted(said.before, -1),
+    shifted(said.after, 1),
     ...ofSun(ground),
   ];
   const span: Form<WhenParts, WhenReading[]> = {
@@ -158,6 +160,21 @@ function pointOf(
   if (!time) return undefined;
   const clock = date?.part ? clockIn(date.part, time) : time;
   return { when, time: clock, ...given({ date: date?.date }) };
+}
+
+/** So long before or after a time of the clock: "ten minutes before midnight". */
+function shifted(said: Said, sign: 1 | -1): Form<WhenParts, WhenReading> {
+  return {
+    said,
+    make({ duration, ...read }) {
+      const point = pointOf("at", read);
+      const minutes = (duration ?? 0) / durationUnits.minute;
+      if (!point || !Number.isInteger(minutes)) return undefined;
+      const shift = sign * minutes + point.time.minutes;
+      const day = 24 * 60;
+      return { ...point, time: { ...point.time, minutes: ((shift % day) + day) % day } };
+    },
+  };
 }
 
 /** Reads the name of one second, minute or hour. */
