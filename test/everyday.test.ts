@@ -129,6 +129,7 @@ describe.each([
     ["at-lockhouse", "work.tsv"],
     ["at-lockhouse", "broad.tsv"],
     ["at-lockhouse", "never.tsv"],
+    ["at-lockhouse", "back.tsv"],
     ["at-cinema", "tsv"],
   ] as const)("%s, %s", (folder, part) => {
     const all = phrases(`${folder}/${language}.${part}`);

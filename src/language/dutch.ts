@@ -581,7 +581,7 @@ export const dutch: LanguagePack = {
     ..."als wanneer zodra terwijl voordat nadat totdat of zou had was waren stel veronderstel hoop wens wou herinner onthoud vergeet vergeten denk denkt probeer".split(
       " ",
     ),
-    ..."zei zegt gezegd zeggen vertel vertelde vraagt vroeg gevraagd gelooft hoorde gehoord gelezen wie waarom wat welke hoe hebt heeft hadden al gisteren net".split(
+    ..."zei zegt gezegd zeggen vertel vertelde vraagt vroeg gevraagd gelooft hoorde gehoord gelezen wie waarom wat welke hoe hebt heeft hadden al gisteren net vragen vraag beslist besloten beslissen besluiten overtuigd meen meende bedoel hoeft tenzij misschien eventueel bijvoorbeeld ooit".split(
       " ",
     ),
   ],

@@ -342,7 +342,7 @@ export const english: LanguagePack = {
     ..."if unless when whenever while before after once whether should would could might may suppose supposing imagine pretend wish hope wonder remember remind forget forgot almost nearly".split(
       " ",
     ),
-    ..."say said says saying tell told tells ask asked asks think thought thinks believe heard hear wrote write asking who why what which how did was were been had has have does do used already yesterday ago last will".split(
+    ..."say said says saying tell told tells ask asked asks think thought thinks believe heard hear wrote write asking who why what which how did was were been had has have does do used already yesterday ago last will telling decide decided deciding agree agreed convinced or maybe perhaps sometime eventually hypothetically example needn't bothered".split(
       " ",
     ),
   ],
@@ -1687,7 +1687,12 @@ export const english: LanguagePack = {
   conversation: {
     yes: ["yes [please]", "(sure | okay | ok | yep | yeah | go ahead | do it | please do)"],
     no: ["no [thanks | thank you]", "(nope | don't)"],
-    cancel: ["never mind", "(cancel | forget) [it | that]", "stop"],
+    cancel: [
+      "never mind",
+      "(cancel | forget) [it | that]",
+      "leave (it | that) [be | as it is]",
+      "stop",
+    ],
     again: ["again", "do (that | it) again", "once more"],
     undo: ["undo [that | it]", "take that back"],
   },

@@ -632,6 +632,7 @@ export const french: LanguagePack = {
   participles: "allumé éteint ouvert fermé mis laissé éteinte allumée".split(" "),
   habits: "tous chaque toujours souvent".split(" "),
   hedges: [
+    "peut-être",
     "s'il",
     "s'ils",
     ..."plaisante rigole blague coucher lever crépuscule aube sans non plutôt presque sérieux sérieuse sûr sûre".split(
@@ -640,7 +641,7 @@ export const french: LanguagePack = {
     ..."si quand lorsque dès avant après pendant tant comme imagine suppose supposons serait étaient était aurait souhaite espère rappelle souviens souvenir oublie oublié pense pensez demande".split(
       " ",
     ),
-    ..."dit disait dis dire as ont avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment déjà hier fallait devait".split(
+    ..."dit disait dis dire as ont avez avait raconte demandé croit crois entendu lu qui pourquoi que quoi quel quelle comment déjà hier fallait devait demandais demander décide décidé décider convaincu convaincue ou éventuellement exemple".split(
       " ",
     ),
   ],

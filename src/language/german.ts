@@ -745,7 +745,7 @@ export const german: LanguagePack = {
     ..."wenn falls ob sobald solange während bevor nachdem als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
       " ",
     ),
-    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat hast hatte hatten war waren wurde wurden gestern schon bereits".split(
+    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat hast hatte hatten war waren wurde wurden gestern schon bereits fragen gefragt entscheiden entschieden beschlossen einig überzeugt meine oder vielleicht eventuell irgendwann beispiel".split(
       " ",
     ),
   ],

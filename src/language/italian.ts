@@ -653,7 +653,7 @@ export const italian: LanguagePack = {
     ..."se quando prima dopo mentre finché fosse fossero avesse immagina supponi supponiamo magari spero vorrei ricorda ricordati ricordo dimentica dimenticare dimenticato pensa".split(
       " ",
     ),
-    ..."dice detto disse dire digli dille ha hai hanno aveva chiede chiesto crede credo sentito chi perché cosa quale come già ieri".split(
+    ..."dice detto disse dire digli dille ha hai hanno aveva chiede chiesto crede credo sentito chi perché cosa quale come già ieri chiedevo chiedo chiedere decido deciso decidere convinto convinta o forse esempio".split(
       " ",
     ),
   ],

@@ -619,11 +619,13 @@ export const spanish: LanguagePack = {
     ),
   habits: "cada siempre todos suele".split(" "),
   hedges: [
+    "tal vez",
+    "a lo mejor",
     ..."broma bromeo anochecer atardecer amanecer sin casi serio seguro segura".split(" "),
     ..."si cuando antes después mientras hubiera hubiese fuese estuviera estuviese imagina supón supongamos ojalá espero deseo acuérdate recuerda recuerdo olvidé olvides olvidado piensa".split(
       " ",
     ),
-    ..."dijo dice dicho dije decir dile diles ha he has han hemos había pregunta preguntó cree creo oído leído quién quien qué porqué cuál cómo ayer".split(
+    ..."dijo dice dicho dije decir dile diles ha he has han hemos había pregunta preguntó cree creo oído leído quién quien qué porqué cuál cómo ayer preguntaba pregunto decido decidido decidir convencido convencida o u quizás quizá ejemplo".split(
       " ",
     ),
   ],

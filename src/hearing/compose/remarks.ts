@@ -3,7 +3,8 @@ import { type Utterance, afterSmall, pausesIn } from "../../automaton/utterance.
 import { unheardOf } from "../../lexicon/lexicon.ts";
 import type { Engine } from "../understand/engine.ts";
 import { type Stretch, indexes, pick } from "../understand/stretch.ts";
-import { exclaimedIn, isForeign, isNobodys, isPerceived, saidOfOthers } from "./clauses.ts";
+import { exclaimedIn, isForeign, isNobodys, isPerceived } from "./clauses.ts";
+import { saidOfOthers } from "./statements.ts";
 
 /** Most words of a remark. */
 const longestRemark = 14;
@@ -96,7 +97,11 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     engine.quantifiers.has(text) &&
     (engine.isClause(texts[at - 1] ?? "") || numbers[at - 1] === unheardOf);
   const isHedged = texts.map(
-    (text, at) => answers[at] === true || (hedged[at] === true && !isOfAllOfUs(text, at)),
+    (text, at) =>
+      answers[at] === true ||
+      (hedged[at] === true && !isOfAllOfUs(text, at)) ||
+      // "Or leave it".
+      (engine.keeps.has(text) && engine.isPointer(texts[at + 1] ?? "")),
   );
   const counts = texts.map((_, at) =>
     // "A" is a number in some languages, and says nothing of how many.
@@ -163,6 +168,10 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     const begun = Math.max(from, ...engine.repairs(utterance, from).map((mark) => mark.end));
     const counted = texts.slice(begun, end).filter((_, at) => small[begun + at] !== true);
     if (counted.length > 0 && counted.every((text) => engine.stateWords.has(text))) return false;
+    // "Violet, quite dim" says what it shall be.
+    const last = indexes({ from: begun, end }).findLast((at) => small[at] !== true) ?? begun;
+    const isLevel = engine.levels(utterance, last).some((level) => level.end === last + 1);
+    if (isLevel && !texts.slice(from, end).some(engine.isClause)) return false;
     // "It's raining outside" and "crumbs everywhere" are, and "outside" alone says where.
     const words = texts.slice(from, end);
     const isOpen = words.some((_, at) => engine.openPlace(utterance, from + at));

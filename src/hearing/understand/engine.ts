@@ -93,6 +93,8 @@ export interface Engine extends Around {
   isPointer: (word: string) => boolean;
   /** What says how something is that is measured: "dark". */
   measured: Recognise<true>;
+  /** What says how much of something there shall be: "dim". */
+  levels: Recognise<true>;
   /** Whether a word begins a clause of those who speak. */
   isSpeaker: (word: string) => boolean;
   /** Words for units of time: "hour", "hours". */
@@ -229,6 +231,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
       .flatMap(({ end, value }) => (value.read === "target" && isMeant(value.target) ? end : []));
     return ends.length > 0 ? Math.min(...ends) : undefined;
   };
+  const levels = later(() => patterned(Object.values(pack.levels).flat()));
   const measured = later(() => patterned(Object.values(pack.adjectives).flat()));
   const whens = later(() => createLaterWhens(ground));
   const { yes, no, cancel } = pack.conversation;
@@ -270,6 +273,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     isClause: (word) => clauses.has(word) || isSpeaker(word),
     isSpeaker,
     measured: (utterance, from) => measured()(utterance, from),
+    levels: (utterance, from) => levels()(utterance, from),
     isPointer: (word) => pointers.has(word.split("'")[0] ?? ""),
     ones: new Set(pack.times.one),
     timeUnits: firstWords(Object.values(pack.times.units).flatMap((words) => words.slice(0, 2))),
