@@ -89,7 +89,7 @@ export function homeGrammar(
     const opening = define("opening", () =>
       choice([
         ...address.map(({ tree }) => spokenTree(tree, pack)),
-        parsed([...(pack.courtesies.first ?? []), ...pack.courtesies.opening]),
+        parsed([...pack.courtesies.first, ...pack.courtesies.opening]),
         said([...fillers.short, ...fillers.long]),
       ]),
     );

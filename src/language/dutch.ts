@@ -161,8 +161,8 @@ export const dutch: LanguagePack = {
         "gedurende $duration",
         "[nog] $duration",
       ],
-      before: ["$duration voor $time [$date]"],
-      after: ["$duration na $time [$date]"],
+      before: ["$duration voor $time"],
+      after: ["$duration na $time"],
       until: ["tot $time [$date]", "tot $date [om] $time"],
       span: ["[$date] van $time tot $end [$date]", "[$date] tussen $time en $end [$date]"],
     },
@@ -252,6 +252,7 @@ export const dutch: LanguagePack = {
       "ik (wil | zou) [graag] [dat] [willen] | ik heb graag [dat] | wij (willen | zouden) [graag] | we (willen | zouden) [graag] | (mag | kan) ik [graag] | (mogen | kunnen) we [graag] | ik wil dat je",
       "(zou | vind) je het erg [vinden] [om] | (wees | ben) zo (vriendelijk | lief | goed) [om | en] | zorg ervoor | zorg | let erop | zorg dat je | ga maar | laten we | het is tijd om | doe me een (plezier | lol) en | (mag | kan | zou) ik (je | u | jou) [mogen] (vragen | verzoeken) [om] | (geef | geeft) (me | mij | ons)",
     ],
+    first: [],
     closing: [
       "(voor | voordat) ik het vergeet | op dit moment | momenteel",
       "schat | schatje | lieverd | liefje | jongens | mensen | allemaal",

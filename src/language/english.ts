@@ -176,8 +176,8 @@ export const english: LanguagePack = {
         "(for | over) (the | this) (next | coming) $unit",
         "over (the | this) (next | coming) $duration",
       ],
-      before: ["$duration before $time [$date]"],
-      after: ["$duration after $time [$date]"],
+      before: ["$duration before $time"],
+      after: ["$duration after $time"],
       until: ["(until | till) $time [$date]", "(until | till) $date [at] $time"],
       span: [
         "[$date] from $time (to | till | until) $end [$date]",
@@ -404,6 +404,7 @@ export const english: LanguagePack = {
       "(can | could | will | would) (somebody | someone | anybody | anyone | one of you) [kindly | quickly | go and]",
       "(can | could | may | might) (I | we) [have | get] | let's [have | get] | let us [have | get] | time to | you (can | may | could) | (give | get) (me | us) | let (me | us) have | (I | we) could do with",
     ],
+    first: [],
     closing: [
       "(before I forget | while I (remember | think of it)) | (at the moment | currently | just now)",
       "son | sweetie | love | darling | dear | honey | sweetheart | mate | buddy",
@@ -1687,12 +1688,7 @@ export const english: LanguagePack = {
   conversation: {
     yes: ["yes [please]", "(sure | okay | ok | yep | yeah | go ahead | do it | please do)"],
     no: ["no [thanks | thank you]", "(nope | don't)"],
-    cancel: [
-      "never mind",
-      "(cancel | forget) [it | that]",
-      "leave (it | that) [be | as it is]",
-      "stop",
-    ],
+    cancel: ["never mind", "(cancel | forget) [it | that]", "stop"],
     again: ["again", "do (that | it) again", "once more"],
     undo: ["undo [that | it]", "take that back"],
   },

@@ -168,8 +168,8 @@ export const french: LanguagePack = {
         "pour [encore] $duration",
         "durant $duration",
       ],
-      before: ["$duration avant $time [$date]"],
-      after: ["$duration après $time [$date]"],
+      before: ["$duration avant $time"],
+      after: ["$duration après $time"],
       until: ["(jusqu'à | jusque) $time [$date]", "jusqu'à $date [à] $time"],
       span: [
         "[$date] de ($time | $hour) (à | jusqu'à) $end [$date]",
@@ -253,6 +253,7 @@ export const french: LanguagePack = {
       "je (veux | voudrais | voulais) [bien] [que tu] | j'aimerais [bien] | je souhaite | on (veut | voudrait | peut | pourrait) [avoir] | il (faudrait | faut) | j'ai besoin [de | d'] | (est ce que je | je) (peux | pourrais) avoir | puis je avoir | avoir",
       "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | (il est temps | c'est l'heure | c'est le moment) (de | d') | (merci | prière) (de | d') | (tu as | vous avez) qu'à | (dis | dites) [donc] | écoute | (donne | donnez) (moi | nous)",
     ],
+    first: [],
     closing: [
       "(derrière | après) (moi | nous | vous | lui | elle | eux | elles)",
       "avant que j'oublie | avant d'oublier | en ce moment | actuellement",
@@ -623,9 +624,8 @@ export const french: LanguagePack = {
     "comprends",
     "comprend",
   ],
-  auxiliaries: "as ont avez avait était étaient déjà presque que quoi qui oublié oubliée".split(
-    " ",
-  ),
+  auxiliaries:
+    "as ont avez avait était étaient déjà presque que quoi qui oublié oubliée comme".split(" "),
   waterers: ["arrosage", "arroseur", "irrigation", "vanne"],
   measured: ["taux de $property", "niveau de $property", "taux d'$property", "niveau d'$property"],
   denies: "ne n pas jamais rien personne aucun aucune ni jusque jusqu".split(" "),

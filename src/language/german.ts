@@ -206,8 +206,8 @@ export const german: LanguagePack = {
         "$duration (lang | länger)",
         "[weitere] $duration",
       ],
-      before: ["$duration vor $time [$date]"],
-      after: ["$duration nach $time [$date]"],
+      before: ["$duration vor $time"],
+      after: ["$duration nach $time"],
       until: ["bis [um] $time [$date]", "bis $date [um] $time"],
       span: ["[$date] von $time bis $end [$date]", "[$date] zwischen $time und $end [$date]"],
     },
@@ -346,6 +346,7 @@ export const german: LanguagePack = {
       "(würde es dir etwas ausmachen | macht es dir etwas aus | wärst du so nett | wärst du so lieb | es wäre schön | es wäre nett) [wenn du | und]",
       "(sorg | sorge) dafür | (achte | schau) darauf | stell sicher | (ich möchte | ich will) dass | wie wäre es [wenn du] | lass uns | (geh | geh bitte) und | (gib | gebt) (mir | uns)",
     ],
+    first: [],
     closing: [
       "hinter (mir | uns | ihm | ihr | ihnen)",
       "(bevor | ehe) ich (es | das) vergesse | im Moment | momentan | derzeit",
@@ -745,7 +746,7 @@ export const german: LanguagePack = {
     ..."wenn falls ob sobald solange während bevor nachdem als hätte wäre würde würdest sollte solltest könnte dürfte angenommen stell vor wünsche wünschte hoffe frage wundere erinnere erinnern vergiss vergessen merk denk denkt erinner versuch versuche plane".split(
       " ",
     ),
-    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat hast hatte hatten war waren wurde wurden gestern schon bereits fragen gefragt entscheiden entschieden beschlossen einig überzeugt meine oder vielleicht eventuell irgendwann beispiel".split(
+    ..."sagt sagte gesagt sage erzähl erzählt erzählte fragt fragte meint meinte dachte denke glaubt glaube gehört gelesen wer warum wieso weshalb was welche welcher wie hat hast hatte hatten war waren wurde wurden gestern schon bereits fragen gefragt entscheiden entschieden beschlossen einig überzeugt oder vielleicht eventuell irgendwann beispiel".split(
       " ",
     ),
   ],

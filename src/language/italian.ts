@@ -48,7 +48,7 @@ const tracks: Tracks = {
   next: "prossima | prossimo | successiva | successivo",
   previous: "precedente",
   to: "(passa | passi | passare | vai | torna | salta) (alla | al) | metti | mettere",
-  on: "su | sul | sulla | sull' | di | del | in | nel",
+  on: "su | sul | sullo | sulla | sull' | di | del | dello | della | in | nel",
 };
 
 export const italian: LanguagePack = {
@@ -149,8 +149,8 @@ export const italian: LanguagePack = {
         "per [i prossimi | le prossime | la prossima | altri | altre | un altro | un'altra | ancora] $duration",
         "per la durata di $duration",
       ],
-      before: ["$duration prima (di | delle | dell') $time [$date]"],
-      after: ["$duration dopo [le] $time [$date]"],
+      before: ["$duration prima (di | delle | dell') $time"],
+      after: ["$duration dopo [le] $time"],
       until: [
         "fino (alle | all' | a) $time [[di] $date]",
         "fino [a] $date (alle | a | all') $time",
@@ -265,6 +265,7 @@ export const italian: LanguagePack = {
       "per favore | per piacere | (puoi | potresti | può | potrebbe | vuoi | vorresti | riesci a) [per favore] | (vorrei | voglio | vogliamo | vorremmo | desidero | mi piacerebbe | ho bisogno di | mi serve) [avere]",
       "ti (dispiace | dispiacerebbe | spiace) | le dispiace | saresti così gentile da | ((fammi | mi fai | mi faresti) (il | un) (favore | piacere) (di | e) | (bisogna | devi | dovresti | deve | dovrebbe) | (cerca | vedi) di | ti va di | ti andrebbe di | fai in modo | assicurati | si assicuri | bada) | bisognerebbe | ((posso | potrei) avere | (possiamo | potremmo) [avere]) | dai | vai e | è ora di | (dammi | dacci)",
     ],
+    first: [],
     closing: [
       "dietro (di me | di noi | di lui | di lei | di loro)",
       "prima che (mi dimentichi | me ne dimentichi) | in questo momento | al momento",
@@ -621,6 +622,7 @@ export const italian: LanguagePack = {
     "fa [troppo | un po' | proprio | davvero | molto | tanto] (caldo | freddo | fresco | buio | tardi | freschino | freddino | calduccio)",
     "(comincia | ricomincia | inizia) (il | lo | la | l')",
     "di solito",
+    "se ne (va | vanno | è | sono | vanno via)",
     "[va | è] tutto (bene | a posto | in ordine)",
     "[qui] non (c'è | è rimasto | rimane) [più] nessuno [qui | dentro]",
     "(qualcuno | lui | lei) (l'ha | li ha | le ha) (lasciato | lasciata | lasciati | lasciate | dimenticato) [acceso | accesa | aperto | aperta]",
@@ -640,7 +642,7 @@ export const italian: LanguagePack = {
   exclaims: { words: ["che", "quanto", "quanta", "come"], that: ["che", "se"] },
   nobody: { words: ["nessuno"], beside: ["non"] },
   perceives: ["trovo", "troviamo", "sento", "sentiamo", "vedo", "vediamo", "capisco"],
-  auxiliaries: "ha hai hanno aveva già quasi dimenticato lasciato".split(" "),
+  auxiliaries: "ha hai hanno aveva già quasi dimenticato lasciato come".split(" "),
   waterers: ["irrigazione", "irrigatore", "valvola"],
   measured: ["livello di $property", "tasso di $property"],
   denies: "non mai nessuno niente nulla né neanche fino".split(" "),
@@ -663,7 +665,7 @@ export const italian: LanguagePack = {
     ),
   speakers: {
     words:
-      "io noi ci mi trovo troviamo sento sentiamo vedo vediamo capisco sto vado ho abbiamo esco vengo".split(
+      "io noi ci mi siamo trovo troviamo sento sentiamo vedo vediamo capisco sto vado ho abbiamo esco vengo".split(
         " ",
       ),
     endings: ["iamo"],

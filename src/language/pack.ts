@@ -189,7 +189,11 @@ export interface LanguagePack {
   /** Words that begin a command after the reason for it: "so". */
   therefore: Said;
   /** Patterns of politeness that may open or close any phrase, and those that nothing may stand before. */
-  courtesies: { opening: readonly string[]; first?: readonly string[]; closing: readonly string[] };
+  courtesies: {
+    opening: readonly string[];
+    first: readonly string[];
+    closing: readonly string[];
+  };
   /** How words sound by their letters; what may be misheard is told more roughly without it. */
   sounds?: SoundWords;
   /** Replies for the outcomes that do not come from an intent. */

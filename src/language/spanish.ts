@@ -142,8 +142,8 @@ export const spanish: LanguagePack = {
         "[durante | por] (la próxima | el próximo | otra | otro) $unit [más]",
         "por $duration",
       ],
-      before: ["$duration antes (de | del) $time [$date]"],
-      after: ["$duration después (de | del) $time [$date]"],
+      before: ["$duration antes (de | del) $time"],
+      after: ["$duration después (de | del) $time"],
       until: ["hasta [el] $time [$date]", "hasta $date [a | a las | a la] $time"],
       span: [
         "[$date] (de | desde) $time (a | hasta) $end [$date]",

@@ -22,9 +22,7 @@ export function trackPatterns(tracks: Tracks, way: "next" | "previous"): Said {
   return [
     named,
     `(${tracks.to}) ${one}`,
-    `${named} [${tracks.on}] $target`,
-    `(${which}) (${tracks.on}) $target`,
-    `(${tracks.to}) ${one} [${tracks.on}] $target`,
+    `[${tracks.to}] ${one} (${tracks.on}) $target`,
     `$target ${one}`,
   ];
 }

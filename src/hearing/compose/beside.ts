@@ -133,7 +133,8 @@ export function beside(
   /** Whether what a remark says of places is where what is done stands: "open the garage, I'm on the drive". */
   const isThere = (remark: Stretch, { commands }: Parted): boolean => {
     const named = new Set(indexes(remark).flatMap((at) => engine.roomsNamed(utterance, at)));
-    if (named.size === 0) return true;
+    // What is called by its own name is nowhere else.
+    if (named.size === 0 || commands.every(isOfOne)) return true;
     return [...devicesDone(commands)].every((id) => named.has(book.devices.get(id)?.room ?? ""));
   };
   /** "For a good long hour" is no reason. */
@@ -218,6 +219,15 @@ function isToDo({ commands, other }: Parted): boolean {
 function isOrder({ understood }: Command): boolean {
   const meaning = clearReading(understood)?.meaning;
   return meaning?.result === "do" && (meaning.effects.length > 0 || meaning.runs !== undefined);
+}
+
+/** Whether all that is done is done to single things by their names. */
+function isOfOne({ understood }: Command): boolean {
+  return (clearReading(understood)?.fillings ?? []).every(({ reading }) => {
+    if (reading.read !== "target") return true;
+    const [only, more] = reading.target.target === "named" ? reading.target.holders : [];
+    return only?.entity.type === "device" && !more;
+  });
 }
 
 /** Whether all of it is understood, and nothing is to be done for it. */

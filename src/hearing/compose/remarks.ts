@@ -9,6 +9,9 @@ import { saidOfOthers } from "./statements.ts";
 /** Most words of a remark. */
 const longestRemark = 14;
 
+/** Most words that only say how much of something there shall be. */
+const longestLevel = 2;
+
 /** What tells remarks. */
 interface Remarks {
   is: (stretch: Stretch) => boolean;
@@ -100,8 +103,10 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     (text, at) =>
       answers[at] === true ||
       (hedged[at] === true && !isOfAllOfUs(text, at)) ||
-      // "Or leave it".
-      (engine.keeps.has(text) && engine.isPointer(texts[at + 1] ?? "")),
+      // "Or leave it", but not "leave it off".
+      (engine.keeps.has(text) &&
+        engine.isPointer(texts[at + 1] ?? "") &&
+        !texts.slice(at + 2).some((after) => engine.stateWords.has(after))),
   );
   const counts = texts.map((_, at) =>
     // "A" is a number in some languages, and says nothing of how many.
@@ -126,11 +131,13 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   });
   // Sentences begin like commands, "I need the lamp on", "off with the lights", and then go on in another way
   // before anything could be named: "off we go".
-  const isSentence = (first: number, end: number): boolean => {
+  const isSentence = ({ from, end }: Stretch): boolean => {
+    const first = afterSmall(utterance, from);
     const begin = texts[first] ?? "";
     // "Wind's picking up" has something else for its subject.
     if (first + 1 < end && engine.copulas.has(texts[first + 1] ?? "")) return true;
-    const isSaidOf = [begin, texts[first + 1] ?? ""].some(engine.isClause);
+    // "Mi fa volare i fogli" and "a alguien se le ha caído" say so one word earlier, or later.
+    const isSaidOf = texts.slice(from, first + 2).some(engine.isClause);
     if (!isSaidOf && !engine.stateWords.has(begin)) return false;
     let set = sets.move(sets.start, numbers[first] ?? -1);
     for (let at = first + 1; at < end && set; at++) {
@@ -171,7 +178,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     // "Violet, quite dim" says what it shall be.
     const last = indexes({ from: begun, end }).findLast((at) => small[at] !== true) ?? begun;
     const isLevel = engine.levels(utterance, last).some((level) => level.end === last + 1);
-    if (isLevel && !texts.slice(from, end).some(engine.isClause)) return false;
+    if (isLevel && counted.length <= longestLevel) return false;
     // "It's raining outside" and "crumbs everywhere" are, and "outside" alone says where.
     const words = texts.slice(from, end);
     const isOpen = words.some((_, at) => engine.openPlace(utterance, from + at));
@@ -185,7 +192,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     // The first word that counts is none that a command begins with.
     const first = afterSmall(utterance, from);
     if (first >= end || begins[first] !== true || isExcused[first] === true) return true;
-    return isSentence(first, end);
+    return isSentence({ from, end });
   };
   return {
     is,
@@ -209,8 +216,10 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       const within = whens.filter((when) => {
         return when.from >= from && when.end <= end && isExcused[when.from - 1] !== true;
       });
-      const soon = within.filter(({ readings }) => readings.every(({ when }) => when === "in"));
-      // "In five minutes" says no other time.
+      const soon = within.filter(({ readings }) =>
+        readings.every((reading) => "seconds" in reading),
+      );
+      // "In five minutes" and "for an hour" say no time.
       return within.some(
         (when) => !soon.some((each) => each.from <= when.from && each.end >= when.end),
       );
@@ -226,7 +235,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       const isSaidAnew = engine.repairs(utterance, first).length > 0;
       if (isSaidAnew || engine.starts(pick(utterance, { from: first, end }, [])).size > 1)
         return false;
-      const isNoOrder = isHeard || begins[first] !== true || isSentence(first, end);
+      const isNoOrder = isHeard || begins[first] !== true || isSentence({ from, end });
       return isNoOrder && isUnbarred({ from, end });
     },
     begins: ({ from }) => begins[afterSmall(utterance, from)] === true,

@@ -53,7 +53,7 @@ interface Statement {
   first: number;
   /** Words that neither the home nor its commands have. */
   unheard: readonly number[];
-  /** Words that are neither of those nor say who, deny or report. */
+  /** Words that neither say who, nor deny or report, nor are said of any command. */
   deeds: readonly number[];
   /** Whether those who speak are its subject, and whether anybody who is only pointed to is. */
   isOfUs: boolean;
@@ -62,6 +62,8 @@ interface Statement {
   hasClause: boolean;
   /** Whether it points to what was spoken of, which may be the command. */
   pointsBack: boolean;
+  /** Whether it begins by saying of nothing how it is: "it's already late". */
+  isOfNothing: boolean;
   /** Whether it says a state, and what was done. */
   saysState: boolean;
   saysDone: boolean;
@@ -69,10 +71,11 @@ interface Statement {
 
 function statementIn(
   engine: Engine,
-  { texts, numbers, small }: Utterance,
+  utterance: Utterance,
   clause: Stretch,
   { isHedged }: Heeded,
 ): Statement {
+  const { texts, numbers, small } = utterance;
   const all = indexes(clause);
   const has = (isMeant: (text: string) => boolean): boolean =>
     all.some((at) => isMeant(texts[at] ?? ""));
@@ -85,7 +88,9 @@ function statementIn(
     first,
     unheard: all.filter(isUnheard),
     deeds: all.filter((at) => {
-      return small[at] !== true && isHedged[at] !== true && !engine.isClause(texts[at] ?? "");
+      const text = texts[at] ?? "";
+      const saysWho = engine.isSpeaker(text) || engine.isPointer(text) || engine.copulas.has(text);
+      return small[at] !== true && isHedged[at] !== true && !saysWho && !engine.isPolite(text);
     }),
     isOfUs,
     isOfSomebody: isOfUs || (engine.isClause(begin) && !engine.copulas.has(begin)),
@@ -96,20 +101,29 @@ function statementIn(
       const isOfWord = isUnheard(at + 1) && (at > first || engine.articles.has(text));
       return engine.isPointer(text) && !isOfWord;
     }),
+    isOfNothing: [clause.from, first].some((at) => {
+      const [text = "", next = ""] = texts.slice(at, at + 2);
+      return engine.isPointer(text) && (text.includes("'") || engine.copulas.has(next));
+    }),
     saysState: has((text) => engine.stateWords.has(text)),
     saysDone: has((text) => engine.participles.has(text)),
   };
 }
 
-function saysSo({ saysState, pointsBack, hasClause, deeds }: Statement): boolean {
-  return !saysState && !pointsBack && hasClause && deeds.length > 0;
+function saysSo({ saysState, pointsBack, isOfNothing, hasClause, deeds }: Statement): boolean {
+  return !saysState && (!pointsBack || isOfNothing) && hasClause && deeds.length > 0;
 }
 
 /** Whether a word denies what somebody else does, or what is of something that the home does not have. */
-function deniesOther({ unheard, first, isOfSomebody, pointsBack }: Statement, at: number): boolean {
-  const [foreign, more] = unheard;
+function deniesOther(
+  { unheard, deeds, first, isOfSomebody, pointsBack }: Statement,
+  at: number,
+): boolean {
+  const [foreign] = unheard;
   if (foreign === undefined || pointsBack) return false;
-  return isOfSomebody || (more !== undefined && (foreign < at || at === first));
+  // "The twins never sleep"; "no leo la factura" leaves out who.
+  const saysWhat = foreign < at ? deeds.length > 1 : at === first && unheard.length > 1;
+  return isOfSomebody || saysWhat;
 }
 
 /** Whether a number counts what the home does not have: "two socks". */
@@ -126,6 +140,6 @@ function isTimeOf(
   if (from < clause.from || end > clause.end) return false;
   // "We open in ten minutes" says of those who speak what they do.
   if (isOfUs && deeds.some((at) => at < from)) return true;
-  const [foreign = end] = unheard;
-  return foreign < from && hasClause;
+  const [foreign = end, more = end] = unheard;
+  return foreign < from && (hasClause || more < from);
 }

@@ -27,7 +27,7 @@ export interface Around {
 export function createAround(ground: Ground, address: readonly Pattern[]): Around {
   const { pack } = ground;
   const opening = pieces(pack.courtesies.opening, ground, address);
-  const first = pieces(pack.courtesies.first ?? [], ground);
+  const first = pieces(pack.courtesies.first, ground);
   const closing = pieces(pack.courtesies.closing, ground, address);
   const endings = pack.orNot.map((said) => splitWords(said, pack).map(({ text }) => text));
   return {

@@ -99,6 +99,8 @@ export interface Engine extends Around {
   isSpeaker: (word: string) => boolean;
   /** Words for units of time: "hour", "hours". */
   timeUnits: ReadonlySet<string>;
+  /** Words of politeness: "want" of "I want the lamp on". */
+  isPolite: (word: string) => boolean;
   /** Words of states: "on", "closed". */
   stateWords: ReadonlySet<string>;
   /** Which words of an utterance answer a question: "yes", "forget it". */
@@ -231,6 +233,10 @@ function createEngine(book: Phrasebook, language: string): Engine {
       .flatMap(({ end, value }) => (value.read === "target" && isMeant(value.target) ? end : []));
     return ends.length > 0 ? Math.min(...ends) : undefined;
   };
+  const { opening, closing } = pack.courtesies;
+  const polite = later(
+    () => new Set([...opening, ...closing].flatMap((said) => said.match(/[\p{L}']+/gu) ?? [])),
+  );
   const levels = later(() => patterned(Object.values(pack.levels).flat()));
   const measured = later(() => patterned(Object.values(pack.adjectives).flat()));
   const whens = later(() => createLaterWhens(ground));
@@ -277,6 +283,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     isPointer: (word) => pointers.has(word.split("'")[0] ?? ""),
     ones: new Set(pack.times.one),
     timeUnits: firstWords(Object.values(pack.times.units).flatMap((words) => words.slice(0, 2))),
+    isPolite: (word) => polite().has(word),
     stateWords: states,
     answers(utterance) {
       const answering = utterance.texts.map(() => false);
