@@ -89,7 +89,7 @@ describe.each([
   ["es", 0.92],
   ["it", 0.92],
   ["nl", 0.92],
-])("what people say every day: %s", (language, least) => {
+])("what people say every day: %s", (language, mostly) => {
   test.each([
     ["everyday", "tsv"],
     ["everyday", "aside.tsv"],
@@ -130,13 +130,15 @@ describe.each([
     ["at-lockhouse", "broad.tsv"],
     ["at-lockhouse", "never.tsv"],
     ["at-lockhouse", "back.tsv"],
+    // Reasons as people give them are the hardest.
+    ["at-lockhouse", "why.tsv", 0.84],
     ["at-cinema", "tsv"],
-  ] as const)("%s, %s", (folder, part) => {
+  ] as const)("%s, %s", (folder, part, least?: number) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];
     const came = all.map((each) => ({ ...each, came: judge(book, each, language) }));
     expect(came.filter((each) => each.came === "wrong")).toEqual([]);
     const right = came.filter((each) => each.came === "right").length;
-    expect(right / all.length).toBeGreaterThanOrEqual(least);
+    expect(right / all.length).toBeGreaterThanOrEqual(least ?? mostly);
   });
 });

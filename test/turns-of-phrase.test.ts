@@ -164,3 +164,82 @@ test("what says what is so is not advised to be an order", () => {
   expect(advised("the kiln light's on")).toEqual([]);
   expect(advised("turn the kiln lite on")).toHaveLength(1);
 });
+
+describe("what a thing shall no longer do ceases", () => {
+  const fan = readPhrasebook([
+    {
+      path: "home.yaml",
+      text: `
+languages: [en, de, fr, es, it, nl]
+rooms: { hall: hall }
+devices:
+  fan: { kind: fan, room: hall, properties: { oscillate: {} }, name: { en: fan, de: Ventilator, fr: ventilateur, es: ventilador, it: ventilatore, nl: ventilator } }
+`,
+    },
+  ]);
+
+  test.each([
+    ["en", "stop the fan from swinging"],
+    ["en", "the fan should stop oscillating"],
+    ["de", "der Ventilator soll nicht mehr schwenken"],
+    ["de", "lass den Ventilator nicht länger schwenken"],
+    ["fr", "fais arrêter le ventilateur d'osciller"],
+    ["es", "que el ventilador deje de oscilar"],
+    ["it", "il ventilatore deve smettere di oscillare"],
+    ["nl", "laat de ventilator niet meer zwenken"],
+  ])("%s: %s", (language, phrase) => {
+    const [command] = fan.hear(phrase, { language }).commands;
+    expect(command?.effects).toMatchObject([{ device: "fan", set: { oscillate: "off" } }]);
+  });
+});
+
+describe("what is played goes to the next and to the one before", () => {
+  const player = readPhrasebook([
+    {
+      path: "home.yaml",
+      text: `
+languages: [en, de, fr, es, it, nl]
+rooms: { hall: hall }
+voicepoints: { door: { room: hall } }
+devices:
+  radio: { kind: player, room: hall, name: { en: radio, de: Radio, fr: radio, es: radio, it: radio, nl: radio } }
+`,
+    },
+  ]);
+
+  test.each([
+    ["en", "skip to the next one", "next"],
+    ["en", "back to the previous song on the radio", "previous"],
+    ["de", "nächster Titel auf dem Radio", "next"],
+    ["de", "spiel das vorige Lied", "previous"],
+    ["fr", "passe à la suivante", "next"],
+    ["fr", "remets le morceau précédent sur la radio", "previous"],
+    ["es", "pasa a la siguiente", "next"],
+    ["es", "vuelve a la canción anterior", "previous"],
+    ["it", "passa alla prossima", "next"],
+    ["it", "torna al brano precedente", "previous"],
+    ["nl", "ga naar het volgende nummer", "next"],
+    ["nl", "speel het vorige liedje op de radio", "previous"],
+  ])("%s: %s", (language, phrase, call) => {
+    const heard = player.hear(phrase, { language, at: "door" });
+    expect(heard.commands.flatMap(({ effects }) => effects)).toMatchObject([
+      { device: "radio", call },
+    ]);
+  });
+});
+
+describe("so long before and after a time is a time", () => {
+  test.each([
+    ["en", "hall light off an hour before midnight", "23:00"],
+    ["de", "Flurlicht eine Stunde vor Mitternacht aus", "23:00"],
+    ["fr", "éteins la lumière du couloir une heure avant minuit", "23:00"],
+    ["es", "apaga la luz del pasillo una hora antes de medianoche", "23:00"],
+    ["it", "spegni la luce del corridoio un'ora prima di mezzanotte", "23:00"],
+    ["nl", "ganglamp een uur voor middernacht uit", "23:00"],
+    ["en", "hall light off ten minutes after nine", "21:10"],
+  ])("%s: %s", (language, phrase, time) => {
+    const heard = book.hear(phrase, { language, time: "2026-03-02T18:05" });
+    const [effect] = heard.commands.flatMap(({ effects }) => effects);
+    expect(effect).toMatchObject({ device: "hall-light", when: { at: `2026-03-02T${time}` } });
+  });
+});

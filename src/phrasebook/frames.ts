@@ -1,4 +1,4 @@
-import type { Frame, FrameForm, Frames } from "../language/frames.ts";
+import type { Frame, FrameForm } from "../language/frames.ts";
 import { ordersOf } from "../language/imperatives.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import type { Said, VocabularyEntry, WishId } from "../language/vocabulary.ts";

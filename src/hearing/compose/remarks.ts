@@ -19,7 +19,7 @@ interface Remarks {
   isGiven: (stretch: Stretch) => boolean;
   /** The same where nothing parts it off, so that "I forgot the lights on" is none. */
   isUnmarked: (stretch: Stretch) => boolean;
-  /** A clause of those who speak, which may name things and places: "we're off out by the back door". */
+  /** A clause that may name things and places, mostly of those who speak: "we're off out by the back door". */
   isOurs: (stretch: Stretch) => boolean;
   /** Whether a remark is no one more thing of the home, which is hardly told in so many words. */
   isClause: (stretch: Stretch) => boolean;
@@ -155,6 +155,15 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   const joiners = engine.joiners(utterance);
   const isPlain = ({ from, end }: Stretch): boolean =>
     isUnbarred({ from, end }) && indexes({ from, end }).every((at) => !isNamed(at, end));
+  // "The kids won't go up to the loft alone": what somebody does, and not how anything is to be.
+  const isOfOther = (stretch: Stretch): boolean => {
+    const said = indexes(stretch).map((at) => texts[at] ?? "");
+    return (
+      said.some((text) => engine.isClause(text) || engine.denies.has(text)) &&
+      !said.some((text) => engine.stateWords.has(text)) &&
+      indexes(stretch).some((at) => numbers[at] === unheardOf)
+    );
+  };
   const isUnbarred = ({ from, end }: Stretch): boolean => {
     if (isBarred.slice(from, end).includes(true)) return false;
     // "What a day" is no time.
@@ -230,7 +239,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       const first = afterSmall(utterance, from);
       const isHeard = isPerceived(engine, utterance, { from: first, end });
       const isOfUs = isHeard || engine.isSpeaker(texts[first] ?? "");
-      if (end - from > longestRemark || !isOfUs) return false;
+      if (end - from > longestRemark || !(isOfUs || isOfOther({ from: first, end }))) return false;
       // "I mean the oven" and "I'd like the oven on" are no remarks.
       const isSaidAnew = engine.repairs(utterance, first).length > 0;
       if (isSaidAnew || engine.starts(pick(utterance, { from: first, end }, [])).size > 1)

@@ -12,10 +12,8 @@ import { type Lexicon, createLexicon, unheardOf } from "../../lexicon/lexicon.ts
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import type { TargetExpression } from "../../slot-types/expression.ts";
 import { spokenApart } from "../../lexicon/enclitics.ts";
-import { stateWordsIn } from "../../lexicon/said-states.ts";
 import { respelled } from "../../lexicon/respelled.ts";
 import { isWish } from "../../language/vocabulary.ts";
-import { recognisePhrases } from "../../slot-types/phrases.ts";
 import { createGround } from "../../slot-types/ground.ts";
 import { later } from "../../source/later.ts";
 import { betweenWords } from "../../slot-types/heads.ts";
@@ -24,6 +22,7 @@ import type { Ground, Slot, SlotReading } from "../../slot-types/slot.ts";
 import { isBare } from "../../slot-types/narrowing.ts";
 import type { NarrowingFound } from "../../slot-types/found.ts";
 import { type Around, createAround } from "./around.ts";
+import { type Talk, createTalk } from "./talk.ts";
 import { createGerunds } from "./gerunds.ts";
 import { createRequests } from "./requests.ts";
 import { type EngineRule, fragmentsIn, ruleFor, rulesOf } from "./rules.ts";
@@ -32,7 +31,7 @@ import { createSymbols } from "./symbols.ts";
 import { type WhenFound, createWhenFinder } from "./whens.ts";
 
 /** Everything that is needed to understand one language in one home. */
-export interface Engine extends Around {
+export interface Engine extends Around, Talk {
   language: string;
   pack: LanguagePack;
   lexicon: Lexicon;
@@ -65,70 +64,18 @@ export interface Engine extends Around {
   gives: ReadonlySet<string>;
   /** Words between a thing and what tells which one it is. */
   ofWords: ReadonlySet<string>;
-  /** Verbs of what somebody perceives, or cannot. */
-  perceives: ReadonlySet<string>;
-  /** Words that say what something is: "is". */
-  copulas: ReadonlySet<string>;
-  /** Words that mean nothing on their own, but for those of hesitation. */
-  articles: ReadonlySet<string>;
-  /** Words for all of some: "all". */
-  quantifiers: ReadonlySet<string>;
-  /** Words that an exclamation begins with, and goes on with. */
-  exclaims: { words: ReadonlySet<string>; that: ReadonlySet<string> };
-  /** Words for nobody, and of denial beside them. */
-  nobody: { words: ReadonlySet<string>; beside: ReadonlySet<string> };
   /** Words that add something to what was said of a thing: "with", "at". */
   besides: ReadonlySet<string>;
-  /** Which words of an utterance no remark beside a command has. */
-  hedged: (utterance: Utterance) => boolean[];
-  /** Those of them that deny, and that say how often. */
-  denies: ReadonlySet<string>;
-  /** Those that say what was done with something: "closed". */
-  participles: ReadonlySet<string>;
-  habits: ReadonlySet<string>;
-  /** Those of them that are none before words that the home does not have. */
-  auxiliaries: ReadonlySet<string>;
-  isClause: (word: string) => boolean;
-  /** Whether a word points to what was spoken of: "it", "that's". */
-  isPointer: (word: string) => boolean;
-  /** What says how something is that is measured: "dark". */
-  measured: Recognise<true>;
-  /** What says how much of something there shall be: "dim". */
-  levels: Recognise<true>;
-  /** Whether a word begins a clause of those who speak. */
-  isSpeaker: (word: string) => boolean;
-  /** Words for units of time: "hour", "hours". */
-  timeUnits: ReadonlySet<string>;
-  /** Words of politeness: "want" of "I want the lamp on". */
-  isPolite: (word: string) => boolean;
-  /** Words of states: "on", "closed". */
-  stateWords: ReadonlySet<string>;
-  /** Which words of an utterance answer a question: "yes", "forget it". */
-  answers: (utterance: Utterance) => boolean[];
   /** Whether what people say is wrong is an order here. */
   hasWishes: boolean;
-  /** What begins a reason: "because". */
-  reasons: Recognise<true>;
-  /** What begins a command after the reason for it: "so". */
-  therefore: Recognise<true>;
-  /** What comes before a part of a command that is said anew: "no, wait". */
-  repairs: Recognise<true>;
-  /** Answers that say no. */
-  denials: Recognise<true>;
-  /** Words for one of something, which are articles as well. */
-  ones: ReadonlySet<string>;
   /** The rooms of the places whose names begin at a word. */
   roomsNamed: (utterance: Utterance, from: number) => readonly string[];
   /** Whether a word says all of the home: "everything". */
   isEverything: (utterance: Utterance, from: number) => boolean;
   /** Whether a place without a name begins at a word: "outside". */
   openPlace: (utterance: Utterance, from: number) => boolean;
-  /** What a remark may have in it although its words are hedges elsewhere. */
-  excuses: Recognise<true>;
   /** The words for what a stretch of words leaves as it is: "leave the lamp alone". */
   leftAsIs: (utterance: Utterance, from: number, end: number) => [number, number] | undefined;
-  /** What begins an exception: "all but", "except for". */
-  exceptions: Recognise<true>;
   numbers: NumberReader;
   /** Where the shortest words from a place on end that name something of the home. */
   naming: (utterance: Utterance, from: number) => number | undefined;
@@ -204,22 +151,9 @@ function createEngine(book: Phrasebook, language: string): Engine {
     new Set(said.flatMap((text) => splitWords(text, pack)[0]?.text ?? []));
   const { it, here, there, one, ones } = pack.targets;
   const itWords = firstWords([...it, ...there]);
-  const pointers = firstWords(it);
-  const states = stateWordsIn(pack);
   const leaningWords = firstWords([...it, ...there, ...one, ...ones]);
   const hereWords = firstWords(here);
   const stays = new Set(pack.stays.verbs);
-  const hedges = new Set([...pack.hedges, ...pack.denies, ...pack.habits, ...pack.participles]);
-  // What hedges only with another word, which it does not by itself: "s'il".
-  const hedging = recogniseAny(
-    pack.hedges.filter((said) => splitWords(said, pack).length > 1),
-    ground,
-  );
-  const clauses = new Set(pack.clauses);
-  const { words: speakers, endings = [] } = pack.speakers;
-  const isSpeaker = (word: string): boolean =>
-    speakers.includes(word) ||
-    endings.some((ending) => word.endsWith(ending) && word.length > ending.length + 1);
   const patterned = (said: Said): Recognise<true> =>
     createForms<object, true>([{ said, make: () => true }], {}, ground);
   const asIs = patterned(pack.stays.after);
@@ -233,15 +167,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
       .flatMap(({ end, value }) => (value.read === "target" && isMeant(value.target) ? end : []));
     return ends.length > 0 ? Math.min(...ends) : undefined;
   };
-  const { opening, closing } = pack.courtesies;
-  const polite = later(
-    () => new Set([...opening, ...closing].flatMap((said) => said.match(/[\p{L}']+/gu) ?? [])),
-  );
-  const levels = later(() => patterned(Object.values(pack.levels).flat()));
-  const measured = later(() => patterned(Object.values(pack.adjectives).flat()));
   const whens = later(() => createLaterWhens(ground));
-  const { yes, no, cancel } = pack.conversation;
-  const answersFrom = patterned([...yes, ...no, ...cancel]);
   return {
     language,
     pack,
@@ -255,51 +181,14 @@ function createEngine(book: Phrasebook, language: string): Engine {
     prepare,
     restate: (utterance) => requested(minded(utterance)),
     ...around,
+    ...createTalk(ground),
     itWord: wordOf(pack.targets.it),
     onWord: wordOf(pack.states.on),
     keeps: stays,
     gives: firstWords(pack.gives),
     ofWords: betweenWords(pack),
-    perceives: new Set(pack.perceives),
-    copulas: new Set(pack.copulas),
-    articles: new Set(pack.small),
-    quantifiers: firstWords(pack.targets.all),
-    exclaims: { words: new Set(pack.exclaims.words), that: new Set(pack.exclaims.that) },
-    nobody: { words: new Set(pack.nobody.words), beside: new Set(pack.nobody.beside) },
     besides: new Set(pack.frames.besides),
-    hedged(utterance) {
-      return utterance.texts.map((text, at) => {
-        return hedges.has(text) || hedging(utterance, at).length > 0;
-      });
-    },
-    denies: new Set(pack.denies),
-    participles: new Set(pack.participles),
-    habits: new Set(pack.habits),
-    auxiliaries: new Set(pack.auxiliaries),
-    isClause: (word) => clauses.has(word) || isSpeaker(word),
-    isSpeaker,
-    measured: (utterance, from) => measured()(utterance, from),
-    levels: (utterance, from) => levels()(utterance, from),
-    isPointer: (word) => pointers.has(word.split("'")[0] ?? ""),
-    ones: new Set(pack.times.one),
-    timeUnits: firstWords(Object.values(pack.times.units).flatMap((words) => words.slice(0, 2))),
-    isPolite: (word) => polite().has(word),
-    stateWords: states,
-    answers(utterance) {
-      const answering = utterance.texts.map(() => false);
-      for (const at of answering.keys()) {
-        for (const { end } of answersFrom(utterance, at)) {
-          // "Okay" is said without an answer as well.
-          const isSmall = utterance.small.slice(at, end).every((each) => each);
-          if (!isSmall) answering.fill(true, at, end);
-        }
-      }
-      return answering;
-    },
     hasWishes: [...book.intents.keys()].some(isWish),
-    repairs: patterned(pack.repairs),
-    denials: patterned(no),
-    excuses: patterned(pack.excuses),
     leftAsIs(utterance, from, end) {
       let verb = from;
       while (verb < end && utterance.small[verb] === true) verb++;
@@ -310,9 +199,6 @@ function createEngine(book: Phrasebook, language: string): Engine {
       }
       return named < end ? [named, end] : undefined;
     },
-    reasons: recogniseAny(pack.reasons, ground),
-    therefore: recogniseAny(pack.therefore, ground),
-    exceptions: recogniseAny(pack.targets.except, ground),
     numbers: ground.numbers,
     naming: (utterance, from) => namedAt(utterance, from, isOfHome),
     mentions: (utterance, from) =>
@@ -365,13 +251,6 @@ function createEngine(book: Phrasebook, language: string): Engine {
     mayLean: ({ texts }) => texts.some((text) => leaningWords.has(text)),
     speaksOfHere: ({ texts }) => texts.some((text) => hereWords.has(text)),
   };
-}
-
-function recogniseAny(said: Said, ground: Ground): Recognise<true> {
-  return recognisePhrases(
-    said.map((each) => ({ said: each, value: true })),
-    ground,
-  );
 }
 
 /** Whether it is only named as in another language of the home: "bad" is a room in one, and a bath in another. */
