@@ -408,7 +408,7 @@ export const english: LanguagePack = {
     closing: [
       "(before I forget | while I (remember | think of it)) | (at the moment | currently | just now)",
       "son | sweetie | love | darling | dear | honey | sweetheart | mate | buddy",
-      "(after | behind) (me | us | you | him | her | them)",
+      "(after | behind) (me | us | you | him | her | them | everyone | everybody | the last (lot | one))",
       "thanks | thank you | for me | (will | would | could | can) you | now | too | also | as well | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | (when | whenever | once | if) (you (have | get | find) | you've got) [a] (chance | minute | min | moment | mo | second | sec | while) | quickly | quick | pronto | asap | pretty please | again | cheers | will you | a sec | a second | a moment",
     ],
   },

@@ -119,10 +119,10 @@ function deniesOther(
   { unheard, deeds, first, isOfSomebody, pointsBack }: Statement,
   at: number,
 ): boolean {
-  if (unheard.length === 0 || pointsBack) return false;
+  const [foreign] = unheard;
+  if (foreign === undefined || pointsBack) return false;
   // "The twins never sleep"; "no leo la factura" leaves out who.
-  const [who = at] = deeds;
-  const saysWhat = who < at ? deeds.length > 1 : at === first && unheard.length > 1;
+  const saysWhat = foreign < at ? deeds.length > 1 : at === first && unheard.length > 1;
   return isOfSomebody || saysWhat;
 }
 
