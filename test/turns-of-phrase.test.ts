@@ -243,3 +243,28 @@ describe("so long before and after a time is a time", () => {
     expect(effect).toMatchObject({ device: "hall-light", when: { at: `2026-03-02T${time}` } });
   });
 });
+
+describe("what adds something may stand within a command", () => {
+  test.each([
+    ["en", "hall light at eighty percent on"],
+    ["de", "Flurlicht mit achtzig Prozent an"],
+    ["fr", "lumière du couloir à quatre-vingts allumée"],
+    ["nl", "ganglamp op tachtig aan"],
+  ])("%s: %s", (language, phrase) => {
+    const heard = book.hear(phrase, { language });
+    expect(heard.outcome).toBe("act");
+    const set = heard.commands.flatMap(({ effects }) =>
+      effects.map((effect) => ("set" in effect ? effect.set : {})),
+    );
+    expect(Object.assign({}, ...set)).toEqual({ power: "on", brightness: 80 });
+  });
+
+  test.each([
+    ["de", "könnten wir das Flurlicht anhaben", "on"],
+    ["de", "das Flurlicht soll ausbleiben", "off"],
+    ["nl", "kun je de ganglamp aanlaten", "on"],
+  ])("and a state may be written with its verb: %s: %s", (language, phrase, power) => {
+    const [command] = book.hear(phrase, { language }).commands;
+    expect(command?.effects).toMatchObject([{ device: "hall-light", set: { power } }]);
+  });
+});

@@ -502,6 +502,7 @@ export const dutch: LanguagePack = {
       "[op] (zijn | z'n | het) (felst | hoogst | hardst | sterkst | helderst | snelst | luidst)",
     ],
   },
+  stateVerbs: ["hebben", "laten", "blijven", "houden", "zetten", "doen"],
   fillers: [
     "sst",
     "ssst",

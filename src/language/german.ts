@@ -627,6 +627,7 @@ export const german: LanguagePack = {
       "(voller | vollster | höchster) (stufe | leistung | kraft)",
     ],
   },
+  stateVerbs: ["haben", "lassen", "bleiben", "sein"],
   fillers: [
     "psst",
     "pst",

@@ -122,6 +122,7 @@ const ofSome = [
   "gerunds",
   "agreement",
   "diminutives",
+  "stateVerbs",
   "imperatives",
   "requests",
   "minutes",

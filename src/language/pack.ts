@@ -89,6 +89,8 @@ export interface LanguagePack {
   requests?: { endings: Said; before?: Said; after?: Said };
   /** Pronouns that are written as the end of a verb: `la` of "enciéndela". */
   enclitics?: Said;
+  /** Verbs that are written as the end of a word for a state: "haben" of "anhaben". */
+  stateVerbs?: Said;
   /**
    * What stands between two nouns that are written as one: "n" in "Küchenlicht". Left out for a
    * language that writes them apart.

@@ -11,16 +11,17 @@ const shortest = 2;
 
 /**
  * The words of a text again, where a pronoun that is written as the end of a verb is a word of its own:
- * "enciéndela" is "enciende la", and "metterla" is "mettere la". So is what ends a name in "the lamp's".
+ * "enciéndela" is "enciende la", and "metterla" is "mettere la". So is what ends a name in "the lamp's", and a verb
+ * behind a state: "anhaben".
  */
 export function spokenApart(
   words: readonly Word[],
   pack: LanguagePack,
   { lexicon, isVerb }: Verbs,
 ): readonly Word[] {
-  const { enclitics = [], endings = [] } = pack;
-  const isLong = ({ text }: Word): boolean =>
-    enclitics.some((each) => text.endsWith(each)) || endings.some((each) => text.endsWith(each));
+  const { enclitics = [], endings = [], stateVerbs = [] } = pack;
+  const all = [...enclitics, ...endings, ...stateVerbs];
+  const isLong = ({ text }: Word): boolean => all.some((each) => text.endsWith(each));
   if (!words.some(isLong)) return words;
   const number = lexicon.find;
   const isKnown = (word: string): boolean =>
@@ -30,6 +31,7 @@ export function spokenApart(
     const part =
       parted(word, enclitics, (verb) => isVerb(number(verb))) ??
       parted(word, endings, isKnown) ??
+      parted(word, stateVerbs, (state) => stateWordsIn(pack).has(state)) ??
       // An apostrophe parts off what stands after it, whatever is before: "the phone's ringing".
       parted(word, endings.filter(isApostrophed), () => true);
     return part ? inFull(part, words[at + 1], pack) : word;

@@ -25,6 +25,7 @@ import { areOfPlaces, asOne } from "./one.ts";
 import { asAfter, asAlso, asBefore, asLater, asMore } from "./leaning.ts";
 import { type Command, type Composition, type Parting } from "./parting.ts";
 import { type Joiner, joinersIn, namesAny } from "./joiners.ts";
+import { asInside } from "./inside.ts";
 import { asTopic } from "./topic.ts";
 import { asUnpointed } from "./unpointed.ts";
 import { type Stretch, pick } from "../understand/stretch.ts";
@@ -186,6 +187,8 @@ function part(parting: Parting, all: Stretch): Omit<Composition, "nearest" | "st
     return second ? { ...composition, other: second.commands } : composition;
   }
   if (single) return single;
+  const inside = asInside(parting, all);
+  if (inside) return settled(inside, []);
   const topic = asTopic(parting, all);
   return topic && settled([topic], []);
 }
