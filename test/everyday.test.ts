@@ -133,6 +133,7 @@ describe.each([
     // Reasons as people give them are the hardest.
     ["at-lockhouse", "why.tsv", 0.84],
     ["at-cinema", "tsv"],
+    ["at-cinema", "broad.tsv", 0.92],
   ] as const)("%s, %s", (folder, part, least?: number) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

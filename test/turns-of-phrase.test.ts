@@ -268,3 +268,22 @@ describe("what adds something may stand within a command", () => {
     expect(command?.effects).toMatchObject([{ device: "hall-light", set: { power } }]);
   });
 });
+
+describe("what a thing needs is to be done", () => {
+  test.each([
+    "the hall light needs turning off",
+    "the hall light could do with switching off",
+    "the hall light wants turning off now",
+  ])("%s", (phrase) => {
+    expect(turnedOff("en", phrase)).toEqual(["hall-light"]);
+  });
+
+  test.each([
+    "the hall light doesn't need turning off",
+    "if the hall light needs turning off",
+    "the hall light needs cutting",
+    "the hall light needs fixing",
+  ])("and this is no order: %s", (phrase) => {
+    expect(turnedOff("en", phrase)).toEqual(["unknown"]);
+  });
+});

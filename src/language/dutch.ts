@@ -17,13 +17,13 @@ const put =
   "verander | schuif | zet | doe | maak | schakel | draai | stel | laat | houd | hou | breng | krijg | trek | haal | trek";
 const putting =
   "zetten | doen | maken | schakelen | draaien | stellen | laten | houden | brengen | krijgen | hebben | trekken";
-const ending = `${putting} | zijn | blijven | staan | worden | gaan | is | blijft | staat | wordt | gaat`;
+const ending = `${putting} | zijn | blijven | staan | worden | gaan | zitten | is | blijft | staat | wordt | gaat | zit`;
 const adjust =
   "zet | doe | stel | draai | breng | regel | verander | schakel | dim | verhoog | verlaag";
 const adjusting =
   "zetten | doen | stellen | draaien | brengen | regelen | veranderen | schakelen | dimmen | verhogen | verlagen";
 const van = "[van | in | op | voor | bij | aan]";
-const should = "moet | moeten | mag | mogen | kan | kunnen | zou | zouden | hoort";
+const should = "moet | moeten | (mag | mogen) [wel] | kan | kunnen | zou | zouden | hoort";
 
 /** A verb and what goes with it, as an order and as "je kunt …". */
 function order(imperative: string, infinitive: string, rest: string): string[] {
@@ -865,7 +865,7 @@ export const dutch: LanguagePack = {
     },
     "ask-setting": {
       patterns: [
-        "(waar staat | waarop staat | hoe staat) $target [op | ingesteld]",
+        "(waar staat | waarop staat | hoe staat) $target [op] [ingesteld]",
         "op (hoeveel [graden | procent] | wat) staat $target [ingesteld]",
       ],
       reply: "",

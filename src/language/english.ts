@@ -385,6 +385,7 @@ export const english: LanguagePack = {
   },
   gerunds: {
     after: ["would you mind | do you mind | how about | what about"],
+    needed: ["needs | need | wants | could do with | could use"],
     verbs: gerunds,
   },
   courtesies: {
@@ -395,12 +396,12 @@ export const english: LanguagePack = {
       `would it be (${allowed}) [for you] (to [have | get] | if (you | we | I) (could | can)) | (is it | would it be) possible [for (you | us | me)] to [have | get]`,
       "[is there] any (chance | way | possibility) [that] (you | we | I | somebody | someone) (could | can | might)",
       "(when | if | as soon as) you (can | get (a chance | a minute | a moment | a second))",
-      "(could | can | would | will | might) you [kindly | possibly | quickly | maybe | ever so kindly] [go and | go ahead and | be able to | manage to | be so kind as to]",
-      `[could you | would you | can you] (be (${dear}) and | be so kind [as to | and] | help (me | us) [out] and | do (me | us) a (favour | favor | kindness) and)`,
+      "(could | can | would | will | might) you [kindly | possibly | quickly | maybe | ever so kindly] [go and | go ahead and | be able to | manage to | be so (kind | good | nice) as to]",
+      `[could you | would you | can you] (be (${dear}) and | be so (kind | good | nice) [as to | and] | help (me | us) [out] and | do (me | us) a (favour | favor | kindness) and)`,
       `(I'd | I would | we'd | we would | it would) (appreciate it | be (so | very | really | most) (${glad}) | be (${glad}) | love it | like it) if (you | we | somebody | someone) (could | would | can | will)`,
       "do you think (you | we) (could | can | might) | why (don't | not) [you | we] | (go | come | run | pop) [over | round | ahead] and | (make | be) sure (you | that you | to) | see [to it] that you",
       "you (should | must | have to | need to | ought to | (might | may) as well | (can | could) go ahead and) | (you'd | you had) better | (feel | be | you're) (free | welcome) to | (may | can | could | might) (I | we) (ask | trouble) you to",
-      "(I'd | I would | we'd | we would) (like | love) [you to] | (I | we) (want | need) [you to]",
+      "(I | we) fancy | (I'd | I would | we'd | we would) (like | love) [you to] | (I | we) (want | need) [you to]",
       "(can | could | will | would) (somebody | someone | anybody | anyone | one of you) [kindly | quickly | go and]",
       "(can | could | may | might) (I | we) [have | get] | let's [have | get] | let us [have | get] | time to | you (can | may | could) | (give | get) (me | us) | let (me | us) have | (I | we) could do with",
     ],
@@ -414,7 +415,7 @@ export const english: LanguagePack = {
   },
   targets: {
     all: ["all", "all of", "every", "each"],
-    both: ["both", "both of", "the two", "all two"],
+    both: ["both", "both of", "both sets of", "the two", "all two"],
     everything: [
       "everything",
       "every device",
@@ -947,6 +948,7 @@ export const english: LanguagePack = {
       reply: "{$target} brighter.",
     },
     dimmer: {
+      deeds: ["dim"],
       patterns: [
         "[$amount] less light",
         say("dim | soften", "$target [down] [[by] $amount]"),
@@ -1363,7 +1365,7 @@ export const english: LanguagePack = {
     start: {
       deeds: ["run | start | clean"],
       patterns: [
-        say("start | run | begin", "[up] $target [up]"),
+        say("start | restart | run | begin", "[up] $target [up]"),
         say("get | set | send", "$target (going | started | running | off | out | round | around)"),
         say("send out | send off", "$target"),
         say(

@@ -1354,7 +1354,7 @@ export const french: LanguagePack = {
       patterns: [
         "(mets | mettez | mettre | remets | remettre) $target en (marche | route)",
         "(passe | passez | passer) [(un | le) coup (de | d')] $target",
-        "(démarre | démarrez | démarrer | lance | lancez | lancer | envoie | fais partir | fais sortir | sors) $target",
+        "(démarre | démarrez | démarrer | lance | lancez | lancer | relance | relancez | relancer | redémarre | envoie | fais partir | fais sortir | sors) $target",
         `${start} $target`,
         "(envoie | envoyez | envoyer | mets | lance) $target (nettoyer | aspirer | faire le ménage | au travail)",
         "$target (démarre | marche)",

@@ -30,7 +30,7 @@ const should =
 
 /** What is put before "… zu …". */
 const mind =
-  "(würde es dir etwas ausmachen | macht es dir etwas aus | würde es Ihnen etwas ausmachen | wärst du so nett | wärst du so lieb | wie wäre es)";
+  "(würde es dir etwas ausmachen | macht es dir etwas aus | würde es Ihnen etwas ausmachen | wärst du so (nett | lieb | gut | freundlich) | wie wäre es)";
 
 /** A verb and what goes with it, as an order, as "du kannst …", and as "… zu …". */
 function order(imperative: string, infinitive: string, rest: string): string[] {
@@ -276,6 +276,12 @@ export const german: LanguagePack = {
   plurals: {
     head: "last",
     endings: [
+      ["licht", "lichter"],
+      ["schloss", "schlösser"],
+      ["band", "bänder"],
+      ["gerät", "geräte"],
+      ["tor", "tore"],
+      ["ventil", "ventile"],
       ["e", "en"],
       ["er", "er"],
       ["el", "el"],
@@ -343,7 +349,7 @@ export const german: LanguagePack = {
       "(kannst | könntest | würdest | magst | willst) du [so nett sein und] | (können | könnten | würden) Sie",
       "ich (möchte | will | hätte | brauche | bräuchte | würde) [gern | gerne] [dass du] | wir (möchten | wollen | hätten | brauchen) [gern | gerne]",
       "(sei so gut | sei so lieb | sei so nett | tu mir (den | einen) Gefallen | hilf mir [mal | kurz]) [und] | (kann | könnte) ich [gern | gerne] | (können | könnten) wir [gern | gerne]",
-      "(würde es dir etwas ausmachen | macht es dir etwas aus | wärst du so nett | wärst du so lieb | es wäre schön | es wäre nett) [wenn du | und]",
+      "(würde es dir etwas ausmachen | macht es dir etwas aus | wärst du so (nett | lieb | gut | freundlich) | es wäre schön | es wäre nett) [wenn du | und]",
       "(sorg | sorge) dafür | (achte | schau) darauf | stell sicher | (ich möchte | ich will) dass | wie wäre es [wenn du] | lass uns | (geh | geh bitte) und | (gib | gebt) (mir | uns)",
     ],
     first: [],
@@ -627,7 +633,7 @@ export const german: LanguagePack = {
       "(voller | vollster | höchster) (stufe | leistung | kraft)",
     ],
   },
-  stateVerbs: ["haben", "lassen", "bleiben", "sein"],
+  stateVerbs: ["haben", "lassen", "bleiben", "sein", "gehen"],
   fillers: [
     "psst",
     "pst",
@@ -781,7 +787,7 @@ export const german: LanguagePack = {
       `$target [wieder] $state (${ending})`,
       `$target (${should}) [wieder] $state (${ending})`,
       `dass $target [wieder] $state (${ending})`,
-      "(kann | könnte | können | könnten | darf | dürfen | dürften) $target [wieder] $state [sein | werden | bleiben]",
+      "(kann | könnte | können | könnten | darf | dürfen | dürften) $target [wieder] $state [sein | werden | bleiben | gehen]",
       `${mind} $target [wieder] $state zu (machen | schalten | stellen | drehen | lassen)`,
     ],
     of: [
@@ -1443,7 +1449,7 @@ export const german: LanguagePack = {
         "$target (abspielen | spielen | weiterspielen | laufen lassen)",
         "(spiel | spiele | starte | start) [die] (Musik | Wiedergabe) [im | in | auf | am | vom] $target [ab | weiter]",
         "(spiele | spiel) $target [ab | weiter]",
-        "$target (abspielen | weiterspielen | weiter)",
+        "$target [wieder] (abspielen | weiterspielen | weiter)",
         "(starte | start) [die] Wiedergabe (auf | von | vom) $target",
       ],
       reply: "{$target} spielt.",

@@ -909,7 +909,7 @@ export const italian: LanguagePack = {
     },
     "ask-setting": {
       patterns: [
-        "(a quanto | a quanti gradi | su cosa | come) (è | sono) (impostato | impostata | regolato | messo) $target",
+        "(a quanto | su quanto | a quanti gradi | su cosa | come) (è | sono) (impostato | impostata | regolato | messo) $target",
         "(a quanto | a quanti gradi | su cosa) (è | sono | sta | stanno) $target [impostato | impostata]",
       ],
       reply: "",
@@ -929,6 +929,7 @@ export const italian: LanguagePack = {
       reply: "",
     },
     "power-on": {
+      deeds: ["accendersi | si accenda | si accendano"],
       patterns: [
         "(riaccendi | riaccenda | riaccendere) $target",
         "(metti | mettere) su $target",
@@ -937,6 +938,7 @@ export const italian: LanguagePack = {
       reply: "{$target}: acceso.",
     },
     "power-off": {
+      deeds: ["spegnersi | si spenga | si spengano"],
       patterns: [
         "(togli | leva | levare | stacca | staccare) $target",
         "(chiudi | chiudere) la luce [di | del | della | in]  $target",

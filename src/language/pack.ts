@@ -72,8 +72,11 @@ export interface LanguagePack {
    * apostrophe: `l` for "l'atelier".
    */
   elisions: readonly string[];
-  /** Patterns after which a verb has another form, and the usual one for each: "turn" for "turning". */
-  gerunds?: { after: Said; verbs: Readonly<Record<string, string>> };
+  /**
+   * Patterns after which a verb has another form, what stands between a thing and what it needs in that form ("the
+   * lamp needs turning off"), and the usual form for each: "turn" for "turning".
+   */
+  gerunds?: { after: Said; needed: Said; verbs: Readonly<Record<string, string>> };
   /** What a valve is called after what it waters: "watering", "bewässerung" of "Kräuterbewässerung". */
   waterers: Said;
   /** How much of something there is, around the words for it: "level of $property". */

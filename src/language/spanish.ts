@@ -901,6 +901,7 @@ export const spanish: LanguagePack = {
       reply: "",
     },
     "power-on": {
+      deeds: ["encenderse | se encienda | se enciendan"],
       patterns: [
         "(vuelve a | volver a) encender $target",
         "(haz | hacer) funcionar $target",
@@ -912,6 +913,7 @@ export const spanish: LanguagePack = {
       reply: "{$target}: encendido.",
     },
     "power-off": {
+      deeds: ["apagarse | se apague | se apaguen"],
       patterns: [
         "(quita | quite | quitar | corta | cortar) $target",
         "(corta | corte) la corriente de $target",
