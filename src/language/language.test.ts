@@ -111,6 +111,7 @@ const ofTheirOwn = ["moments", "adjectives"];
 const ofSome = [
   "patterns",
   "states",
+  "deeds",
   "links",
   "endings",
   "contractions",
