@@ -54,7 +54,7 @@ interface Statement {
   /** Words that neither the home nor its commands have. */
   unheard: readonly number[];
   /** Words that neither say who, nor deny or report, nor are said of any command. */
-  deeds: readonly number[];
+  content: readonly number[];
   /** Whether those who speak are its subject, and whether anybody who is only pointed to is. */
   isOfUs: boolean;
   isOfSomebody: boolean;
@@ -87,7 +87,7 @@ function statementIn(
     clause,
     first,
     unheard: all.filter(isUnheard),
-    deeds: all.filter((at) => {
+    content: all.filter((at) => {
       const text = texts[at] ?? "";
       const saysWho = engine.isSpeaker(text) || engine.isPointer(text) || engine.copulas.has(text);
       return small[at] !== true && isHedged[at] !== true && !saysWho && !engine.isPolite(text);
@@ -110,19 +110,19 @@ function statementIn(
   };
 }
 
-function saysSo({ saysState, pointsBack, isOfNothing, hasClause, deeds }: Statement): boolean {
-  return !saysState && (!pointsBack || isOfNothing) && hasClause && deeds.length > 0;
+function saysSo({ saysState, pointsBack, isOfNothing, hasClause, content }: Statement): boolean {
+  return !saysState && (!pointsBack || isOfNothing) && hasClause && content.length > 0;
 }
 
 /** Whether a word denies what somebody else does, or what is of something that the home does not have. */
 function deniesOther(
-  { unheard, deeds, first, isOfSomebody, pointsBack }: Statement,
+  { unheard, content, first, isOfSomebody, pointsBack }: Statement,
   at: number,
 ): boolean {
   const [foreign] = unheard;
   if (foreign === undefined || pointsBack) return false;
   // "The twins never sleep"; "no leo la factura" leaves out who.
-  const saysWhat = foreign < at ? deeds.length > 1 : at === first && unheard.length > 1;
+  const saysWhat = foreign < at ? content.length > 1 : at === first && unheard.length > 1;
   return isOfSomebody || saysWhat;
 }
 
@@ -134,12 +134,12 @@ function countsOther({ unheard, isOfSomebody }: Statement, at: number, count: nu
 
 /** Whether it is when something happens that the home has no part in. */
 function isTimeOf(
-  { clause, unheard, deeds, isOfUs, hasClause }: Statement,
+  { clause, unheard, content, isOfUs, hasClause }: Statement,
   { from, end }: Stretch,
 ): boolean {
   if (from < clause.from || end > clause.end) return false;
   // "We open in ten minutes" says of those who speak what they do.
-  if (isOfUs && deeds.some((at) => at < from)) return true;
+  if (isOfUs && content.some((at) => at < from)) return true;
   const [foreign = end, more = end] = unheard;
   return foreign < from && (hasClause || more < from);
 }
