@@ -184,10 +184,10 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     const begun = Math.max(from, ...engine.repairs(utterance, from).map((mark) => mark.end));
     const counted = texts.slice(begun, end).filter((_, at) => small[begun + at] !== true);
     if (counted.length > 0 && counted.every((text) => engine.stateWords.has(text))) return false;
-    // "Violet, quite dim" says what it shall be.
+    // "Violet, quite dim" says what it shall be, and "schnell, …" does not.
     const last = indexes({ from: begun, end }).findLast((at) => small[at] !== true) ?? begun;
     const isLevel = engine.levels(utterance, last).some((level) => level.end === last + 1);
-    if (isLevel && counted.length <= longestLevel) return false;
+    if (from > 0 && isLevel && counted.length <= longestLevel) return false;
     // "It's raining outside" and "crumbs everywhere" are, and "outside" alone says where.
     const words = texts.slice(from, end);
     const isOpen = words.some((_, at) => engine.openPlace(utterance, from + at));
