@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { readPhrasebook } from "../src/index.ts";
+import { type Book, readPhrasebook } from "../src/index.ts";
 
 const home = `
 rooms:
@@ -165,18 +165,22 @@ test("what says what is so is not advised to be an order", () => {
   expect(advised("turn the kiln lite on")).toHaveLength(1);
 });
 
-describe("what a thing shall no longer do ceases", () => {
-  const fan = readPhrasebook([
-    {
-      path: "home.yaml",
-      text: `
+/** A hall with one thing in it, in six languages. */
+function hallWith(device: string): Book {
+  const text = `
 languages: [en, de, fr, es, it, nl]
 rooms: { hall: hall }
+voicepoints: { door: { room: hall } }
 devices:
-  fan: { kind: fan, room: hall, properties: { oscillate: {} }, name: { en: fan, de: Ventilator, fr: ventilateur, es: ventilador, it: ventilatore, nl: ventilator } }
-`,
-    },
-  ]);
+  ${device}
+`;
+  return readPhrasebook([{ path: "home.yaml", text }]);
+}
+
+describe("what a thing shall no longer do ceases", () => {
+  const fan = hallWith(
+    "fan: { kind: fan, room: hall, properties: { oscillate: {} }, name: { en: fan, de: Ventilator, fr: ventilateur, es: ventilador, it: ventilatore, nl: ventilator } }",
+  );
 
   test.each([
     ["en", "stop the fan from swinging"],
@@ -194,18 +198,9 @@ devices:
 });
 
 describe("what is played goes to the next and to the one before", () => {
-  const player = readPhrasebook([
-    {
-      path: "home.yaml",
-      text: `
-languages: [en, de, fr, es, it, nl]
-rooms: { hall: hall }
-voicepoints: { door: { room: hall } }
-devices:
-  radio: { kind: player, room: hall, name: { en: radio, de: Radio, fr: radio, es: radio, it: radio, nl: radio } }
-`,
-    },
-  ]);
+  const player = hallWith(
+    "radio: { kind: player, room: hall, name: { en: radio, de: Radio, fr: radio, es: radio, it: radio, nl: radio } }",
+  );
 
   test.each([
     ["en", "skip to the next one", "next"],

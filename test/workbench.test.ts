@@ -494,7 +494,7 @@ test("panels are opened by the pointer as well", async () => {
   }
 });
 
-test("a first look loads less than 405 kB, gzipped", async () => {
+test("a first look loads less than 400 kB, gzipped", async () => {
   const context = await example.shown.browser.newContext({ serviceWorkers: "block" });
   const first = await context.newPage();
   const loaded = new Map<string, Response>();
@@ -517,7 +517,7 @@ test("a first look loads less than 405 kB, gzipped", async () => {
   const bytes = bodies.reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0);
   await context.close();
   expect(bytes).toBeGreaterThan(100_000);
-  expect(bytes).toBeLessThan(405_000);
+  expect(bytes).toBeLessThan(400_000);
 });
 
 test("nothing that it holds can be sent anywhere", async () => {

@@ -2,7 +2,7 @@ import { type Book, asBook, rebound } from "../book/book.ts";
 import { homeLanguage } from "../hearing/hear.ts";
 import { aloud } from "../language/aloud.ts";
 import { packOf } from "../language/packs.ts";
-import { wordsOfTalk } from "../language/talk.ts";
+import { wordsOfTalk } from "../language/talk-words.ts";
 import { choice, reference, words } from "../pattern/build.ts";
 import type { Grammar, GrammarRule } from "../pattern/grammar.ts";
 import type { Option, Pattern } from "../pattern/tree.ts";

@@ -50,6 +50,7 @@ const yet = "[nog | nog steeds | al | allemaal | eindelijk]";
 
 const tracks: Tracks = {
   nouns: "nummer | liedje | lied | track | plaat",
+  which: "before",
   next: "volgend | volgende",
   previous: "vorig | vorige",
   to: "(ga | spring) naar | speel",

@@ -71,6 +71,7 @@ const yet = "[still | currently | already | finally | all]";
 
 const tracks: Tracks = {
   nouns: "track | song | one | tune",
+  which: "before",
   next: "next",
   previous: "previous | last",
   to: "skip to | play | jump to | [move] on to | go to | [go | skip | jump] back to",

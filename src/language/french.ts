@@ -53,7 +53,7 @@ const yet = "[encore | toujours | bien | déjà | enfin]";
 
 const tracks: Tracks = {
   nouns: "chanson | morceau | titre | piste",
-  isAfter: true,
+  which: "after",
   next: "suivant | suivante",
   previous: "précédent | précédente",
   to: "(passe | passez | passer | saute | reviens | revenir) [à | au] | joue | mets | lance | remets",

@@ -78,6 +78,7 @@ const yet = "[noch | immer noch | gerade | alle | schon | endlich]";
 
 const tracks: Tracks = {
   nouns: "Lied | Titel | Stück | Song",
+  which: "before",
   next: "nächstes | nächster | nächsten | nächste",
   previous:
     "voriges | voriger | vorigen | vorige | vorheriges | vorheriger | vorherigen | letztes | letzter | letzten",

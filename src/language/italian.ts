@@ -45,6 +45,7 @@ const yet = "[ancora | già | finalmente]";
 
 const tracks: Tracks = {
   nouns: "canzone | brano | traccia | pezzo",
+  which: "either",
   next: "prossima | prossimo | successiva | successivo",
   previous: "precedente",
   to: "(passa | passi | passare | vai | torna | salta) (alla | al) | metti | mettere",
@@ -1283,7 +1284,6 @@ export const italian: LanguagePack = {
     next: {
       patterns: [
         ...trackPatterns(tracks, "next"),
-        ...trackPatterns({ ...tracks, isAfter: true }, "next"),
         "avanti",
         "(salta | saltare) questa canzone [su | sul | sulla | di | del | in] $target",
         "$target avanti",
@@ -1291,11 +1291,7 @@ export const italian: LanguagePack = {
       reply: "Brano successivo su {$target}.",
     },
     previous: {
-      patterns: [
-        ...trackPatterns(tracks, "previous"),
-        ...trackPatterns({ ...tracks, isAfter: true }, "previous"),
-        "$target indietro",
-      ],
+      patterns: [...trackPatterns(tracks, "previous"), "$target indietro"],
       reply: "Brano precedente su {$target}.",
     },
     "play-what": {

@@ -132,7 +132,7 @@ export interface LanguagePack {
   adjectives: Readonly<Record<string, Said>>;
   /**
    * Words that a remark beside a command does not have: of condition, report, memory, supposition, and of what was
-   * done before. With one of them words are never passed over.
+   * done before. With one of them words are never passed over. Several words hedge together: "s'il".
    */
   hedges: Said;
   /**

@@ -38,6 +38,7 @@ const yet = "[todavía | aún | ya | por fin]";
 
 const tracks: Tracks = {
   nouns: "canción | pista | tema",
+  which: "either",
   next: "siguiente | próxima | próximo",
   previous: "anterior",
   to: "(pasa | pase | pasar | salta | saltar | ve | vuelve) (a | al) | pon | ponga | poner",
@@ -1248,7 +1249,6 @@ export const spanish: LanguagePack = {
     next: {
       patterns: [
         ...trackPatterns(tracks, "next"),
-        ...trackPatterns({ ...tracks, isAfter: true }, "next"),
         "siguiente",
         "(salta | saltar | pasa | pasar) (esta | la) canción [en | de | del] $target",
         "(salta | saltar | pasa | pasar) esta canción",
@@ -1256,10 +1256,7 @@ export const spanish: LanguagePack = {
       reply: "Siguiente en {$target}.",
     },
     previous: {
-      patterns: [
-        ...trackPatterns(tracks, "previous"),
-        ...trackPatterns({ ...tracks, isAfter: true }, "previous"),
-      ],
+      patterns: [...trackPatterns(tracks, "previous")],
       reply: "Anterior en {$target}.",
     },
     "play-what": {

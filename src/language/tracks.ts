@@ -4,8 +4,8 @@ import type { Said } from "./vocabulary.ts";
 export interface Tracks {
   /** What one is called: "track | song". */
   nouns: string;
-  /** Whether it is called so before what says which: "chanson suivante". */
-  isAfter?: true;
+  /** Where what says which one stands beside that: "next song", "chanson suivante". */
+  which: "before" | "after" | "either";
   next: string;
   previous: string;
   /** Verbs that go to one: "skip to | play". */
@@ -17,12 +17,17 @@ export interface Tracks {
 /** The patterns that go to the next of what is played, or to the one before. */
 export function trackPatterns(tracks: Tracks, way: "next" | "previous"): Said {
   const which = tracks[way];
-  const named = tracks.isAfter ? `(${tracks.nouns}) (${which})` : `(${which}) (${tracks.nouns})`;
-  const one = tracks.isAfter ? `[${tracks.nouns}] (${which})` : `(${which}) [${tracks.nouns}]`;
+  const named = inOrder(tracks, `(${which})`, `(${tracks.nouns})`);
+  const one = inOrder(tracks, `(${which})`, `[${tracks.nouns}]`);
   return [
     named,
     `(${tracks.to}) ${one}`,
     `[${tracks.to}] ${one} (${tracks.on}) $target`,
     `$target ${one}`,
   ];
+}
+
+function inOrder({ which }: Tracks, says: string, noun: string): string {
+  if (which === "before") return `${says} ${noun}`;
+  return which === "after" ? `${noun} ${says}` : `(${says} ${noun} | ${noun} ${says})`;
 }

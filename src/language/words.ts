@@ -179,3 +179,15 @@ function endOfDigits(text: string, from: number): number {
   }
   return at;
 }
+
+/** The words of patterns, as compared, without the names of their slots. */
+export function wordsOf(patterns: readonly string[], rules: WordRules): string[] {
+  return patterns.flatMap((text) =>
+    splitWords(text.replaceAll(/\$\p{L}+/gu, " "), rules).map((word) => word.text),
+  );
+}
+
+/** The words that texts begin with. */
+export function firstWordsOf(texts: readonly string[], rules: WordRules): ReadonlySet<string> {
+  return new Set(texts.flatMap((text) => splitWords(text, rules)[0]?.text ?? []));
+}

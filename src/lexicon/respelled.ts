@@ -2,7 +2,7 @@ import { plainForms, withoutAccents } from "../language/accents.ts";
 import { monthNames, weekdayNames } from "../language/calendar.ts";
 import { numberReader, numberWords } from "../language/numbers.ts";
 import type { LanguagePack } from "../language/pack.ts";
-import { type Word, splitWords } from "../language/words.ts";
+import { type Word, wordsOf } from "../language/words.ts";
 import { unheardOf } from "./lexicon.ts";
 import { type Verbs, orderOf } from "./verb-forms.ts";
 
@@ -63,9 +63,7 @@ export function countedIn(pack: LanguagePack): Counted {
   if (!known) {
     const { language } = pack;
     const said = [...textsIn(pack.times), ...monthNames(language), ...weekdayNames(language)];
-    const words = said
-      .flatMap((text) => splitWords(text.replaceAll(/\$\p{L}+/gu, " "), pack))
-      .map(({ text }) => text);
+    const words = wordsOf(said, pack);
     const accented = words.flatMap((word) =>
       plainForms(word).map((plain) => [plain, word] as const),
     );

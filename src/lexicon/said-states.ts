@@ -1,5 +1,5 @@
 import type { LanguagePack } from "../language/pack.ts";
-import { splitWords } from "../language/words.ts";
+import { firstWordsOf } from "../language/words.ts";
 
 const known = new WeakMap<LanguagePack["states"], ReadonlySet<string>>();
 
@@ -8,8 +8,7 @@ export function stateWordsIn(pack: LanguagePack): ReadonlySet<string> {
   const { states } = pack;
   let words = known.get(states);
   if (!words) {
-    const said = Object.values(states).flat();
-    words = new Set(said.flatMap((text) => splitWords(text, pack)[0]?.text ?? []));
+    words = firstWordsOf(Object.values(states).flat(), pack);
     known.set(states, words);
   }
   return words;

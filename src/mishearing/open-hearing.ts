@@ -1,6 +1,6 @@
 import { type Book, asBook } from "../book/book.ts";
 import { packOf } from "../language/packs.ts";
-import { wordsOfTalk } from "../language/talk.ts";
+import { wordsOfTalk } from "../language/talk-words.ts";
 import { membersOf, numberFrom } from "../source/border.ts";
 import { readOptions } from "./options.ts";
 import { given } from "../source/given.ts";

@@ -1,5 +1,5 @@
 import type { Nameable } from "../model/home.ts";
-import { wordsOfTalk } from "../language/talk.ts";
+import { wordsOfTalk } from "../language/talk-words.ts";
 import { splitWords } from "../language/words.ts";
 import type { LanguagePack } from "../language/pack.ts";
 import { later } from "../source/later.ts";

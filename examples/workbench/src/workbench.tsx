@@ -4,13 +4,13 @@ import { useFindings } from "./findings.tsx";
 import { readDropped } from "./files/opening.ts";
 import { Desk } from "./panels/desk.tsx";
 import { HomeMenu } from "./parts/home-menu.tsx";
-import { Shortcuts } from "./parts/shortcuts.tsx";
 import { type Panel, changedFiles, useBench } from "./work.tsx";
 
 const Phrasebook = lazy(() => import("./panels/phrasebook.tsx"));
 const Suites = lazy(() => import("./panels/suites.tsx"));
 const Day = lazy(() => import("./panels/day.tsx"));
 const Sound = lazy(() => import("./panels/sound.tsx"));
+const Shortcuts = lazy(() => import("./parts/shortcuts.tsx"));
 
 const panels: readonly { id: Panel; name: string }[] = [
   { id: "desk", name: "Desk" },
@@ -134,7 +134,11 @@ export function Workbench() {
           </button>
         )}
       </p>
-      <Shortcuts isOpen={isAsking} onOpenChange={setAsking} />
+      {isAsking && (
+        <Suspense>
+          <Shortcuts onClose={() => setAsking(false)} />
+        </Suspense>
+      )}
     </div>
   );
 }

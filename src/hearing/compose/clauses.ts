@@ -44,27 +44,22 @@ export function exclaimedIn(
 /** Most words after one that says nothing by itself that may tell what it is about. */
 const mostAbout = 4;
 
-/** Whether one of the next words, up to a pause, is none that the home has, and none that takes anything back. */
+/** Whether one of the next words of its clause is none that the home has, and none that takes anything back. */
 export function isForeign(
   engine: Engine,
   utterance: Utterance,
   at: number,
-  { pauses, isHedged }: { pauses: ReadonlySet<number>; isHedged: readonly boolean[] },
+  { clause, isHedged }: { clause: Stretch; isHedged: readonly boolean[] },
 ): boolean {
   const { texts, numbers } = utterance;
   // "There's a gust that is coming" tells of what it stands behind.
-  if (numbers[at - 1] === unheardOf && !pauses.has(at)) return true;
+  if (at > clause.from && numbers[at - 1] === unheardOf) return true;
   // "The match has started": with nothing after it, what it says so of comes before it.
   let end = at + 1;
-  while (end < texts.length && !pauses.has(end) && engine.auxiliaries.has(texts[end] ?? "")) end++;
-  if (end === texts.length || pauses.has(end)) {
-    const begin = Math.max(0, ...[...pauses].filter((pause) => pause <= at));
-    return numbers.slice(begin, at).includes(unheardOf);
-  }
-  for (let next = at + 1; next <= Math.min(at + mostAbout, texts.length - 1); next++) {
-    if (pauses.has(next)) return false;
-    if (isHedged[next] === true) continue;
-    if (numbers[next] === unheardOf || engine.measured(utterance, next).length > 0) return true;
-  }
-  return false;
+  while (end < clause.end && engine.auxiliaries.has(texts[end] ?? "")) end++;
+  if (end === clause.end) return numbers.slice(clause.from, at).includes(unheardOf);
+  return indexes({ from: at + 1, end: Math.min(at + 1 + mostAbout, clause.end) }).some((next) => {
+    const isSaid = numbers[next] === unheardOf || engine.measured(utterance, next).length > 0;
+    return isSaid && isHedged[next] !== true;
+  });
 }

@@ -2,7 +2,7 @@ import type { Utterance } from "../../automaton/utterance.ts";
 import type { Filling } from "../understand/fillings.ts";
 import type { Reading } from "../understand/evaluate.ts";
 import type { Stretch } from "../understand/stretch.ts";
-import type { Apart } from "./apart.ts";
+import type { Parting } from "./parting.ts";
 
 /** Whether a value is a number that may be an hour of the clock. */
 export function saysHour(reading: Reading, utterance: Utterance): boolean {
@@ -17,7 +17,7 @@ export function saysHour(reading: Reading, utterance: Utterance): boolean {
  */
 export function isHour(
   reading: Reading,
-  { utterance, aparts }: Said,
+  { utterance, aparts }: Pick<Parting, "utterance" | "aparts">,
   stretch: Stretch,
   left: readonly Stretch[] = [],
 ): boolean {
@@ -48,12 +48,6 @@ function hasArticle({ slot, from, reading }: Filling, { small }: Utterance): boo
     return false;
   }
   return small[from - 1] === true;
-}
-
-/** What is said, and what may stand apart in it. */
-interface Said {
-  utterance: Utterance;
-  aparts: readonly Apart[];
 }
 
 /** Whether it is said by how much, as "um zehn lauter" is; what opens and closes does so by hours alone. */

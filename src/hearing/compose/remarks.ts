@@ -3,8 +3,9 @@ import { type Utterance, afterSmall, pausesIn } from "../../automaton/utterance.
 import { unheardOf } from "../../lexicon/lexicon.ts";
 import type { Engine } from "../understand/engine.ts";
 import { type Stretch, indexes, pick } from "../understand/stretch.ts";
-import { exclaimedIn, isForeign, isNobodys, isPerceived } from "./clauses.ts";
-import { saidOfOthers } from "./statements.ts";
+import type { WhenFound } from "../understand/whens.ts";
+import { isForeign, isPerceived } from "./clauses.ts";
+import { heed } from "./heeded.ts";
 
 /** Most words of a remark. */
 const longestRemark = 14;
@@ -38,92 +39,36 @@ interface Remarks {
 /** What tells a remark, looked at word by word. */
 export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
   const { texts, numbers, small } = utterance;
+  const heeded = heed(engine, utterance);
+  const { clauseOf, isHedged, isExcused, isBarred } = heeded;
   const names = texts.map((_, at) => engine.mentions(utterance, at));
   const pauses = new Set(pausesIn(utterance));
-  // What goes on after a pause is no name: "I'm done in here, lights off".
-  const isNamed = (at: number, last: number): boolean => {
-    const end = names[at];
-    if (end === undefined || isEverybody[at] === true || isOfAll(at, end)) return false;
-    if (saysHow(at, end)) return false;
-    return end <= last || !pauses.has(last);
-  };
+  const saysState = (stretch: Stretch): boolean =>
+    indexes(stretch).some((at) => engine.stateWords.has(texts[at] ?? ""));
+  const isUnheard = (at: number): boolean => numbers[at] === unheardOf;
   // "The lawn is like straw" says how a thing is, and nothing that it is to be.
   const saysHow = (at: number, end: number): boolean => {
-    const last = [...pauses].find((pause) => pause > at) ?? texts.length;
-    const said = indexes({ from: end + 1, end: last });
-    return (
-      engine.copulas.has(texts[end] ?? "") &&
-      said.some((each) => numbers[each] === unheardOf) &&
-      !said.some((each) => engine.stateWords.has(texts[each] ?? ""))
-    );
+    const said = { from: end + 1, end: clauseOf(at).end };
+    const isCopula = engine.copulas.has(texts[end] ?? "");
+    return isCopula && indexes(said).some(isUnheard) && !saysState(said);
   };
   // "Everything is soaked", "tout est trempé": all of something else.
   const isOfAll = (at: number, end: number): boolean =>
     engine.isEverything(utterance, at) &&
     (engine.isClause(texts[end] ?? "") || engine.isClause(texts[at - 1] ?? "")) &&
-    isForeign(engine, utterance, at, { pauses, isHedged: hedged });
-  const answers = engine.answers(utterance);
-  const hedged = engine.hedged(utterance);
-  const whens = engine.whens(utterance);
-  const isExcused = texts.map(() => false);
-  for (const at of isExcused.keys()) {
-    for (const { end } of engine.excuses(utterance, at)) isExcused.fill(true, at, end);
-  }
-  // "Tout le monde" is nothing of the home.
-  const isEverybody = [...isExcused];
-  // "The delivery has arrived" reports nothing of the home; what a clause begins with may ask.
-  for (const [at, text] of texts.entries()) {
-    const begin = Math.max(0, ...[...pauses].filter((pause) => pause <= at));
-    const mayAsk = engine.exclaims.words.has(text) && afterSmall(utterance, begin) === at;
-    if (!engine.auxiliaries.has(text) || mayAsk) continue;
-    isExcused[at] ||= isForeign(engine, utterance, at, { pauses, isHedged: hedged });
-  }
-  const clauses = [0, ...pauses].map((from): Stretch => {
-    return { from, end: [...pauses].find((at) => at > from) ?? texts.length };
-  });
-  for (const clause of clauses) {
-    // "Ich hör das Telefon nicht" denies nothing that is to be done.
-    if (isPerceived(engine, utterance, clause)) isExcused.fill(true, clause.from, clause.end);
-    if (clause.end - clause.from === texts.length) continue;
-    const exclaimed = exclaimedIn(engine, utterance, clause);
-    if (exclaimed !== undefined) isExcused[exclaimed] = true;
-    // Nor does "nobody watches it".
-    if (!isNobodys(engine, utterance, clause)) continue;
-    for (const at of indexes(clause)) {
-      const text = texts[at] ?? "";
-      if (engine.nobody.words.has(text) || engine.nobody.beside.has(text)) isExcused[at] = true;
-    }
-  }
-  const isArticle = (at: number): boolean => small[at] === true || engine.ones.has(texts[at] ?? "");
-  // "Nos vamos todos" says who, and "todos los días" when.
-  const isOfAllOfUs = (text: string, at: number): boolean =>
-    engine.quantifiers.has(text) &&
-    (engine.isClause(texts[at - 1] ?? "") || numbers[at - 1] === unheardOf);
-  const isHedged = texts.map(
-    (text, at) =>
-      answers[at] === true ||
-      (hedged[at] === true && !isOfAllOfUs(text, at)) ||
-      // "Or leave it", but not "leave it off".
-      (engine.keeps.has(text) &&
-        engine.isPointer(texts[at + 1] ?? "") &&
-        !texts.slice(at + 2).some((after) => engine.stateWords.has(after))),
-  );
-  const counts = texts.map((_, at) =>
-    // "A" is a number in some languages, and says nothing of how many.
-    isArticle(at) ? 0 : Math.max(0, ...engine.numbers(texts, at).map(({ end }) => end - at)),
-  );
-  for (const clause of clauses) {
-    if (clause.end - clause.from === texts.length) continue;
-    for (const at of saidOfOthers(engine, utterance, clause, { isHedged, counts, whens })) {
-      isExcused[at] = true;
-    }
-  }
-  const isBarred = texts.map(
-    (_, at) =>
-      ((isHedged[at] === true || counts[at] !== 0) && !isExcused[at]) ||
-      // What is excepted is never passed over, whether or not there is such a thing.
-      (engine.exceptions(utterance, at).length > 0 && isExcused[at + 1] !== true),
-  );
+    isForeign(engine, utterance, at, { clause: clauseOf(at), isHedged });
+  const isNamed = (at: number, last: number): boolean => {
+    const end = names[at];
+    if (end === undefined || heeded.isEverybody[at] === true) return false;
+    if (isOfAll(at, end) || saysHow(at, end)) return false;
+    // What goes on after a pause is no name: "I'm done in here, lights off".
+    return end <= last || !pauses.has(last);
+  };
+  // "What a day" is no time.
+  const whensIn = ({ from, end }: Stretch): WhenFound[] =>
+    heeded.whens.filter((when) => {
+      return when.from >= from && when.end <= end && isExcused[when.from - 1] !== true;
+    });
   const { sets } = engine;
   // "Das Spiel hat angefangen": after an article no command begins.
   const begins = numbers.map((number, at) => {
@@ -157,21 +102,15 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     isUnbarred({ from, end }) && indexes({ from, end }).every((at) => !isNamed(at, end));
   // "The kids won't go up to the loft alone": what somebody does, and not how anything is to be.
   const isOfOther = (stretch: Stretch): boolean => {
-    const said = indexes(stretch).map((at) => texts[at] ?? "");
-    return (
-      said.some((text) => engine.isClause(text) || engine.denies.has(text)) &&
-      !said.some((text) => engine.stateWords.has(text)) &&
-      indexes(stretch).some((at) => numbers[at] === unheardOf)
-    );
+    const saysWho = indexes(stretch).some((at) => {
+      const text = texts[at] ?? "";
+      return engine.isClause(text) || engine.denies.has(text);
+    });
+    return saysWho && !saysState(stretch) && indexes(stretch).some(isUnheard);
   };
   const isUnbarred = ({ from, end }: Stretch): boolean => {
     if (isBarred.slice(from, end).includes(true)) return false;
-    // "What a day" is no time.
-    const isTimed = whens.some((when) => {
-      const isPassed = isExcused[when.from] === true || isExcused[when.from - 1] === true;
-      return when.from >= from && when.end <= end && !isPassed;
-    });
-    if (isTimed) return false;
+    if (whensIn({ from, end }).some((when) => isExcused[when.from] !== true)) return false;
     // What is joined by a word is one more thing or command, but for what is a sentence: "then it's cheaper".
     return !joiners.some((joiner) => {
       const goesOn = engine.isClause(texts[joiner.end] ?? "");
@@ -221,10 +160,8 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
         subject >= 0 && before.slice(subject + 1).some((each) => engine.isClause(texts[each] ?? ""))
       );
     },
-    saysClock: ({ from, end }) => {
-      const within = whens.filter((when) => {
-        return when.from >= from && when.end <= end && isExcused[when.from - 1] !== true;
-      });
+    saysClock: (stretch) => {
+      const within = whensIn(stretch);
       const soon = within.filter(({ readings }) =>
         readings.every((reading) => "seconds" in reading),
       );

@@ -6,7 +6,7 @@ import type { WhenFound } from "../understand/whens.ts";
 import { beforeSpeaker } from "./clauses.ts";
 
 /** What is found of the words of an utterance before its clauses are looked at. */
-export interface Heeded {
+interface Found {
   isHedged: readonly boolean[];
   /** How many words a number takes that begins at each. */
   counts: readonly number[];
@@ -21,12 +21,12 @@ export function saidOfOthers(
   engine: Engine,
   utterance: Utterance,
   clause: Stretch,
-  heeded: Heeded,
+  found: Found,
 ): number[] {
   const { texts } = utterance;
-  const statement = statementIn(engine, utterance, clause, heeded);
+  const statement = statementIn(engine, utterance, clause, found);
   const { first, isOfUs, isOfSomebody, pointsBack, saysState } = statement;
-  const times = heeded.whens.filter((when) => isTimeOf(statement, when));
+  const times = found.whens.filter((when) => isTimeOf(statement, when));
   const passes = (at: number): boolean => {
     const text = texts[at] ?? "";
     // "I'm already in bed" says what is so, and "we've closed" what those who speak did; not "we've closed it".
@@ -38,7 +38,7 @@ export function saidOfOthers(
     if (engine.habits.has(text)) return at > first && (!saysState || statement.unheard.length > 0);
     return (
       times.some(({ from, end }) => from <= at && at < end) ||
-      countsOther(statement, at, heeded.counts[at] ?? 0)
+      countsOther(statement, at, found.counts[at] ?? 0)
     );
   };
   const passed = indexes(clause).filter(passes);
@@ -73,7 +73,7 @@ function statementIn(
   engine: Engine,
   utterance: Utterance,
   clause: Stretch,
-  { isHedged }: Heeded,
+  { isHedged }: Found,
 ): Statement {
   const { texts, numbers, small } = utterance;
   const all = indexes(clause);

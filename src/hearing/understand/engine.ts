@@ -4,10 +4,9 @@ import { type Sets, createSets } from "../../automaton/sets.ts";
 import { type Utterance, prepareUtterance } from "../../automaton/utterance.ts";
 import type { NumberReader } from "../../language/numbers.ts";
 import type { LanguagePack } from "../../language/pack.ts";
-import { createForms } from "../../slot-types/forms.ts";
 import type { Said } from "../../language/vocabulary.ts";
 import { packOf } from "../../language/packs.ts";
-import { splitWords } from "../../language/words.ts";
+import { firstWordsOf, splitWords } from "../../language/words.ts";
 import { type Lexicon, createLexicon, unheardOf } from "../../lexicon/lexicon.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import type { TargetExpression } from "../../slot-types/expression.ts";
@@ -147,16 +146,13 @@ function createEngine(book: Phrasebook, language: string): Engine {
   };
   const wordOf = ([text = ""]: Said): Utterance =>
     prepareUtterance("", splitWords(text, pack), lexicon, small);
-  const firstWords = (said: Said): ReadonlySet<string> =>
-    new Set(said.flatMap((text) => splitWords(text, pack)[0]?.text ?? []));
+  const firstWords = (said: Said): ReadonlySet<string> => firstWordsOf(said, pack);
   const { it, here, there, one, ones } = pack.targets;
   const itWords = firstWords([...it, ...there]);
   const leaningWords = firstWords([...it, ...there, ...one, ...ones]);
   const hereWords = firstWords(here);
   const stays = new Set(pack.stays.verbs);
-  const patterned = (said: Said): Recognise<true> =>
-    createForms<object, true>([{ said, make: () => true }], {}, ground);
-  const asIs = patterned(pack.stays.after);
+  const talk = createTalk(ground);
   const namedAt = (
     utterance: Utterance,
     from: number,
@@ -181,7 +177,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     prepare,
     restate: (utterance) => requested(minded(utterance)),
     ...around,
-    ...createTalk(ground),
+    ...talk,
     itWord: wordOf(pack.targets.it),
     onWord: wordOf(pack.states.on),
     keeps: stays,
@@ -195,7 +191,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
       if (!stays.has(utterance.texts[verb] ?? "")) return undefined;
       const named = verb + 1;
       for (let last = named + 1; last < end; last++) {
-        if (asIs(utterance, last).some((found) => found.end === end)) return [named, last];
+        if (talk.asIs(utterance, last).some((found) => found.end === end)) return [named, last];
       }
       return named < end ? [named, end] : undefined;
     },

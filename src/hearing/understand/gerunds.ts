@@ -1,6 +1,8 @@
 import { type Utterance, afterSmall } from "../../automaton/utterance.ts";
 import type { Ground } from "../../slot-types/slot.ts";
 import { stateWordsIn } from "../../lexicon/said-states.ts";
+import { wordsOf } from "../../language/words.ts";
+import { later } from "../../source/later.ts";
 import { type Around, pieces } from "./around.ts";
 import { joined, pick, reworded } from "./stretch.ts";
 
@@ -13,25 +15,25 @@ export function createGerunds(
   ground: Ground,
   { starts, joiners }: Pick<Around, "starts" | "joiners">,
 ): (utterance: Utterance) => Utterance {
-  const { gerunds } = ground.pack;
+  const { pack } = ground;
+  const { gerunds } = pack;
   if (!gerunds) return (utterance) => utterance;
   const find = pieces(gerunds.after, ground);
   const findNeed = pieces(gerunds.needed, ground);
   const verbs = new Map(Object.entries(gerunds.verbs));
   const numberOf = ground.lexicon.find;
-  const states = stateWordsIn(ground.pack);
-  const deeds = new Set(
-    Object.values(ground.pack.vocabulary).flatMap(({ deeds: said = [] }) =>
-      said.flatMap((text) => text.match(/\p{L}+/gu) ?? []),
-    ),
-  );
+  const states = stateWordsIn(pack);
+  const deeds = later(() => {
+    const said = Object.values(pack.vocabulary).flatMap((entry) => entry.deeds ?? []);
+    return new Set(wordsOf(said, pack));
+  });
   const needed = (utterance: Utterance): Utterance | undefined => {
     const { texts } = utterance;
     for (let from = 1; from < texts.length - 1; from++) {
       for (const at of findNeed(utterance, from)) {
         const verb = verbs.get(texts[at] ?? "");
         // "The lawn needs cutting" is no business of the home.
-        const isOrder = states.has(texts[at + 1] ?? "") || deeds.has(verb ?? "");
+        const isOrder = states.has(texts[at + 1] ?? "") || deeds().has(verb ?? "");
         if (verb === undefined || !isOrder) continue;
         const parts = [
           reworded(pick(utterance, { from: at, end: at + 1 }, []), () => verb, numberOf),

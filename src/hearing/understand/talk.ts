@@ -1,7 +1,7 @@
 import type { Recognise } from "../../automaton/chart.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Said } from "../../language/vocabulary.ts";
-import { splitWords } from "../../language/words.ts";
+import { firstWordsOf, splitWords, wordsOf } from "../../language/words.ts";
 import { stateWordsIn } from "../../lexicon/said-states.ts";
 import { createForms } from "../../slot-types/forms.ts";
 import { recognisePhrases } from "../../slot-types/phrases.ts";
@@ -60,6 +60,8 @@ export interface Talk {
   ones: ReadonlySet<string>;
   /** What a remark may have in it although its words are hedges elsewhere. */
   excuses: Recognise<true>;
+  /** What may follow a thing that is left as it is: "alone". */
+  asIs: Recognise<true>;
   /** What begins an exception: "all but", "except for". */
   exceptions: Recognise<true>;
 }
@@ -67,8 +69,7 @@ export interface Talk {
 /** Finds talk in a language. */
 export function createTalk(ground: Ground): Talk {
   const { pack } = ground;
-  const firstWords = (said: Said): ReadonlySet<string> =>
-    new Set(said.flatMap((text) => splitWords(text, pack)[0]?.text ?? []));
+  const firstWords = (said: Said): ReadonlySet<string> => firstWordsOf(said, pack);
   const patterned = (said: Said): Recognise<true> =>
     createForms<object, true>([{ said, make: () => true }], {}, ground);
   const pointers = firstWords(pack.targets.it);
@@ -84,9 +85,7 @@ export function createTalk(ground: Ground): Talk {
     speakers.includes(word) ||
     endings.some((ending) => word.endsWith(ending) && word.length > ending.length + 1);
   const { opening, closing } = pack.courtesies;
-  const polite = later(
-    () => new Set([...opening, ...closing].flatMap((said) => said.match(/[\p{L}']+/gu) ?? [])),
-  );
+  const polite = later(() => new Set(wordsOf([...opening, ...closing], pack)));
   const { yes, no, cancel } = pack.conversation;
   const answersFrom = patterned([...yes, ...no, ...cancel]);
   return {
@@ -130,6 +129,7 @@ export function createTalk(ground: Ground): Talk {
     excuses: patterned(pack.excuses),
     reasons: recogniseAny(pack.reasons, ground),
     therefore: recogniseAny(pack.therefore, ground),
+    asIs: patterned(pack.stays.after),
     exceptions: recogniseAny(pack.targets.except, ground),
   };
 }

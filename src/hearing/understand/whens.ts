@@ -1,6 +1,6 @@
 import type { Recognise } from "../../automaton/chart.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
-import { splitWords } from "../../language/words.ts";
+import { wordsOf } from "../../language/words.ts";
 import { longestDuration } from "../../time/duration.ts";
 import { durationUnits, spokenSunEvents } from "../../language/times.ts";
 import type { Location } from "../../model/home.ts";
@@ -220,12 +220,9 @@ function dayReader(ground: Ground): Recognise<Day> {
 /** Words that say a part of the day, and nothing else of a time. */
 function wordsOfDay({ pack }: Ground): ReadonlySet<string> {
   const { partOf, when } = pack.times;
-  const words = (said: readonly string[]): string[] =>
-    said.flatMap((text) =>
-      splitWords(text.replaceAll(/\$\p{L}+/gu, " "), pack).map((word) => word.text),
-    );
-  const others = new Set(words(Object.values(when).flat()));
-  const all = words(partsOfDay.flatMap((part) => [...pack.times[part], ...partOf[part]]));
+  const others = new Set(wordsOf(Object.values(when).flat(), pack));
+  const said = partsOfDay.flatMap((part) => [...pack.times[part], ...partOf[part]]);
+  const all = wordsOf(said, pack);
   return new Set(all.filter((word) => !others.has(word) && !pack.small.includes(word)));
 }
 

@@ -19,15 +19,9 @@ const keys: readonly (readonly [keys: string, does: string])[] = [
 ];
 
 /** Everything that a key does. */
-export function Shortcuts({
-  isOpen,
-  onOpenChange,
-}: {
-  isOpen: boolean;
-  onOpenChange: (isOpen: boolean) => void;
-}) {
+export default function Shortcuts({ onClose }: { onClose: () => void }) {
   return (
-    <ModalOverlay className="overlay" isOpen={isOpen} onOpenChange={onOpenChange} isDismissable>
+    <ModalOverlay className="overlay" isOpen onOpenChange={onClose} isDismissable>
       <Modal className="modal">
         <Dialog className="dialog">
           <Heading slot="title">Shortcuts</Heading>
