@@ -163,7 +163,10 @@ export type Conclusion = DistributiveOmit<Heard, Exclude<keyof HeardBase, "comma
 
 /** All that an outcome asks of devices, in the order said. */
 export function effectsOf(heard: Pick<HeardBase, "commands">): readonly Effect[] {
-  return madeOf("outcome", () => heard.commands.flatMap(({ effects }) => effects));
+  return madeOf("outcome", () => {
+    const [only, more] = heard.commands;
+    return only && !more ? only.effects : heard.commands.flatMap(({ effects }) => effects);
+  });
 }
 
 /** Whether commands ask for something to be done, and not only to be told. */

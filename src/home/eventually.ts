@@ -24,7 +24,8 @@ export function mapped<A, B>(first: Eventually<A>, make: (value: A) => B): Event
 
 /** Several things, once all of them are there. */
 export function allThere<T>(parts: readonly Eventually<T>[]): Eventually<readonly T[]> {
-  const there = parts.flatMap((part) => ("now" in part ? [part.now] : []));
+  const there: T[] = [];
+  for (const part of parts) if ("now" in part) there.push(part.now);
   if (there.length === parts.length) return { now: there };
   return {
     later: (then) => {

@@ -99,13 +99,15 @@ export function createTargetReader(
       return found;
     };
     /** Places, the longest list of them first: what follows "and" is a place if it can be one. */
-    const places = (from: number, depth = 0): Placed[] =>
+    const firstPlaces: Placed[][] = [];
+    const places = (from: number): readonly Placed[] => (firstPlaces[from] ??= placesAt(from, 0));
+    const placesAt = (from: number, depth: number): Placed[] =>
       place(from).flatMap((first) => {
         if (typeof first.place === "string" || depth > 4) return [first];
         const { place: holders, end } = first;
         const more = [...connective("and", end), ...(depth > 0 ? [] : [end])].flatMap((joiner) => {
           const next = afterSmall(joiner);
-          return prepositional(next).flatMap((start) => places(start, depth + 1));
+          return prepositional(next).flatMap((start) => placesAt(start, depth + 1));
         });
         const lists = more.flatMap((rest): Placed[] =>
           typeof rest.place === "string"
@@ -125,10 +127,12 @@ export function createTargetReader(
       ...new Set(connective("inPlace", from).flatMap((end) => [end, afterSmall(end)])),
     ];
     /** Places after their preposition, or without one: "in the loft", "upstairs". */
-    const placesAfter = (from: number): Placed[] => {
+    const placed: Placed[][] = [];
+    const placesAfter = (from: number): readonly Placed[] => {
       if (from >= numbers.length) return [];
-      const starts = new Set([from, afterSmall(from)].flatMap(prepositional));
-      return [...starts].flatMap((start) => places(start));
+      return (placed[from] ??= [
+        ...new Set([from, afterSmall(from)].flatMap(prepositional)),
+      ].flatMap((start) => places(start)));
     };
 
     /** Things by their kind; not by words that are a name. */

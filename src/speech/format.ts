@@ -11,22 +11,24 @@ interface Parsed {
   said: Map<string, string>;
 }
 
-/** A home has few replies, and suites have them formatted many times. */
-const parsed = new Map<string, Parsed>();
+/** A home has few replies, and suites have them formatted many times: by language and by their texts. */
+const parsed = new Map<string, Map<string, Parsed>>();
+/** Most that is kept of a language. */
 const mostParsed = 1000;
 /** Most that is kept of what one reply came to. */
 const mostSaid = 200;
 
 function parse(source: string, language: string): Parsed {
-  const key = `${language} ${source}`;
-  let known = parsed.get(key);
+  let sources = parsed.get(language);
+  if (!sources) parsed.set(language, (sources = new Map<string, Parsed>()));
+  let known = sources.get(source);
   if (!known) {
-    if (parsed.size >= mostParsed) parsed.clear();
+    if (sources.size >= mostParsed) sources.clear();
     // Functions and choices begin with a colon in a placeholder, or with a declaration.
     const isPlain = !/^\s*\.|\{[^}]*:/u.test(source);
     const numbers = isPlain ? numbersOf(language) : undefined;
     known = { message: makeMessage(source, language), numbers, said: new Map() };
-    parsed.set(key, known);
+    sources.set(source, known);
   }
   return known;
 }

@@ -56,33 +56,48 @@ export function doneBy(deeds: readonly Deed[], state?: (device: string) => State
 
 /** Whether what was done is what is expected, by one or by several together, and nothing else. */
 export function isDone(expected: readonly Effects[], done: Done, isAll: boolean): boolean {
-  const met = new Set<string>();
+  return areMet(expected, done) && (!isAll || areExpected(expected, done));
+}
+
+function areMet(expected: readonly Effects[], done: Done): boolean {
   const meets = (
     conditions: Conditions | undefined,
     valueOf: (change: Change) => Value | undefined,
   ): boolean =>
     [...(conditions ?? [])].every(([device, each]) =>
       Object.entries(each).every(([property, condition]) => {
-        met.add(`${device} ${property}`);
         const change = done.properties.get(device)?.get(property);
         const value = change && valueOf(change);
         return value !== undefined && isSo(condition, value);
       }),
     );
-  const areMet = expected.map(({ set, nudge, scale, call = [] }) => {
-    const parts = [
-      meets(set, ({ value }) => value),
-      meets(nudge, (change) => change.nudge),
-      meets(scale, (change) => change.scale),
-    ];
-    const areCalled = [...call].every(([device, action]) => {
-      met.add(`${device} ${action}()`);
-      return done.calls.get(device)?.includes(action) === true;
-    });
-    return parts.every(Boolean) && areCalled;
-  });
-  if (!areMet.every(Boolean)) return false;
-  return !isAll || keysOf(done).every((key) => met.has(key));
+  return expected.every(
+    ({ set, nudge, scale, call = [] }) =>
+      meets(set, ({ value }) => value) &&
+      meets(nudge, (change) => change.nudge) &&
+      meets(scale, (change) => change.scale) &&
+      [...call].every(([device, action]) => done.calls.get(device)?.includes(action) === true),
+  );
+}
+
+/** Whether nothing was done that nobody expects. */
+function areExpected(expected: readonly Effects[], { properties, calls }: Done): boolean {
+  for (const [device, changes] of properties) {
+    for (const name of changes.keys()) {
+      const isNamed = expected.some(({ set, nudge, scale }) =>
+        [set, nudge, scale].some((each) => each?.get(device)?.[name] !== undefined),
+      );
+      if (!isNamed) return false;
+    }
+  }
+  for (const [device, actions] of calls) {
+    const isCalled = (action: string): boolean =>
+      expected.some(({ call = [] }) =>
+        [...call].some(([other, wanted]) => other === device && wanted === action),
+      );
+    if (!actions.every(isCalled)) return false;
+  }
+  return true;
 }
 
 /** Amounts are worked out, and may miss a written one by a little. */
@@ -90,15 +105,6 @@ function isSo(condition: Condition, value: Value): boolean {
   if (holds(condition, value)) return true;
   if (condition.is !== "equal" || typeof condition.value !== "number") return false;
   return typeof value === "number" && Math.abs(value - condition.value) < 1e-9;
-}
-
-function keysOf({ properties, calls }: Done): string[] {
-  return [
-    ...[...properties].flatMap(([device, each]) =>
-      [...each.keys()].map((name) => `${device} ${name}`),
-    ),
-    ...[...calls].flatMap(([device, each]) => each.map((action) => `${device} ${action}()`)),
-  ];
 }
 
 /** What was done, in the notation in which it is expected. */

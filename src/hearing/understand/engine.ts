@@ -24,13 +24,14 @@ import { type Around, createAround } from "./around.ts";
 import { type Talk, createTalk } from "./talk.ts";
 import { createGerunds } from "./gerunds.ts";
 import { createRequests } from "./requests.ts";
+import { type Recent, createRecent } from "./recent.ts";
 import { type EngineRule, fragmentsIn, ruleFor, rulesOf } from "./rules.ts";
 import { shippedFor, shippedNetwork } from "./shipped-network.ts";
 import { createSymbols } from "./symbols.ts";
 import { type WhenFound, createWhenFinder } from "./whens.ts";
 
 /** Everything that is needed to understand one language in one home. */
-export interface Engine extends Around, Talk {
+export interface Engine extends Around, Talk, Recent {
   language: string;
   pack: LanguagePack;
   lexicon: Lexicon;
@@ -39,8 +40,6 @@ export interface Engine extends Around, Talk {
   network: Network;
   sets: Sets;
   types: readonly Recognise<SlotReading>[];
-  /** A text as words that are ready to be understood. */
-  prepare: (text: string) => Utterance;
   /** The same utterance with verbs in their usual form, where somebody is asked about doing it. */
   restate: (utterance: Utterance) => Utterance;
   /** What each rule of the network is. */
@@ -164,6 +163,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     return ends.length > 0 ? Math.min(...ends) : undefined;
   };
   const whens = later(() => createLaterWhens(ground));
+  const recent = createRecent({ sets, network, types: symbols.types, ...around }, prepare);
   return {
     language,
     pack,
@@ -174,7 +174,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
     sets,
     types: symbols.types,
     rules,
-    prepare,
+    ...recent,
     restate: (utterance) => requested(minded(utterance)),
     ...around,
     ...talk,
@@ -241,7 +241,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
         const words = text.trim();
         return words === "" ? [] : [{ reading: { read: "value", value: words }, words }];
       }
-      return readWhole(prepare(text), symbols.recogniserOf(slot), around);
+      return readWhole(recent.prepare(text), symbols.recogniserOf(slot), around);
     },
     speaksOfIt: ({ texts }) => texts.some((text) => itWords.has(text)),
     mayLean: ({ texts }) => texts.some((text) => leaningWords.has(text)),

@@ -1,23 +1,18 @@
 import type { SlotReading } from "../../slot-types/slot.ts";
-import { type Chart, runAutomaton } from "../../automaton/chart.ts";
 import { slotOf } from "../../automaton/network.ts";
-import { type Path, type Paths, findPaths } from "../../automaton/paths.ts";
+import type { Path } from "../../automaton/paths.ts";
 import type { Utterance } from "../../automaton/utterance.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import type { Engine } from "./engine.ts";
 import { type Reading, evaluatePath } from "./evaluate.ts";
 import { type Ranked, rankReadings } from "./rank.ts";
+import type { Walked } from "./recent.ts";
 import type { Speaker } from "../../commands/targets.ts";
 import type { Narrowing } from "../../slot-types/narrowing.ts";
 
 /** Words, every way to understand them as one command, and what was looked at to find these. */
-export interface Understood {
+export interface Understood extends Walked {
   utterance: Utterance;
-  chart: Chart<SlotReading>;
-  paths: Paths<SlotReading>;
-  /** Places where a phrase may begin, after the address and courtesies, and where it may end. */
-  starts: ReadonlySet<number>;
-  ends: ReadonlySet<number>;
   ranked: readonly Ranked[];
   /** What was said apart and narrows what is named. */
   narrowings: readonly Narrowing[];
@@ -32,10 +27,7 @@ export function understand(
   utterance: Utterance,
   speaker: Speaker,
 ): Understood {
-  const starts = engine.starts(utterance);
-  const ends = engine.ends(utterance);
-  const chart = runAutomaton(engine.sets, engine.types, utterance, starts);
-  const paths = findPaths(engine.network, chart, utterance, { starts, ends });
+  const { starts, ends, chart, paths } = engine.walk(utterance);
   const readings: Reading[] = [];
   for (const path of distinctPaths(engine, paths.found)) {
     readings.push(...evaluatePath({ book, engine, speaker }, utterance, path));
