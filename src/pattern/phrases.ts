@@ -89,15 +89,21 @@ export function* phrases(
 }
 
 function* inTurn(
-  [item, ...rest]: readonly Pattern[],
+  items: readonly Pattern[],
   resolve: Resolve,
   spell: Spell,
 ): Generator<readonly string[]> {
+  // Most patterns are words one after another, for a while or all through.
+  const first: string[] = [];
+  let at = 0;
+  for (let item = items[0]; item?.type === "words"; item = items[++at]) first.push(...spell(item));
+  const item = items[at];
   if (!item) {
-    yield [];
+    yield first;
     return;
   }
+  const rest = items.slice(at + 1);
   for (const head of phrases(item, resolve, spell)) {
-    for (const tail of inTurn(rest, resolve, spell)) yield [...head, ...tail];
+    for (const tail of inTurn(rest, resolve, spell)) yield [...first, ...head, ...tail];
   }
 }

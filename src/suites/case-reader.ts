@@ -81,9 +81,8 @@ function readPhrases(
     const count = countPhrases(pattern.tree, resolve);
     if (count > 0 && count <= mostPhrases) {
       const { language } = pattern;
-      const one: Case = { ...setting, phrase: "", language, expect, position };
       return [...phrases(pattern.tree, resolve, asWritten)].map((words) => {
-        return { ...one, phrase: words.join(" ") };
+        return caseOf(setting, language, { phrase: words.join(" "), expect, position });
       });
     }
     const [message, fix] =
@@ -93,6 +92,25 @@ function readPhrases(
     hear.report("case-phrases", message, fix, { at: pattern.at });
     return [];
   });
+}
+
+/** A case in its setting. Members are written out, so that all cases have one shape: thousands are made and run. */
+function caseOf(
+  setting: CaseSetting,
+  language: string,
+  { phrase, expect, position }: Pick<Case, "phrase" | "expect" | "position">,
+): Case {
+  const { faults, at, time, name, note, tags, skip, fails, apartFrom } = setting;
+  const made: Case = { phrase, language, given: setting.given, faults, expect, position };
+  if (at !== undefined) made.at = at;
+  if (time !== undefined) made.time = time;
+  if (name !== undefined) made.name = name;
+  if (note !== undefined) made.note = note;
+  if (tags !== undefined) made.tags = tags;
+  if (skip !== undefined) made.skip = skip;
+  if (fails !== undefined) made.fails = fails;
+  if (apartFrom !== undefined) made.apartFrom = apartFrom;
+  return made;
 }
 
 function reportNothing(cursor: Cursor<unknown>, fix: string): void {
@@ -112,7 +130,7 @@ function readTalk(
   });
   const phrase = turns.map(({ shown }) => shown).join(" / ");
   const script = { script: "talk", turns } as const;
-  return { ...setting, phrase, script, expect: {}, position: talk.at };
+  return { ...caseOf(setting, setting.language, { phrase, expect: {}, position: talk.at }), script };
 }
 
 type TurnDefinition = Extract<CaseDefinition, { talk: unknown }>["talk"][number];
@@ -152,5 +170,5 @@ function readAfter(
   const expect = readExpectation(book, cursor.key("expect"));
   const phrase = happenings.map(({ text }) => text).join(", ");
   const script = { script: "after", happenings } as const;
-  return { ...setting, phrase, script, expect, position: after.at };
+  return { ...caseOf(setting, setting.language, { phrase, expect, position: after.at }), script };
 }

@@ -79,7 +79,13 @@ function judgeCase(stage: Stage, each: Case): CaseResult {
 
 /** What a case is, as its result tells it. */
 function baseOf({ phrase, language, at, position, name, note, tags }: Case): CaseBase {
-  return { phrase, language, position, ...given({ at, name, note, tags }) };
+  // Written out, since it is done for every case.
+  const base: CaseBase = { phrase, language, position };
+  if (at !== undefined) base.at = at;
+  if (name !== undefined) base.name = name;
+  if (note !== undefined) base.note = note;
+  if (tags !== undefined) base.tags = tags;
+  return base;
 }
 
 function failUnread(book: Book, { phrase, position, problem }: UnreadCase): CaseResult {
@@ -115,11 +121,8 @@ function lastHeard(book: Book, { language }: Case, turns: readonly RunTurn[]): H
 }
 
 function homeOf(make: HomeMaker, { given: states, time, faults }: Case): CaseHome {
-  return make({
-    states: Object.fromEntries(states),
-    faults,
-    ...(time !== undefined && { time }),
-  });
+  const start = { states: Object.fromEntries(states), faults };
+  return make(time === undefined ? start : { ...start, time });
 }
 
 function runPhrase(stage: Stage, each: Case, check: Check): void {

@@ -68,9 +68,15 @@ export function readSetups(
 
 /** A setting after others: what it tells counts, and states and faults are joined. */
 export function joinSettings(before: Setting, after: Setting): Setting {
-  const states = new Map(before.given);
-  for (const [id, state] of after.given) states.set(id, { ...states.get(id), ...state });
-  return { ...before, ...after, given: states, faults: { ...before.faults, ...after.faults } };
+  const given = joinStates(before.given, after.given);
+  return { ...before, ...after, given, faults: { ...before.faults, ...after.faults } };
+}
+
+function joinStates(before: States, after: States): States {
+  if (after.size === 0) return before;
+  const states = new Map(before);
+  for (const [id, state] of after) states.set(id, { ...states.get(id), ...state });
+  return states;
 }
 
 /** What a suite or a case tells of its setting: that of its setups in turn, then its own. */
