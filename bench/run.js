@@ -38,7 +38,10 @@ function measure(devices, patterns) {
 
   const table = new Map(phrases.map((phrase) => [phrase.toLowerCase().split(/\s+/).join(" "), 1]));
   const lookup = time(phrases, (phrase) => table.get(phrase.toLowerCase().split(/\s+/).join(" ")));
-  const hear = time(phrases, (phrase) => book.hear(phrase).outcome);
+  // What was said of late is kept; longer texts are not, and spaces mean nothing.
+  const fresh = phrases.map((phrase) => phrase.padEnd(121));
+  const hear = time(fresh, (phrase) => book.hear(phrase).outcome);
+  const again = time(phrases.slice(0, 100), (phrase) => book.hear(phrase).outcome);
   const tried = time(phrases, (phrase) => {
     const found = expressions.find((expression) => expression.exec(phrase));
     if (!found) throw new Error(`no expression takes "${phrase}"`);
@@ -46,7 +49,7 @@ function measure(devices, patterns) {
   const search = new Fuse(names);
   const some = phrases.filter((_, index) => index % 100 === 0).slice(0, 5);
   const fuzzy = time(some, (phrase) => search.search(phrase, { limit: 1 }), 3);
-  return { devices, patterns, opened, ready, memory, lookup, hear, tried, fuzzy };
+  return { devices, patterns, opened, ready, memory, lookup, hear, again, tried, fuzzy };
 }
 
 // The first measurement pays for compiling the code itself; it is not shown.
@@ -60,7 +63,15 @@ const sizes = [
   [10_000, 10_000],
 ];
 const columns = [
-  ...["devices", "patterns", "hear µs", "÷ Map lookup", "× expressions", "× fuzzy search"],
+  ...[
+    "devices",
+    "patterns",
+    "hear µs",
+    "again µs",
+    "÷ Map lookup",
+    "× expressions",
+    "× fuzzy search",
+  ],
   ...["open ms", "first answer ms", "heap MB"],
 ];
 console.log(`| ${columns.join(" | ")} |`);
@@ -71,6 +82,7 @@ for (const [devices, patterns] of sizes) {
     row.devices,
     row.patterns + 3,
     row.hear.toFixed(2),
+    row.again.toFixed(2),
     (row.hear / row.lookup).toFixed(1),
     (row.tried / row.hear).toFixed(1),
     (row.fuzzy / row.hear).toFixed(0),
