@@ -31,6 +31,7 @@ const books = {
   "at-hostel": homeIn("at-hostel"),
   "at-lockhouse": homeIn("at-lockhouse"),
   "at-cinema": homeIn("at-cinema"),
+  "at-spokes": homeIn("at-spokes"),
 };
 
 interface Phrase {
@@ -134,6 +135,8 @@ describe.each([
     ["at-lockhouse", "why.tsv", 0.84],
     ["at-cinema", "tsv"],
     ["at-cinema", "broad.tsv", 0.92],
+    ["at-spokes", "tsv"],
+    ["at-spokes", "broad.tsv"],
   ] as const)("%s, %s", (folder, part, least?: number) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

@@ -282,3 +282,96 @@ describe("what a thing needs is to be done", () => {
     expect(turnedOff("en", phrase)).toEqual(["unknown"]);
   });
 });
+
+describe("what is more or less is so by an amount that goes before or after it", () => {
+  test.each([
+    ["en", "hall light brighter by ten"],
+    ["en", "hall light ten brighter"],
+    ["de", "Flurlicht heller um zehn"],
+    ["de", "Flurlicht um zehn heller"],
+    ["fr", "lumière du couloir plus forte de dix"],
+    ["es", "luz del pasillo más fuerte en diez"],
+    ["it", "luce del corridoio più forte di dieci"],
+    ["nl", "ganglamp feller met tien"],
+    ["nl", "ganglamp tien feller"],
+  ])("%s: %s", (language, phrase) => {
+    const [command] = book.hear(phrase, { language }).commands;
+    expect(command?.effects).toMatchObject([{ device: "hall-light", nudge: { brightness: 10 } }]);
+  });
+});
+
+describe("what a thing shall do is wished for as a state is", () => {
+  test.each([
+    ["en", "make the hall light go off"],
+    ["fr", "j'aimerais que la lumière du couloir s'éteigne"],
+    ["es", "me gustaría que la luz del pasillo se apagara"],
+    ["it", "vorrei che la luce del corridoio si spegnesse"],
+    ["it", "vorrei che la luce del corridoio fosse spenta"],
+  ])("%s: %s", (language, phrase) => {
+    expect(turnedOff(language, phrase)).toEqual(["hall-light"]);
+  });
+
+  test.each([
+    ["en", "I saw the hall light go off"],
+    ["en", "don't let the hall light go off"],
+    ["fr", "j'ai peur que la lumière du couloir s'éteigne"],
+    ["fr", "je ne veux pas que la lumière du couloir s'éteigne"],
+    ["es", "si se apagara la luz del pasillo"],
+    ["it", "pensavo che la luce del corridoio fosse spenta"],
+    ["it", "se la luce del corridoio si spegnesse"],
+  ])("and not where it is told, feared or forbidden: %s: %s", (language, phrase) => {
+    expect(turnedOff(language, phrase)).toEqual(["unknown"]);
+  });
+});
+
+describe("here may be told by its name", () => {
+  const flats = readPhrasebook([
+    {
+      path: "home.yaml",
+      text: `
+languages: [en, de, nl]
+rooms:
+  hall: { name: { en: hall, de: Flur, nl: gang } }
+  cellar: { name: { en: cellar, de: Keller, nl: kelder } }
+  loft: { name: { en: loft, de: Dachboden, nl: zolder } }
+zones: { below: { rooms: [hall, cellar], name: { en: downstairs, de: unten, nl: beneden } } }
+voicepoints: { door: { room: hall }, bed: { room: loft } }
+devices:
+  hall-light: { kind: light, room: hall }
+  cellar-light: { kind: light, room: cellar }
+  loft-light: { kind: light, room: loft }
+`,
+    },
+  ]);
+  const off = (language: string, phrase: string, at: string): string[] =>
+    flats
+      .hear(phrase, { language, at })
+      .commands.flatMap(({ effects }) => effects.map(({ device }) => device));
+
+  test.each([
+    ["en", "lights off here in the cellar", "door", ["cellar-light"]],
+    ["de", "Licht hier im Keller aus", "door", ["cellar-light"]],
+    ["de", "alle Lichter hier unten aus", "door", ["hall-light", "cellar-light"]],
+    ["nl", "alle lampen hier beneden uit", "door", ["hall-light", "cellar-light"]],
+    // Where nothing is called so, it is where somebody stands.
+    ["de", "alle Lichter hier oben aus", "bed", ["loft-light"]],
+    ["en", "lights off up here", "bed", ["loft-light"]],
+  ])("%s: %s at the %s", (language, phrase, at, devices) => {
+    expect(off(language, phrase, at)).toEqual(devices);
+  });
+});
+
+test("what is about nothing alone is so beside a remark", () => {
+  const den = readPhrasebook([
+    {
+      path: "home.yaml",
+      text: "rooms: { den: {} }\nvoicepoints: { sofa: { room: den } }\ndevices: { radio: { kind: player, room: den } }",
+    },
+  ]);
+  const heard = ["mute it", "mute it, I'm on the phone", "I'm on the phone, mute it"].map(
+    (phrase) => den.hear(phrase, { at: "sofa" }).commands.map(({ effects }) => effects),
+  );
+  expect(heard[0]).toMatchObject([[{ device: "radio", set: { muted: true } }]]);
+  expect(heard[1]).toEqual(heard[0]);
+  expect(heard[2]).toEqual(heard[0]);
+});

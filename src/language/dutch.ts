@@ -57,6 +57,9 @@ const tracks: Tracks = {
   on: "op | van | bij | in",
 };
 
+/** More or less of something, by how much told before or after it. */
+const more = (words: string): string[] => [`[[met] $amount] (${words})`, `(${words}) met $amount`];
+
 export const dutch: LanguagePack = {
   language: "nl",
   name: "Nederlands",
@@ -263,7 +266,7 @@ export const dutch: LanguagePack = {
     ],
   },
   targets: {
-    all: ["alle", "elke", "iedere"],
+    all: ["alle", "al", "elke", "iedere"],
     both: ["beide", "allebei", "allebei de", "alle twee", "de twee"],
     everything: [
       "alles",
@@ -273,7 +276,7 @@ export const dutch: LanguagePack = {
         `wat ${on}`,
       ]),
     ],
-    here: ["hier", "in deze kamer", "in deze ruimte"],
+    here: ["hier", "hier beneden", "hier boven", "hier binnen", "in deze kamer", "in deze ruimte"],
     it: ["het", "hem", "ze", "die", "dat", "deze"],
     there: ["daar", "daar binnen", "die kamer", "die ruimte"],
     outside: ["buiten"],
@@ -508,6 +511,8 @@ export const dutch: LanguagePack = {
     "sst",
     "ssst",
     "shh",
+    "alvast",
+    "vast",
     "ook",
     "ongeveer",
     "circa",
@@ -566,6 +571,8 @@ export const dutch: LanguagePack = {
   gives: ["geef", "gun"],
   copulas: ["is", "zijn"],
   exclaims: { words: ["wat", "hoe"], that: ["dat", "als", "of"] },
+  somebody: ["iemand"],
+  farewells: ["tot morgen", "tot straks", "tot zo", "tot later", "goedenacht", "welterusten"],
   nobody: { words: ["niemand"], beside: [] },
   perceives: ["hoor", "horen", "zie", "zien", "versta", "verstaan", "vind", "vinden"],
   auxiliaries: "hebt heeft had hadden was waren al net bijna".split(" "),
@@ -648,6 +655,7 @@ export const dutch: LanguagePack = {
       "(laat | laten) $target niet [meer | langer] $verb",
       `$target (${should}) niet [meer | langer] $verb`,
       "$target niet [meer | langer] $verb",
+      "$target (hoeft | hoeven) niet [meer | langer] [te] $verb",
       `$target (${should}) (stoppen | ophouden) met $verb`,
     ],
     asked: [
@@ -906,7 +914,7 @@ export const dutch: LanguagePack = {
     },
     brighter: {
       states: [
-        "[[met] $amount] (feller | lichter | helderder)",
+        ...more("feller | lichter | helderder"),
         "(feller | lichter | helderder) met $amount",
       ],
       patterns: [
@@ -919,7 +927,7 @@ export const dutch: LanguagePack = {
     },
     dimmer: {
       states: [
-        "[[met] $amount] (donkerder | zachter | gedimd)",
+        ...more("donkerder | zachter | gedimd"),
         "(donkerder | zachter) met $amount",
         "$amount zo (fel | licht)",
       ],
@@ -943,18 +951,18 @@ export const dutch: LanguagePack = {
       reply: "{$target} op {$level} procent.",
     },
     faster: {
-      states: ["[[met] $amount] (sneller | harder)"],
+      states: [...more("sneller | harder")],
       patterns: [`(${set} | maak | laat) $target [${by}] (sneller | harder) [draaien]`],
       reply: "{$target} sneller.",
     },
     slower: {
-      states: ["[[met] $amount] (langzamer | trager | zachter)"],
+      states: [...more("langzamer | trager | zachter")],
       patterns: [`(${set} | maak | laat) $target [${by}] (langzamer | zachter) [draaien]`],
       reply: "{$target} langzamer.",
     },
     "oscillate-on": {
       deeds: ["zwenken | heen en weer (gaan | draaien)"],
-      states: ["aan het (zwenken | draaien)"],
+      states: ["aan het (zwenken | draaien) | zwenkend"],
       patterns: [
         "$target laten zwenken",
         "(zwenk) $target",
@@ -964,16 +972,16 @@ export const dutch: LanguagePack = {
       reply: "{$target} zwenkt.",
     },
     "oscillate-off": {
-      ceases: ["zwenken | draaien"],
+      ceases: ["zwenken | draaien | heen en weer (gaan | draaien | zwenken | bewegen)"],
       reply: "{$target} zwenkt niet meer.",
     },
     "colour-to": {
       patterns: ["(kleur | verf) $target $colour"],
       reply: "{$target} in {$colour}.",
     },
-    "warmer-light": { states: ["[$amount] (warmer | gezelliger)"], reply: "{$target} warmer." },
+    "warmer-light": { states: [...more("warmer | gezelliger")], reply: "{$target} warmer." },
     "cooler-light": {
-      states: ["[$amount] (koeler | kouder | witter)"],
+      states: [...more("koeler | kouder | witter")],
       reply: "{$target} koeler.",
     },
     "warmth-to": {
@@ -994,7 +1002,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} op {$degrees} graden.",
     },
     warmer: {
-      states: ["[[met] $amount] (warmer | heter)"],
+      states: [...more("warmer | heter")],
       patterns: [
         "warm $target [$amount] op",
         "(verhoog) [de] temperatuur [[van | in | op | bij] $target] [[met] $amount]",
@@ -1006,7 +1014,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} warmer.",
     },
     cooler: {
-      states: ["[[met] $amount] (kouder | koeler | frisser)"],
+      states: [...more("kouder | koeler | frisser")],
       patterns: [
         "(verlaag) [de] temperatuur [[van | in | op | bij] $target] [[met] $amount]",
         "temperatuur [[van | in | op | bij] $target] [[met] $amount] verlagen",
@@ -1078,7 +1086,7 @@ export const dutch: LanguagePack = {
       states: [
         "op een kier",
         "[met] $amount [verder] (omhoog | hoger | open)",
-        "[$amount] verder (omhoog | open)",
+        ...more("verder (omhoog | open)"),
       ],
       reply: "{$target} verder open.",
     },
@@ -1091,7 +1099,7 @@ export const dutch: LanguagePack = {
       ],
       states: [
         "[met] $amount [verder] (omlaag | lager | dicht | naar beneden)",
-        "[$amount] verder (omlaag | dicht | naar beneden)",
+        ...more("verder (omlaag | dicht | naar beneden)"),
       ],
       reply: "{$target} verder dicht.",
     },
@@ -1261,12 +1269,12 @@ export const dutch: LanguagePack = {
     },
     louder: {
       patterns: ["[(zet | doe | maak)] geluid [$amount] (harder | luider)"],
-      states: ["[[met] $amount] (luider | harder)"],
+      states: [...more("luider | harder")],
       reply: "{$target} harder.",
     },
     quieter: {
       patterns: ["[(zet | doe | maak)] geluid [$amount] (zachter | stiller)"],
-      states: ["[[met] $amount] (zachter | stiller)", "$amount zo hard"],
+      states: [...more("zachter | stiller"), "$amount zo hard"],
       reply: "{$target} zachter.",
     },
     mute: {

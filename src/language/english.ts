@@ -78,6 +78,13 @@ const tracks: Tracks = {
   on: "on | in",
 };
 
+/** What a fan does that swings. */
+const sideways = "from side to side | side to side | back and forth | to and fro";
+const swinging = `oscillating | swinging | rotating | (turning | going | moving | swinging | sweeping) (${sideways})`;
+
+/** What a program is called. */
+const cycle = "program | programme | cycle | wash | setting";
+
 export const english: LanguagePack = {
   language: "en",
   name: "English",
@@ -319,6 +326,14 @@ export const english: LanguagePack = {
   gives: ["give"],
   copulas: ["is", "are", "'s", "'re"],
   exclaims: { words: ["what", "how"], that: ["that", "if", "when"] },
+  somebody: ["someone", "somebody"],
+  farewells: [
+    "see you tomorrow",
+    "see you later",
+    "see you in the morning",
+    "until tomorrow",
+    "till tomorrow",
+  ],
   nobody: { words: ["nobody", "none", "noone"], beside: [] },
   perceives: ["hear", "see", "find", "read", "understand"],
   auxiliaries:
@@ -360,6 +375,7 @@ export const english: LanguagePack = {
     "as",
     "cause",
     "so that",
+    ...["I", "we", "you", "he", "she", "they"].map((who) => `so ${who} can`),
     "for",
     "while",
     "whilst",
@@ -409,11 +425,12 @@ export const english: LanguagePack = {
     first: [],
     closing: [
       "(before I forget | while I (remember | think of it)) | (at the moment | currently | just now)",
-      "son | sweetie | love | darling | dear | honey | sweetheart | mate | buddy",
+      "(good | nighty | night) night | son | sweetie | love | darling | dear | honey | sweetheart | mate | buddy",
       "(after | behind) (me | us | you | him | her | them | everyone | everybody | the last (lot | one))",
       "thanks | thank you | for me | (will | would | could | can) you | now | too | also | as well | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | (when | whenever | once | if) (you (have | get | find) | you've got) [a] (chance | minute | min | moment | mo | second | sec | while) | quickly | quick | pronto | asap | pretty please | again | cheers | will you | a sec | a second | a moment",
     ],
   },
+  floors: { upstairs: ["up here"], downstairs: ["down here"] },
   targets: {
     all: ["all", "all of", "every", "each"],
     both: ["both", "both of", "both sets of", "the two", "all two"],
@@ -426,7 +443,18 @@ export const english: LanguagePack = {
         [" is on", " is still on", "'s on", "'s still on"].map((on) => what + on),
       ),
     ],
-    here: ["here", "in here", "out here", "over here", "around here", "in this room", "this room"],
+    here: [
+      "here",
+      "in here",
+      "out here",
+      "over here",
+      "around here",
+      "down here",
+      "up here",
+      "back here",
+      "in this room",
+      "this room",
+    ],
     it: ["it", "them", "that", "that one", "those", "these"],
     there: ["there", "in there", "that room", "that place"],
     outside: ["outside", "outdoors", "out there"],
@@ -920,10 +948,12 @@ export const english: LanguagePack = {
         say(flick, "(some | a bit of | a little) light on [[in | at | on] $target]"),
         say("light up | fire up | power up | activate | enable", "$target"),
       ],
+      deeds: ["come [back] on | go [back] on | light up"],
       states: ["lit"],
       reply: "{$target} on.",
     },
     "power-off": {
+      deeds: ["go off | go out"],
       patterns: [
         "(shut | power | close) $target down",
         "(turn | put | switch) $target out",
@@ -985,14 +1015,14 @@ export const english: LanguagePack = {
       reply: "{$target} slower.",
     },
     "oscillate-on": {
-      deeds: ["oscillate | swing | rotate"],
+      deeds: ["oscillate | swing | rotate", `(turn | go | move | swing | sweep) (${sideways})`],
       patterns: [say("oscillate | swing | rotate", "$target")],
-      states: ["oscillating | swinging | rotating"],
+      states: [swinging],
       reply: "{$target} oscillating.",
     },
     "oscillate-off": {
-      ceases: ["oscillating | swinging | rotating"],
-      patterns: [say("stop", "(oscillating | swinging | rotating) $target")],
+      ceases: [swinging],
+      patterns: [say("stop", `(${swinging}) $target`)],
       reply: "{$target} not oscillating.",
     },
     "colour-to": {
@@ -1426,12 +1456,12 @@ export const english: LanguagePack = {
     },
     "program-start": {
       patterns: [
-        say("run | start", "$target (on | with | in) $program [program | programme | cycle]"),
-        say("run | start", "[the] $program (program | programme | cycle) (on | of | in) $target"),
-        say("run | start | do", "[the] $program (program | programme | cycle | wash)"),
-        say("put | get", "[(the | a)] $program (program | programme | cycle | wash) on"),
-        "[(the | a)] $program (program | programme | cycle | wash) (on | in) $target",
-        "[(the | a | another)] $program (cycle | wash)",
+        say("run | start", `$target (on | with | in) [the | a | its] $program [${cycle}]`),
+        say("run | start", `[the | a] $program (${cycle}) (on | of | in) $target`),
+        say("run | start | do", `[the | a] $program (${cycle})`),
+        say("put | get", `[the | a] $program (${cycle}) on`),
+        `[the | a] $program (${cycle}) (on | in) $target`,
+        "[the | a | another] $program (cycle | wash)",
         "(make | brew | prepare | fix | get | pour) [me | us] [a | an | another | one] [cup of] $program [(with | from | on | in | using) $target]",
         "(a | an | another | one) [cup of] $program [(with | from | on | in | using) $target]",
       ],

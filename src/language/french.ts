@@ -60,6 +60,15 @@ const tracks: Tracks = {
   on: "sur | de | du | dans | à",
 };
 
+/** How a fan goes that swings. */
+const sideways = "d'un côté à l'autre | dans tous les sens";
+
+/** More or less of something, by how much told before or after it. */
+const more = (words: string): string[] => [
+  `[[de | d'] $amount] (${words})`,
+  `(${words}) (de | d') $amount`,
+];
+
 export const french: LanguagePack = {
   language: "fr",
   name: "Français",
@@ -248,10 +257,10 @@ export const french: LanguagePack = {
       "(tu serais | vous seriez) (gentil | gentille | aimable | sympa | un ange) de",
       "[ah | oh | ah oui | tiens] (et | mais) | oh là là | dis donc",
       "(quand | dès que | si) tu (peux | as (le temps | un moment | une minute)) | à l'occasion",
-      "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] [peut être] | (pouvez | pourriez | voulez | voudriez) vous [me] | est ce que (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [peut être] [me] | (tu | vous) (veux | voudrais | voulez | voudriez | dois | devez | devrais | devriez) [bien] [me]",
+      "s'il te plaît | s'il vous plaît | (peux | pourrais | veux | voudrais) tu [me] [peut être] | (pouvez | pourriez | voulez | voudriez) vous [me] | (est ce que | est ce qu') (tu (peux | pourrais) | vous (pouvez | pourriez)) [me] | (tu | vous) (peux | pourrais | pouvez | pourriez) [peut être] [me] | (tu | vous) (veux | voudrais | voulez | voudriez | dois | devez | devrais | devriez) [bien] [me]",
       "(quelqu'un | l'un de vous) (peut | pourrait) [il] [m' | nous] | (est ce que | est ce qu') quelqu'un (peut | pourrait)",
-      "je (veux | voudrais | voulais) [bien] [que tu] | j'aimerais [bien] | je souhaite | on (veut | voudrait | peut | pourrait) [avoir] | il (faudrait | faut) | j'ai besoin [de | d'] | (est ce que je | je) (peux | pourrais) avoir | puis je avoir | avoir",
-      "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça (te | vous) (dérange | dérangerait | ennuie) [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | (il est temps | c'est l'heure | c'est le moment) (de | d') | (merci | prière) (de | d') | (tu as | vous avez) qu'à | (dis | dites) [donc] | écoute | (donne | donnez) (moi | nous)",
+      "je (veux | voudrais | voulais) [bien] [que tu] | j'aimerais [bien] | je souhaite | [est ce qu'] on (veut | voudrait | peut | pourrait) [avoir] | (peut | pourrait) on [avoir] | (pouvons | pourrions) nous [avoir] | il (faudrait | faut) | j'ai besoin [de | d'] | (est ce que je | je) (peux | pourrais) avoir | puis je avoir | avoir",
+      "(sois gentil | sois gentille | soyez gentil) [de | et] | aurais tu la gentillesse de | ça [ne] (te | vous | t') [ne] (dérange | dérangerait | ennuie | ennuierait | embête | embêterait) [pas] [si | de | d'] | (fais | faites) en sorte | (assure toi | assurez vous) | veille à ce | vas y et | (il est temps | c'est l'heure | c'est le moment) (de | d') | (merci | prière) (de | d') | (tu as | vous avez) qu'à | (dis | dites) [donc] | écoute | (donne | donnez) (moi | nous)",
     ],
     first: [],
     closing: [
@@ -263,7 +272,7 @@ export const french: LanguagePack = {
     ],
   },
   targets: {
-    all: ["tous", "toutes", "chaque"],
+    all: ["tous", "toutes", "toute", "chaque"],
     both: ["les deux", "tous les deux", "toutes les deux"],
     everything: [
       "tout",
@@ -273,7 +282,7 @@ export const french: LanguagePack = {
         `ce qui ${on}`,
       ]),
     ],
-    here: ["ici", "dans cette pièce"],
+    here: ["ici", "ici en bas", "ici en haut", "ici dedans", "dans cette pièce"],
     it: ["le", "la", "les", "l", "ça", "cela", "celui-là", "celle-là"],
     there: ["là", "là-bas", "là-dedans", "cette pièce-là"],
     outside: [
@@ -610,6 +619,15 @@ export const french: LanguagePack = {
     words: ["quel", "quelle", "quels", "quelles", "que", "qu"],
     that: ["que", "qu", "si"],
   },
+  somebody: ["quelqu'un"],
+  farewells: [
+    "à demain",
+    "à plus tard",
+    "à tout à l'heure",
+    "à ce soir",
+    "à bientôt",
+    "bonne nuit",
+  ],
   nobody: { words: ["personne"], beside: ["ne", "n"] },
   perceives: [
     "trouve",
@@ -701,6 +719,7 @@ export const french: LanguagePack = {
       `$target (${should}) $verb`,
       "(fais | faites | faire | laisse | laissez | laisser) $verb $target",
       "(laisse | laissez | laisser) $target $verb",
+      "que $target $verb",
     ],
     cease: [
       "(fais | faites | faire) arrêter $target (de | d') $verb",
@@ -858,7 +877,7 @@ export const french: LanguagePack = {
       reply: "{$target} démarre : {$program}.",
     },
     "power-start": {
-      deeds: ["tourner | marcher | démarrer"],
+      deeds: ["tourner | marcher | démarrer | (tourne | marche | démarre)"],
       states: ["en (marche | route)"],
       patterns: [
         "(mets | mettez | mettre | remets | remettre) [en (marche | route)] $target en (marche | route)",
@@ -909,6 +928,7 @@ export const french: LanguagePack = {
       reply: "",
     },
     "power-on": {
+      deeds: ["s'allumer | s' (allume | allument) | se (mette | mettent) en marche"],
       patterns: [
         "(rallume | rallumez | rallumer) $target",
         "(mets | fais | donne) [moi | nous] (un peu de | de la) lumière [[dans | à | au | sur] $target]",
@@ -919,6 +939,7 @@ export const french: LanguagePack = {
       reply: "{$target} : allumé.",
     },
     "power-off": {
+      deeds: ["s'éteindre | s' (éteigne | éteignent | éteint | arrête | arrêtent)"],
       patterns: [`${set} $target (à l'arrêt | hors tension)`, "$target éteindre"],
       reply: "{$target} : éteint.",
     },
@@ -935,7 +956,9 @@ export const french: LanguagePack = {
     },
     brighter: {
       states: [
-        "[[de | d'] $amount] plus (clair | claire | clairs | claires | lumineux | lumineuse | lumineuses | fort | forte | fortes)",
+        ...more(
+          "plus (clair | claire | clairs | claires | lumineux | lumineuse | lumineuses | fort | forte | fortes)",
+        ),
       ],
       patterns: [
         "[$amount] plus de lumière",
@@ -949,7 +972,9 @@ export const french: LanguagePack = {
     },
     dimmer: {
       states: [
-        "[[de | d'] $amount] (plus (sombre | sombres | tamisé | tamisée | tamisées) | moins (clair | claire | claires | fort | forte | fortes | lumineux | lumineuse | lumineuses))",
+        ...more(
+          "plus (sombre | sombres | tamisé | tamisée | tamisées) | moins (clair | claire | claires | fort | forte | fortes | lumineux | lumineuse | lumineuses)",
+        ),
       ],
       patterns: [
         "[$amount] moins de lumière",
@@ -970,7 +995,7 @@ export const french: LanguagePack = {
       reply: "{$target} à {$level} pour cent.",
     },
     faster: {
-      states: ["[[de | d'] $amount] plus (vite | rapide | fort)"],
+      states: [...more("plus (vite | rapide | fort)")],
       patterns: [
         "(accélère | accélérez | accélérer) [$amount] $target [[de | d'] $amount]",
         "(fais | faire) tourner $target [$amount] plus vite",
@@ -979,9 +1004,7 @@ export const french: LanguagePack = {
       reply: "{$target} : plus vite.",
     },
     slower: {
-      states: [
-        "[[de | d'] $amount] (plus (lent | lente | lentement) | moins (vite | rapide | fort))",
-      ],
+      states: [...more("plus (lent | lente | lentement) | moins (vite | rapide | fort)")],
       patterns: [
         "(ralentis | ralentissez | ralentir) [$amount] $target [[de | d'] $amount]",
         "(fais | faire) tourner $target [$amount] moins vite",
@@ -990,13 +1013,16 @@ export const french: LanguagePack = {
       reply: "{$target} : moins vite.",
     },
     "oscillate-on": {
-      deeds: ["osciller | pivoter"],
-      states: ["en (oscillation | train d'osciller)"],
+      deeds: [
+        "osciller | pivoter | oscille | pivote",
+        `(tourner | aller | bouger | tourne) (${sideways})`,
+      ],
+      states: ["en (oscillation | train d'osciller) | oscillant | oscillante"],
       patterns: ["$target (oscille | en oscillation)"],
       reply: "{$target} oscille.",
     },
     "oscillate-off": {
-      ceases: ["osciller | pivoter"],
+      ceases: ["osciller | pivoter", `(tourner | aller | bouger) (${sideways})`],
       patterns: [
         `(${stop} | ${off}) [l'] oscillation (de | du | des | d') $target`,
         "$target sans oscillation",
@@ -1011,11 +1037,11 @@ export const french: LanguagePack = {
       reply: "{$target} en {$colour}.",
     },
     "warmer-light": {
-      states: ["[[un] $amount] plus (chaud | chaude | chauds | chaudes)"],
+      states: [...more("plus (chaud | chaude | chauds | chaudes)")],
       reply: "{$target} : plus chaud.",
     },
     "cooler-light": {
-      states: ["[[un] $amount] plus (froid | froide | froids | froides | blanc | blanche)"],
+      states: [...more("plus (froid | froide | froids | froides | blanc | blanche)")],
       reply: "{$target} : plus froid.",
     },
     "warmth-to": {
@@ -1039,7 +1065,7 @@ export const french: LanguagePack = {
       reply: "{$target} à {$degrees} degrés.",
     },
     warmer: {
-      states: ["[[de | d'] $amount] plus (chaud | chaude)", "[de | d'] $amount de plus"],
+      states: [...more("plus (chaud | chaude)"), "[de | d'] $amount de plus"],
       patterns: [
         "(fais | faites | faire) chauffer $target [[de | d'] $amount]",
         "(mets | mettez | mettre) [de | d'] $amount de plus",
@@ -1054,7 +1080,7 @@ export const french: LanguagePack = {
     },
     cooler: {
       states: [
-        "[[de | d'] $amount] (plus (froid | froide | frais | fraîche) | moins (chaud | chaude))",
+        ...more("plus (froid | froide | frais | fraîche) | moins (chaud | chaude)"),
         "[de | d'] $amount de moins",
       ],
       patterns: [
@@ -1082,7 +1108,7 @@ export const french: LanguagePack = {
       reply: "{$target} : {$preset}.",
     },
     open: {
-      deeds: ["s'ouvrir | monter"],
+      deeds: ["s'ouvrir | monter | s' (ouvre | ouvrent) | se (lève | lèvent) | (monte | montent)"],
       states: [
         "[complètement | tout | grand] (ouvert | ouverte | ouverts | ouvertes | levé | levés | relevé | en haut | sorti | sortie | déployé | déployée) [complètement | entièrement | au maximum | à fond | jusqu'en haut | en grand | jusqu'au bout]",
       ],
@@ -1094,7 +1120,9 @@ export const french: LanguagePack = {
       reply: "{$target} s'ouvre.",
     },
     close: {
-      deeds: ["se fermer | descendre"],
+      deeds: [
+        "se fermer | descendre | se (ferme | ferment | baisse | baissent) | (descende | descendent)",
+      ],
       states: [
         "[complètement | tout] (fermé | fermée | fermés | fermées | baissé | baissés | en bas | rentré | rentrée | replié | repliée) [complètement | entièrement | au maximum | à fond | jusqu'en bas | jusqu'au bout]",
       ],
@@ -1130,7 +1158,7 @@ export const french: LanguagePack = {
         `${open} [$amount] (plus | davantage) $target`,
         `${open} $target [$amount] (plus | davantage)`,
       ],
-      states: ["[$amount] plus (ouvert | ouverte | ouverts | haut)"],
+      states: [...more("plus (ouvert | ouverte | ouverts | haut)")],
       reply: "{$target} : plus ouvert.",
     },
     "close-more": {
@@ -1144,7 +1172,7 @@ export const french: LanguagePack = {
         `${close} [$amount] (plus | davantage) $target`,
         `${close} $target [$amount] (plus | davantage)`,
       ],
-      states: ["[$amount] plus (fermé | fermée | fermés | bas)"],
+      states: [...more("plus (fermé | fermée | fermés | bas)")],
       reply: "{$target} : plus fermé.",
     },
     "tilt-to": {
@@ -1181,7 +1209,7 @@ export const french: LanguagePack = {
       reply: "{$target} : ouvert.",
     },
     lock: {
-      deeds: ["se verrouiller"],
+      deeds: ["se verrouiller | se (verrouille | verrouillent)"],
       states: [
         "(verrouillé | verrouillée | verrouillés | verrouillées | fermé à clé | fermée à clé | fermées à clé)",
       ],
@@ -1302,11 +1330,11 @@ export const french: LanguagePack = {
       reply: "{$target} au volume {$level}.",
     },
     louder: {
-      states: ["[[de | d'] $amount] plus fort"],
+      states: [...more("plus fort")],
       reply: "{$target} : plus fort.",
     },
     quieter: {
-      states: ["[[de | d'] $amount] (moins fort | plus bas | plus doucement)"],
+      states: [...more("moins fort | plus bas | plus doucement")],
       reply: "{$target} : moins fort.",
     },
     mute: {
@@ -1349,7 +1377,9 @@ export const french: LanguagePack = {
       reply: "{$target} pressé.",
     },
     start: {
-      deeds: ["démarrer | tourner | marcher | partir"],
+      deeds: [
+        "démarrer | tourner | marcher | partir | (démarre | tourne | marche | se mette en marche)",
+      ],
       states: ["(en marche | démarré | lancé)"],
       patterns: [
         "(mets | mettez | mettre | remets | remettre) $target en (marche | route)",
@@ -1414,7 +1444,7 @@ export const french: LanguagePack = {
         "(j'ai | on a) (perdu | égaré) $target",
         "(je | on) [ne | n'] (trouve | retrouve) (pas | plus) $target",
         "je [ne] sais (pas | plus) où (est | sont) $target",
-        "où est (passé | passée) $target",
+        "où (est (passé | passée) | sont (passés | passées)) $target",
         "(quelqu'un a | vous avez | tu as) vu $target",
       ],
       reply: "{$target} sonne.",
@@ -1442,8 +1472,10 @@ export const french: LanguagePack = {
         "(donne | dis) moi [le | la] $measure [de | du | des | d' | dans | à | au] $target",
         "$measure (de | du | des | d' | dans | à | au) $target",
         "(quel | quelle) $measure (il y a | y a t il) (dans | à | au | sur) $target",
-        "combien de $measure (reste t il | il reste | a | ont) [encore] [à | au | dans] $target",
-        "combien de $measure [il y a | y a t il] (dans | à | au | sur) $target",
+        "combien (de | d') $measure (reste t il | il reste | a | ont) [encore] [à | au | dans] $target",
+        "combien (de | d') $measure [il y a | y a t il] [dans | à | au | sur] $target",
+        "combien (de | d') $measure (il y a | y a t il)",
+        "(il y a | il fait) combien (de | d') $measure [[dans | à | au | sur] $target]",
         "[est ce que] $measure [de | du | des | d' | dans | à | au | sur] $target est [encore] (allumé | allumée | éteint | éteinte)",
         "(à | dans | sur | en) (quel | quelle) $measure (est | tourne | va | fonctionne | marche | se trouve) $target",
       ],

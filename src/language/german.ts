@@ -86,6 +86,9 @@ const tracks: Tracks = {
   on: "auf | am | im | in | beim | vom",
 };
 
+/** More or less of something, by how much told before or after it. */
+const more = (words: string): string[] => [`[[um] $amount] (${words})`, `(${words}) um $amount`];
+
 export const german: LanguagePack = {
   language: "de",
   name: "Deutsch",
@@ -363,7 +366,7 @@ export const german: LanguagePack = {
     ],
   },
   targets: {
-    all: ["alle", "sämtliche", "jede", "jeden", "jedes"],
+    all: ["alle", "alles", "sämtliche", "jede", "jeden", "jedes"],
     both: ["beide", "beiden", "die beiden", "alle beide", "alle zwei", "die zwei"],
     everything: [
       "alles",
@@ -372,7 +375,17 @@ export const german: LanguagePack = {
         ["an", "noch an", "eingeschaltet", "noch eingeschaltet"].map((on) => `${what} ${on} ist`),
       ),
     ],
-    here: ["hier", "hier drin", "in diesem raum", "in diesem zimmer"],
+    here: [
+      "hier",
+      "hier drin",
+      "hier unten",
+      "hier oben",
+      "hier hinten",
+      "hier vorn",
+      "hier vorne",
+      "in diesem raum",
+      "in diesem zimmer",
+    ],
     it: ["es", "sie", "ihn", "ihnen", "dieses", "diese", "diesen"],
     there: ["dort", "dort drin", "da drin", "dem raum dort", "jenem raum"],
     outside: ["draußen", "außen", "im Freien"],
@@ -640,6 +653,7 @@ export const german: LanguagePack = {
     "pst",
     "pscht",
     "halt",
+    "schon",
     "auch",
     "ungefähr",
     "etwa",
@@ -712,6 +726,16 @@ export const german: LanguagePack = {
   gives: ["gib", "gebt", "gönn"],
   copulas: ["ist", "sind"],
   exclaims: { words: ["was", "wie", "welch"], that: ["dass", "wenn", "ob"] },
+  somebody: ["jemand", "irgendjemand", "irgendwer"],
+  farewells: [
+    "bis morgen",
+    "bis später",
+    "bis dann",
+    "bis gleich",
+    "bis nachher",
+    "bis bald",
+    "gute Nacht",
+  ],
   nobody: { words: ["niemand", "keiner", "keine"], beside: [] },
   perceives: [
     "hör",
@@ -1048,7 +1072,7 @@ export const german: LanguagePack = {
     },
     "program-start": {
       patterns: [
-        "(starte | start) $target (mit | auf | im) [dem] [Programm] $program",
+        "(starte | start) $target (mit | auf | im | in) [dem] [Programm] $program [Programm | Modus]",
         "(starte | start) [das] [Programm] $program [Programm] (am | im | in | auf | bei | beim | an) $target",
         "$target [mit | im | in | auf] [Programm] $program [Programm] (starten | anwerfen | laufen lassen)",
         "(lass | lasse) $target [mit | im | in] [Programm] $program [Programm] laufen",
@@ -1105,6 +1129,7 @@ export const german: LanguagePack = {
       reply: "",
     },
     "power-on": {
+      deeds: ["anspringen"],
       states: ["(am laufen | in Betrieb)"],
       patterns: [
         "(zünd | zünde) $target an",
@@ -1142,7 +1167,7 @@ export const german: LanguagePack = {
       reply: "{$target} auf {$level} Prozent.",
     },
     brighter: {
-      states: ["[[um] $amount] heller", "heller um $amount"],
+      states: [...more("heller"), "heller um $amount"],
       patterns: [
         "[$amount] mehr Licht",
         "$target [[um] $amount] (heller | aufhellen)",
@@ -1154,7 +1179,7 @@ export const german: LanguagePack = {
       reply: "{$target} heller.",
     },
     dimmer: {
-      states: ["[[um] $amount] dunkler", "dunkler um $amount", "$amount so hell"],
+      states: [...more("dunkler"), "dunkler um $amount", "$amount so hell"],
       patterns: [
         "[$amount] weniger Licht",
         "$target [[um] $amount] (dimmen | abdunkeln | runterdimmen | herunterdimmen)",
@@ -1172,32 +1197,38 @@ export const german: LanguagePack = {
       reply: "{$target} auf {$level} Prozent.",
     },
     faster: {
-      states: ["[[um] $amount] schneller"],
+      states: [...more("schneller")],
       patterns: [`${set} $target schneller [${by}]`, "lass $target schneller laufen"],
       reply: "{$target} schneller.",
     },
     slower: {
-      states: ["[[um] $amount] langsamer"],
+      states: [...more("langsamer")],
       patterns: [`${set} $target langsamer [${by}]`, "lass $target langsamer laufen"],
       reply: "{$target} langsamer.",
     },
     "oscillate-on": {
-      deeds: ["schwenken"],
-      states: ["am schwenken"],
+      deeds: [
+        "schwenken | pendeln",
+        "[sich] hin und her (schwenken | gehen | drehen | fahren | bewegen)",
+      ],
+      states: ["am schwenken | schwenkend"],
       patterns: ["$target schwenken lassen", "$target schwenken", "(schwenke | schwenk) $target"],
       reply: "{$target} schwenkt.",
     },
     "oscillate-off": {
-      ceases: ["schwenken | oszillieren | sich drehen"],
+      ceases: [
+        "schwenken | oszillieren | sich drehen | pendeln",
+        "[sich] hin und her (schwenken | gehen | drehen | fahren | bewegen)",
+      ],
       reply: "{$target} schwenkt nicht mehr.",
     },
     "colour-to": {
       patterns: [`(${flick} | färbe | färb) $target [auf | in] $colour`],
       reply: "{$target} in {$colour}.",
     },
-    "warmer-light": { states: ["[$amount] (wärmer | gemütlicher)"], reply: "{$target} wärmer." },
+    "warmer-light": { states: [...more("wärmer | gemütlicher")], reply: "{$target} wärmer." },
     "cooler-light": {
-      states: ["[$amount] (kälter | kühler | weißer)"],
+      states: [...more("kälter | kühler | weißer")],
       reply: "{$target} kühler.",
     },
     "warmth-to": {
@@ -1223,7 +1254,7 @@ export const german: LanguagePack = {
       reply: "{$target} auf {$degrees} Grad.",
     },
     warmer: {
-      states: ["[[um] $amount] (wärmer | heißer)", "[[um] $amount] (mehr | wärmer)"],
+      states: [...more("wärmer | heißer"), ...more("mehr | wärmer")],
       patterns: [
         "$target [$amount] (anheizen | aufheizen | vorheizen)",
         "(heiz | heize | wärm | wärme) $target [$amount] [auf | an]",
@@ -1236,7 +1267,7 @@ export const german: LanguagePack = {
       reply: "{$target} wärmer.",
     },
     cooler: {
-      states: ["[[um] $amount] (kühler | kälter)"],
+      states: [...more("kühler | kälter")],
       patterns: [
         "[die] Temperatur [[von | vom | im | in | am | bei] $target] [[um] $amount] senken",
         `${set} $target (kühler | kälter) [${by}]`,
@@ -1308,7 +1339,7 @@ export const german: LanguagePack = {
       ],
       states: [
         "[um] $amount [weiter] (auf | offen | hoch | höher | rauf | nach oben | raus)",
-        "[$amount] weiter (auf | offen | hoch | rauf | nach oben | raus)",
+        ...more("weiter (auf | offen | hoch | rauf | nach oben | raus)"),
       ],
       reply: "{$target} weiter auf.",
     },
@@ -1320,7 +1351,7 @@ export const german: LanguagePack = {
       ],
       states: [
         "[um] $amount [weiter] (zu | runter | tiefer | herunter | nach unten | rein)",
-        "[$amount] weiter (zu | runter | herunter | nach unten | rein)",
+        ...more("weiter (zu | runter | herunter | nach unten | rein)"),
       ],
       reply: "{$target} weiter zu.",
     },
@@ -1510,12 +1541,12 @@ export const german: LanguagePack = {
       reply: "{$target} auf Lautstärke {$level}.",
     },
     louder: {
-      states: ["[[um] $amount] lauter"],
+      states: [...more("lauter")],
       patterns: ["[$amount] lauter", `${set} $target lauter [${by}]`],
       reply: "{$target} lauter.",
     },
     quieter: {
-      states: ["[[um] $amount] leiser", "$amount so laut"],
+      states: [...more("leiser"), "$amount so laut"],
       patterns: ["[$amount] leiser", `${set} $target leiser [${by}]`],
       reply: "{$target} leiser.",
     },
@@ -1623,7 +1654,7 @@ export const german: LanguagePack = {
       patterns: [
         "(wähl | wähle | nimm | stell | stelle) [das] Programm $program (am | im | für | bei | beim | an) $target [ein]",
         "(wähle | wähl) [das] [Programm] $program (am | im | für) $target",
-        "$target [auf | mit] [Programm] $program",
+        "$target [auf | mit | im] [Programm] $program [Programm | Modus]",
       ],
       reply: "{$target} auf {$program}.",
     },

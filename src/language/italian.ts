@@ -52,6 +52,16 @@ const tracks: Tracks = {
   on: "su | sul | sullo | sulla | sull' | di | del | dello | della | in | nel",
 };
 
+/** How a fan goes that swings. */
+const sideways =
+  "da una parte all'altra | da un lato all'altro | avanti e indietro";
+
+/** More or less of something, by how much told before or after it. */
+const more = (words: string): string[] => [
+  `[[di | del | dell'] $amount] (${words})`,
+  `(${words}) (di | del | dell') $amount`,
+];
+
 export const italian: LanguagePack = {
   language: "it",
   name: "Italiano",
@@ -270,13 +280,13 @@ export const italian: LanguagePack = {
     closing: [
       "dietro (di me | di noi | di lui | di lei | di loro)",
       "prima che (mi dimentichi | me ne dimentichi) | in questo momento | al momento",
-      "tesoro | caro | cara | amore",
+      "tesoro | caro | cara | amore | buonanotte",
       "quando hai (un momento | un minuto | tempo) | un momento | un secondo",
       "per favore | per piacere | grazie | per me | (puoi | vuoi | potresti) | adesso | subito | presto | svelto | in fretta | veloce | al più presto | ora | appena puoi | se puoi | quando puoi | se non ti dispiace | di nuovo | va bene | non c'è nessuno [lì | qui | dentro] | dai",
     ],
   },
   targets: {
-    all: ["tutti", "tutte", "ogni"],
+    all: ["tutti", "tutte", "tutta", "ogni"],
     both: ["tutti e due", "tutte e due", "le due", "i due", "entrambi", "entrambe"],
     everything: [
       "tutto",
@@ -287,7 +297,16 @@ export const italian: LanguagePack = {
         `quello che ${on}`,
       ]),
     ],
-    here: ["qui", "in questa stanza", "qua"],
+    here: [
+      "qui",
+      "qui sotto",
+      "qui sopra",
+      "qui dentro",
+      "quaggiù",
+      "quassù",
+      "in questa stanza",
+      "qua",
+    ],
     it: ["lo", "la", "li", "le", "quello", "quella", "quelli", "quelle"],
     there: ["lì", "là", "lì dentro", "quella stanza"],
     outside: [
@@ -307,6 +326,7 @@ export const italian: LanguagePack = {
       "dappertutto",
       "tutta la casa",
       "di casa",
+      "in casa",
       "della casa",
       "tutto l'edificio",
       "dell'edificio",
@@ -623,6 +643,7 @@ export const italian: LanguagePack = {
     "fa [troppo | un po' | proprio | davvero | molto | tanto] (caldo | freddo | fresco | buio | tardi | freschino | freddino | calduccio)",
     "(comincia | ricomincia | inizia) (il | lo | la | l')",
     "di solito",
+    "(suonano | bussano) [alla porta | il campanello]",
     "se ne (va | vanno | è | sono | vanno via)",
     "[va | è] tutto (bene | a posto | in ordine)",
     "[qui] non (c'è | è rimasto | rimane) [più] nessuno [qui | dentro]",
@@ -641,6 +662,8 @@ export const italian: LanguagePack = {
   gives: ["dai", "dia", "dagli"],
   copulas: ["è", "sono"],
   exclaims: { words: ["che", "quanto", "quanta", "come"], that: ["che", "se"] },
+  somebody: ["qualcuno"],
+  farewells: ["a domani", "a dopo", "a più tardi", "a presto", "buona notte"],
   nobody: { words: ["nessuno"], beside: ["non"] },
   perceives: ["trovo", "troviamo", "sento", "sentiamo", "vedo", "vediamo", "capisco"],
   auxiliaries: "ha hai hanno aveva già quasi dimenticato lasciato come".split(" "),
@@ -653,7 +676,7 @@ export const italian: LanguagePack = {
     ..."scherzo scherzavo scherzando tramonto alba imbrunire no senza quasi serio sicuro sicura".split(
       " ",
     ),
-    ..."se quando prima dopo mentre finché fosse fossero avesse immagina supponi supponiamo magari spero vorrei ricorda ricordati ricordo dimentica dimenticare dimenticato pensa".split(
+    ..."credevo pensavo credevamo pensavamo sapevo se quando prima dopo mentre finché fosse fossero avesse immagina supponi supponiamo magari spero vorrei ricorda ricordati ricordo dimentica dimenticare dimenticato pensa".split(
       " ",
     ),
     ..."dice detto disse dire digli dille ha hai hanno aveva chiede chiesto crede credo sentito chi perché cosa quale come già ieri chiedevo chiedo chiedere decido deciso decidere convinto convinta o forse esempio".split(
@@ -661,7 +684,7 @@ export const italian: LanguagePack = {
     ),
   ],
   clauses:
-    "qualcuno loro buongiorno buonasera ciao io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto fa va piove resta rimane esco usciamo vado andiamo parto partiamo torno torniamo devo dobbiamo sono siamo hanno dorme dormono serve servono viene vengono arriva arrivano leggo leggiamo manca mancano".split(
+    "qualcuno loro buongiorno buonasera ciao io mio mia ho abbiamo noi sta è sono c'è c si lui lei sto fa va piove resta rimane salgo scendo arrivo esco usciamo vado andiamo parto partiamo torno torniamo devo dobbiamo sono siamo hanno dorme dormono serve servono viene vengono arriva arrivano leggo leggiamo manca mancano".split(
       " ",
     ),
   speakers: {
@@ -708,7 +731,7 @@ export const italian: LanguagePack = {
       `(${put}) $state $target`,
       `$target (${should}) [essere | stare | restare] $state`,
       "(può | possono | potrebbe | potrebbero) $target (essere | stare | diventare) $state",
-      "che $target (sia | siano | resti | restino | è | sono | stia) $state",
+      "che $target (sia | siano | fosse | fossero | resti | restino | è | sono | stia) $state",
     ],
     of: [`$property ${di} $target [(${should}) [essere | stare | restare]] $state`],
     more: [
@@ -930,7 +953,7 @@ export const italian: LanguagePack = {
       reply: "",
     },
     "power-on": {
-      deeds: ["accendersi | si accenda | si accendano"],
+      deeds: ["accendersi | si (accenda | accendano | accendesse | accendessero)"],
       patterns: [
         "(riaccendi | riaccenda | riaccendere) $target",
         "(metti | mettere) su $target",
@@ -939,7 +962,7 @@ export const italian: LanguagePack = {
       reply: "{$target}: acceso.",
     },
     "power-off": {
-      deeds: ["spegnersi | si spenga | si spengano"],
+      deeds: ["spegnersi | si (spenga | spengano | spegnesse | spegnessero)"],
       patterns: [
         "(togli | leva | levare | stacca | staccare) $target",
         "(chiudi | chiudere) la luce [di | del | della | in]  $target",
@@ -955,8 +978,9 @@ export const italian: LanguagePack = {
     },
     brighter: {
       states: [
-        "[[di | del | dell'] $amount] più (luminoso | luminosa | luminosi | luminose | chiaro | chiara | forte | forti)",
-        "più (luminoso | luminosa | luminosi | luminose | chiaro | chiara | forte | forti) (di | del | dell') $amount",
+        ...more(
+          "più (luminoso | luminosa | luminosi | luminose | chiaro | chiara | forte | forti)",
+        ),
       ],
       patterns: [
         "[$amount] più [di] luce",
@@ -970,8 +994,10 @@ export const italian: LanguagePack = {
     },
     dimmer: {
       states: [
-        "[[di | del | dell'] $amount] (più (scuro | scura | scuri | scure | soffuso | soffusa | soffuse | bassa | basse | tenue) | meno (luminoso | luminosa | forte | forti))",
-        "[[di | del | dell'] $amount] più (buio | buia)",
+        ...more(
+          "più (scuro | scura | scuri | scure | soffuso | soffusa | soffuse | bassa | basse | tenue) | meno (luminoso | luminosa | forte | forti)",
+        ),
+        ...more("più (buio | buia)"),
       ],
       patterns: [
         "[$amount] meno [di] luce",
@@ -987,7 +1013,7 @@ export const italian: LanguagePack = {
       reply: "{$target} al {$level} per cento.",
     },
     faster: {
-      states: ["[[di | del | dell'] $amount] più (veloce | forte | velocemente)"],
+      states: [...more("più (veloce | forte | velocemente)")],
       patterns: [
         "(accelera | acceleri | accelerare | velocizza) [$amount] $target [[di | del | dell'] $amount]",
         "(fai | fare) (andare | girare) $target [$amount] più veloce",
@@ -995,9 +1021,7 @@ export const italian: LanguagePack = {
       reply: "{$target}: più veloce.",
     },
     slower: {
-      states: [
-        "[[di | del | dell'] $amount] (più (lento | lenta | piano | lentamente) | meno (veloce | forte))",
-      ],
+      states: [...more("più (lento | lenta | piano | lentamente) | meno (veloce | forte)")],
       patterns: [
         "(rallenta | rallenti | rallentare) [$amount] $target [[di | del | dell'] $amount]",
         "(fai | fare) (andare | girare) $target [$amount] più (lento | piano)",
@@ -1005,13 +1029,13 @@ export const italian: LanguagePack = {
       reply: "{$target}: più lento.",
     },
     "oscillate-on": {
-      deeds: ["oscillare | oscilli"],
-      states: ["(in oscillazione | che oscilla)"],
+      deeds: ["oscillare | oscilli", `(girare | muoversi | andare | si muova) (${sideways})`],
+      states: ["(in oscillazione | che oscilla | oscillante)"],
       patterns: ["(fai | faccia | fare) oscillare $target", "$target (oscilla | in oscillazione)"],
       reply: "{$target} oscilla.",
     },
     "oscillate-off": {
-      ceases: ["oscillare"],
+      ceases: ["oscillare", `(girare | muoversi | andare) (${sideways})`],
       patterns: [
         `(${stop} | ${off}) [l'] oscillazione ${of} $target`,
         "$target senza oscillazione",
@@ -1026,11 +1050,11 @@ export const italian: LanguagePack = {
       reply: "{$target} in {$colour}.",
     },
     "warmer-light": {
-      states: ["[$amount] più (caldo | calda | caldi | calde)"],
+      states: [...more("più (caldo | calda | caldi | calde)")],
       reply: "{$target}: più caldo.",
     },
     "cooler-light": {
-      states: ["[$amount] più (freddo | fredda | freddi | fredde | bianco | bianca)"],
+      states: [...more("più (freddo | fredda | freddi | fredde | bianco | bianca)")],
       reply: "{$target}: più freddo.",
     },
     "warmth-to": {
@@ -1051,10 +1075,7 @@ export const italian: LanguagePack = {
       reply: "{$target} a {$degrees} gradi.",
     },
     warmer: {
-      states: [
-        "[[di | del | dell'] $amount] più (caldo | calda | alto | alta)",
-        "[di | della] $amount in più",
-      ],
+      states: [...more("più (caldo | calda | alto | alta)"), "[di | della] $amount in più"],
       patterns: [
         "(scalda | scaldare | riscalda | riscaldare) [di più] [[di | del | dell'] $amount] $target [[di | del | dell'] $amount] [di più | in più]",
         "(alza | alzare | aumenta | aumentare) [di] [$amount] la temperatura [di | del | della | dell' | in | nel | nella] $target [[di | del | dell'] $amount]",
@@ -1065,7 +1086,7 @@ export const italian: LanguagePack = {
     },
     cooler: {
       states: [
-        "[[di | del | dell'] $amount] (più (freddo | fredda | fresco | fresca | basso | bassa) | meno (caldo | calda))",
+        ...more("più (freddo | fredda | fresco | fresca | basso | bassa) | meno (caldo | calda)"),
         "[di | della] $amount in meno",
       ],
       patterns: [
@@ -1085,7 +1106,7 @@ export const italian: LanguagePack = {
       reply: "{$target}: {$preset}.",
     },
     open: {
-      deeds: ["aprirsi | si apra | si aprano | aprire"],
+      deeds: ["aprirsi | si (apra | aprano | aprisse | aprissero) | aprire"],
       states: [
         "[tutto | tutta | completamente | del tutto] (aperto | aperta | aperti | aperte | su | alzato | alzata | srotolato | srotolata | fuori) [del tutto | completamente | al massimo | fino in cima]",
       ],
@@ -1101,7 +1122,7 @@ export const italian: LanguagePack = {
       reply: "{$target}: in apertura.",
     },
     close: {
-      deeds: ["chiudersi | si chiuda | si chiudano | chiudere"],
+      deeds: ["chiudersi | si (chiuda | chiudano | chiudesse | chiudessero) | chiudere"],
       states: [
         "[tutto | tutta | completamente | del tutto] (chiuso | chiusa | chiusi | chiuse | giù | abbassato | abbassata | ritirato | ritirata | arrotolata) [del tutto | completamente | al massimo | fino in fondo]",
       ],
@@ -1136,7 +1157,7 @@ export const italian: LanguagePack = {
         `${open} (ancora $amount | [$amount] di più) $target`,
         `${open} $target (ancora [$amount] | [$amount] di più)`,
       ],
-      states: ["[$amount] più (aperto | aperta | aperti | aperte)"],
+      states: [...more("più (aperto | aperta | aperti | aperte)")],
       reply: "{$target}: più aperto.",
     },
     "close-more": {
@@ -1148,7 +1169,7 @@ export const italian: LanguagePack = {
         `${close} (ancora $amount | [$amount] di più) $target`,
         `${close} $target (ancora [$amount] | [$amount] di più)`,
       ],
-      states: ["[$amount] più (chiuso | chiusa | chiusi | chiuse)"],
+      states: [...more("più (chiuso | chiusa | chiusi | chiuse)")],
       reply: "{$target}: più chiuso.",
     },
     "tilt-to": {
@@ -1303,13 +1324,11 @@ export const italian: LanguagePack = {
       reply: "{$target} a volume {$level}.",
     },
     louder: {
-      states: ["[[di | del | dell'] $amount] più (forte | alto | alta)"],
+      states: [...more("più (forte | alto | alta)")],
       reply: "{$target}: più forte.",
     },
     quieter: {
-      states: [
-        "[[di | del | dell'] $amount] (più (piano | basso | bassa) | meno (forte | alto | alta))",
-      ],
+      states: [...more("più (piano | basso | bassa) | meno (forte | alto | alta)")],
       reply: "{$target}: più piano.",
     },
     mute: {

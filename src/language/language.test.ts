@@ -129,6 +129,9 @@ const ofSome = [
   "minutes",
   "ofDay",
   "more",
+  "floors",
+  "prefixes",
+  "suffixes",
 ];
 
 test("every language pack has the same keys", () => {

@@ -35,6 +35,8 @@ export interface LanguagePack {
     whole?: Said;
   };
   targets: TargetWords;
+  /** What places are called as well by those who stand there, by their names: "up here" for "upstairs". */
+  floors?: Readonly<Record<string, Said>>;
   /** What says what a thing stands by: "the lamp over the desk" for "desk lamp". */
   nearby?: Said;
   /** By kind. */
@@ -173,6 +175,10 @@ export interface LanguagePack {
    * says what is so: "wie schade, dass die Lampe aus ist".
    */
   exclaims: { words: Said; that: Said };
+  /** Words for somebody, whoever it is: "someone". */
+  somebody: Said;
+  /** What people say who leave, and what may say when elsewhere: "hasta mañana". */
+  farewells: Said;
   /** Words for nobody, and what is said beside them in a denial: "no la ve nadie". */
   nobody: { words: Said; beside: Said };
   /**

@@ -11,6 +11,10 @@ export interface SoundWords {
   stress: readonly (readonly [word: string, syllable: number])[];
   /** Words that do not sound as they are written. */
   words: readonly (readonly [word: string, sound: string])[];
+  /** What stands before words that a dictionary has: "un" of "unmute". */
+  prefixes?: readonly (readonly [written: string, sound: string])[];
+  /** What stands after them, the first that fits: after these sounds, or after any. */
+  suffixes?: readonly (readonly [written: string, sound: string, after?: readonly string[]])[];
   /** Words that are said weakly, and lost or made up more easily than others. */
   weak: Said;
   /** Sounds that the language keeps less, or more, apart than others do: what one costs for the other. */

@@ -45,6 +45,12 @@ const tracks: Tracks = {
   on: "en | de | del",
 };
 
+/** How a fan goes that swings. */
+const sideways = "de un lado a otro | de un lado al otro | de lado a lado";
+
+/** More or less of something, by how much told before or after it. */
+const more = (words: string): string[] => [`[[en] $amount] (${words})`, `(${words}) en $amount`];
+
 export const spanish: LanguagePack = {
   language: "es",
   name: "Español",
@@ -274,7 +280,7 @@ export const spanish: LanguagePack = {
     ],
   },
   targets: {
-    all: ["todos", "todas", "cada"],
+    all: ["todos", "todas", "toda", "cada"],
     both: ["los dos", "las dos", "ambos", "ambas"],
     everything: [
       "lo todo",
@@ -285,7 +291,7 @@ export const spanish: LanguagePack = {
         `lo que ${on}`,
       ]),
     ],
-    here: ["aquí", "en esta habitación", "acá"],
+    here: ["aquí", "aquí abajo", "aquí arriba", "aquí dentro", "en esta habitación", "acá"],
     it: ["lo", "la", "los", "las", "eso", "ese", "esa"],
     there: ["allí", "allá", "ahí", "esa habitación"],
     outside: ["fuera", "afuera", "en el exterior", "del exterior", "exterior", "exteriores"],
@@ -608,6 +614,8 @@ export const spanish: LanguagePack = {
   gives: ["da", "dale", "dé", "dele"],
   copulas: ["es", "son", "está", "están"],
   exclaims: { words: ["qué", "cómo", "cuánto", "cuánta"], that: ["que", "si"] },
+  somebody: ["alguien"],
+  farewells: ["hasta mañana", "hasta luego", "hasta ahora", "hasta pronto", "buenas noches"],
   nobody: { words: ["nadie"], beside: ["no"] },
   perceives: ["encuentro", "encontramos", "oigo", "oímos", "veo", "vemos", "escucho", "entiendo"],
   auxiliaries: "ha he has han hemos había casi olvidado".split(" "),
@@ -675,7 +683,7 @@ export const spanish: LanguagePack = {
       `(${put}) $state $target`,
       `$target (${should}) [estar | quedar | quedarse | ponerse] $state`,
       "(puede | pueden | podría | podrían) $target (estar | quedar | ponerse) $state",
-      "que $target (esté | estén | sea | sean | quede | queden | está | están | se quede) $state",
+      "que $target (esté | estén | estuviera | estuvieran | sea | sean | quede | queden | está | están | se quede) $state",
     ],
     of: [`$property ${de} $target [(${should}) [estar | ser | quedar | ponerse]] $state`],
     more: ["$state $target", "$state", `(${put}) $state`, "$state (en | para | a | al) $target"],
@@ -902,7 +910,9 @@ export const spanish: LanguagePack = {
       reply: "",
     },
     "power-on": {
-      deeds: ["encenderse | se encienda | se enciendan"],
+      deeds: [
+        "encenderse | se (encienda | enciendan | encendiera | encendieran | encendiese | prenda)",
+      ],
       patterns: [
         "(vuelve a | volver a) encender $target",
         "(haz | hacer) funcionar $target",
@@ -914,7 +924,7 @@ export const spanish: LanguagePack = {
       reply: "{$target}: encendido.",
     },
     "power-off": {
-      deeds: ["apagarse | se apague | se apaguen"],
+      deeds: ["apagarse | se (apague | apaguen | apagara | apagaran | apagase)"],
       patterns: [
         "(quita | quite | quitar | corta | cortar) $target",
         "(corta | corte) la corriente de $target",
@@ -930,7 +940,9 @@ export const spanish: LanguagePack = {
     },
     brighter: {
       states: [
-        "[$amount] más (brillante | brillantes | claro | clara | claros | claras | fuerte | fuertes | luminoso | luminosa)",
+        ...more(
+          "más (brillante | brillantes | claro | clara | claros | claras | fuerte | fuertes | luminoso | luminosa)",
+        ),
       ],
       patterns: [
         "[$amount] más [de] luz",
@@ -943,7 +955,9 @@ export const spanish: LanguagePack = {
     },
     dimmer: {
       states: [
-        "[$amount] (más (tenue | tenues | oscuro | oscura | oscuros | oscuras | suave | suaves) | menos (brillante | brillantes | fuerte | fuertes))",
+        ...more(
+          "más (tenue | tenues | oscuro | oscura | oscuros | oscuras | suave | suaves) | menos (brillante | brillantes | fuerte | fuertes)",
+        ),
       ],
       patterns: [
         "[$amount] menos [de] luz",
@@ -958,7 +972,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} al {$level} por ciento.",
     },
     faster: {
-      states: ["[$amount] más (rápido | rápida | fuerte | deprisa)"],
+      states: [...more("más (rápido | rápida | fuerte | deprisa)")],
       patterns: [
         "(acelera | acelere | acelerar) [$amount] $target [en] [$amount]",
         "(haz | hacer) que $target (gire | vaya) [$amount] más rápido",
@@ -968,7 +982,7 @@ export const spanish: LanguagePack = {
     },
     slower: {
       states: [
-        "[$amount] (más (lento | lenta | despacio | suave) | menos (rápido | rápida | fuerte))",
+        ...more("más (lento | lenta | despacio | suave) | menos (rápido | rápida | fuerte)"),
       ],
       patterns: [
         "(ralentiza | frena | desacelera | ralentizar) [$amount] $target [en] [$amount]",
@@ -979,7 +993,7 @@ export const spanish: LanguagePack = {
       reply: "{$target}: más lento.",
     },
     "oscillate-on": {
-      deeds: ["oscilar | girar | oscile | gire"],
+      deeds: ["oscilar | girar | oscile | gire", `(moverse | ir | se mueva | vaya) (${sideways})`],
       states: ["(oscilando | girando | en oscilación)"],
       patterns: [
         "(activa | enciende | activar | pon) la oscilación [de | del] $target",
@@ -989,7 +1003,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} oscila.",
     },
     "oscillate-off": {
-      ceases: ["oscilar | girar"],
+      ceases: ["oscilar | girar", `(moverse | girar | ir) (${sideways})`],
       patterns: [`(${stop} | ${off}) [la] oscilación (de | del) $target`, "$target sin oscilar"],
       reply: "{$target} ya no oscila.",
     },
@@ -1001,11 +1015,11 @@ export const spanish: LanguagePack = {
       reply: "{$target} en {$colour}.",
     },
     "warmer-light": {
-      states: ["[$amount] más (cálido | cálida | cálidos | cálidas)"],
+      states: [...more("más (cálido | cálida | cálidos | cálidas)")],
       reply: "{$target}: más cálido.",
     },
     "cooler-light": {
-      states: ["[$amount] más (frío | fría | fríos | frías | blanco | blanca)"],
+      states: [...more("más (frío | fría | fríos | frías | blanco | blanca)")],
       reply: "{$target}: más frío.",
     },
     "warmth-to": {
@@ -1026,7 +1040,7 @@ export const spanish: LanguagePack = {
       reply: "{$target} a {$degrees} grados.",
     },
     warmer: {
-      states: ["[$amount] más (caliente | cálido | cálida | [de] calor | alto | alta)"],
+      states: [...more("más (caliente | cálido | cálida | [de] calor | alto | alta)")],
       patterns: [
         "(calienta | calentar) [$amount] [más] $target [$amount] [más]",
         "(sube | subir | aumenta) [$amount] la temperatura [de | del | en] $target [en] [$amount]",
@@ -1038,7 +1052,7 @@ export const spanish: LanguagePack = {
     },
     cooler: {
       states: [
-        "[$amount] (más (frío | fría | fresco | fresca | bajo | baja) | menos (caliente | calor))",
+        ...more("más (frío | fría | fresco | fresca | bajo | baja) | menos (caliente | calor)"),
       ],
       patterns: [
         "(enfría | enfriar) [$amount] $target [$amount] [más]",
@@ -1058,7 +1072,7 @@ export const spanish: LanguagePack = {
       reply: "{$target}: {$preset}.",
     },
     open: {
-      deeds: ["abrirse | abra | abran | subir | suba"],
+      deeds: ["abrirse | abra | abran | subir | suba | se (abra | abran | abriera | abrieran)"],
       states: [
         "[del todo | completamente] (abierto | abierta | abiertos | abiertas | arriba | subido | subida | levantado | extendido | extendida | desplegado) [del todo | completamente | por completo | al máximo | a tope]",
       ],
@@ -1071,7 +1085,9 @@ export const spanish: LanguagePack = {
       reply: "{$target}: abriendo.",
     },
     close: {
-      deeds: ["cerrarse | cierre | cierren | bajar | baje"],
+      deeds: [
+        "cerrarse | cierre | cierren | bajar | baje | se (cierre | cierren | cerrara | cerraran)",
+      ],
       states: [
         "[del todo | completamente] (cerrado | cerrada | cerrados | cerradas | abajo | bajado | bajada | recogido | recogida | plegado) [del todo | completamente | por completo | al máximo | a tope]",
       ],
@@ -1105,7 +1121,7 @@ export const spanish: LanguagePack = {
         `${open} [todavía | aún] [$amount] más $target`,
         `${open} $target [todavía | aún] [$amount] más`,
       ],
-      states: ["[$amount] más (abierto | abierta | abiertos | abiertas)"],
+      states: [...more("más (abierto | abierta | abiertos | abiertas)")],
       reply: "{$target}: más abierto.",
     },
     "close-more": {
@@ -1116,7 +1132,7 @@ export const spanish: LanguagePack = {
         `${close} [todavía | aún] [$amount] más $target`,
         `${close} $target [todavía | aún] [$amount] más`,
       ],
-      states: ["[$amount] más (cerrado | cerrada | cerrados | cerradas)"],
+      states: [...more("más (cerrado | cerrada | cerrados | cerradas)")],
       reply: "{$target}: más cerrado.",
     },
     "tilt-to": {
@@ -1267,14 +1283,12 @@ export const spanish: LanguagePack = {
       reply: "{$target} a volumen {$level}.",
     },
     louder: {
-      states: ["[$amount] más (alto | alta | fuerte)"],
+      states: [...more("más (alto | alta | fuerte)")],
       patterns: [`${set} $target [${by}] más (alto | fuerte)`],
       reply: "{$target}: más alto.",
     },
     quieter: {
-      states: [
-        "[$amount] (más (bajo | baja | flojo | floja | suave) | menos (alto | alta | fuerte))",
-      ],
+      states: [...more("más (bajo | baja | flojo | floja | suave) | menos (alto | alta | fuerte)")],
       patterns: [`${set} $target [${by}] más (bajo | suave)`],
       reply: "{$target}: más bajo.",
     },

@@ -8,6 +8,7 @@ import type { Holder } from "./expression.ts";
 import { pluralOf } from "./name-counts.ts";
 import { numbersOtherwise } from "./name-numbers.ts";
 import { nameEndings, looseNames } from "./loose-names.ts";
+import { isPlace } from "./narrowing.ts";
 import type { Spoken } from "./slot.ts";
 import { isKnown, knownOf } from "../model/known.ts";
 
@@ -43,7 +44,11 @@ export function gatherNames(
   const insert = (holder: Holder): void => {
     const { words } = holder.name;
     for (const form of forms(words)) trie.insert(form.map(lexicon.add), holder);
-    if (shared.has(words.join(" "))) insertMany(words, holder);
+    const text = words.join(" ");
+    if (shared.has(text)) insertMany(words, holder);
+    // "Up here" is upstairs, where a place is called so.
+    const said = isPlace(holder.entity.type) ? (pack.floors?.[text] ?? []) : [];
+    for (const other of said) trie.insert(other.split(" ").map(lexicon.add), holder);
   };
   for (const map of [home.devices, home.groups, home.rooms, home.zones]) {
     for (const entity of map.values()) {

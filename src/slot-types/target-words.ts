@@ -9,8 +9,9 @@ import { isPlaced, joined } from "./joined.ts";
 import { type Found, type NarrowingFound, type Placed, longerBy } from "./found.ts";
 import { createNounsSaid } from "./called.ts";
 import { createCompounds } from "./compounds.ts";
+import { readPlaces } from "./target-places.ts";
 import { createNamesWithNouns } from "./beside-noun.ts";
-import { type Connective, connectiveTrie, isPlaceWord, nounTrie, nounsOf } from "./nouns.ts";
+import { type Connective, connectiveTrie, nounTrie, nounsOf } from "./nouns.ts";
 import type { SlotReading, Spoken } from "./slot.ts";
 
 /** Reads how people name things. */
@@ -84,56 +85,12 @@ export function createTargetReader(
       return firsts.has(number) || endings(texts[from] ?? "") !== undefined;
     };
 
-    const place = (from: number): Placed[] => {
-      if (!mayBegin(from)) return [];
-      const found: Placed[] = [];
-      for (const { sort, end } of connectivesAt(from)) {
-        if (isPlaceWord(sort)) found.push({ end, place: sort });
-      }
-      // "In both dorms" is what "in the dorms" is.
-      for (const start of [from, ...connective("all", from), ...connective("both", from)]) {
-        const name = named(afterSmall(start));
-        const places = name?.holders.filter(({ entity }) => isPlace(entity.type)) ?? [];
-        if (name && places.length > 0) found.push({ end: name.end, place: places });
-      }
-      return found;
-    };
-    /** Places, the longest list of them first: what follows "and" is a place if it can be one. */
-    const firstPlaces: Placed[][] = [];
-    const places = (from: number): readonly Placed[] => (firstPlaces[from] ??= placesAt(from, 0));
-    const placesAt = (from: number, depth: number): Placed[] =>
-      place(from).flatMap((first) => {
-        if (typeof first.place === "string" || depth > 4) return [first];
-        const { place: holders, end } = first;
-        const more = [...connective("and", end), ...(depth > 0 ? [] : [end])].flatMap((joiner) => {
-          const next = afterSmall(joiner);
-          return prepositional(next).flatMap((start) => placesAt(start, depth + 1));
-        });
-        const lists = more.flatMap((rest): Placed[] =>
-          typeof rest.place === "string"
-            ? []
-            : [{ end: rest.end, place: [...holders, ...rest.place] }],
-        );
-        // Without "and" two places are one inside the other, which is not said so.
-        return [...lists.filter((list) => isJoined(end, list.end)), first];
-      });
-    const isJoined = (from: number, to: number): boolean => {
-      for (let at = from; at < to; at++) if (connective("and", at).length > 0) return true;
-      return false;
-    };
-    const prepositional = (from: number): number[] => [
-      from,
-      // "De los dos dormitorios" begins with what is an article elsewhere.
-      ...new Set(connective("inPlace", from).flatMap((end) => [end, afterSmall(end)])),
-    ];
-    /** Places after their preposition, or without one: "in the loft", "upstairs". */
-    const placed: Placed[][] = [];
-    const placesAfter = (from: number): readonly Placed[] => {
-      if (from >= numbers.length) return [];
-      return (placed[from] ??= [
-        ...new Set([from, afterSmall(from)].flatMap(prepositional)),
-      ].flatMap((start) => places(start)));
-    };
+    const { hereFrom, places, placesAfter } = readPlaces(utterance, {
+      connectivesAt,
+      connective,
+      named,
+      mayBegin,
+    });
 
     /** Things by their kind; not by words that are a name. */
     const kinds = (from: number, all?: HowMany, inPlace?: Placed & { from: number }): Found[] => {
@@ -235,6 +192,7 @@ export function createTargetReader(
             return [{ end, expression: { target: sort } }, ...within];
           }
           case "here":
+            return hereFrom(from).includes(end) ? [{ end, expression: { target: sort } }] : [];
           case "there":
           case "it":
             return [{ end, expression: { target: sort } }];

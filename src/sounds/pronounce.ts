@@ -1,5 +1,6 @@
 import type { LanguagePack } from "../language/pack.ts";
 import { readArpabet } from "./arpabet.ts";
+import { composedOf } from "./composed.ts";
 import { type Costs, createCosts } from "./costs.ts";
 import { createLetters } from "./letters.ts";
 import { type Phone, inSyllables } from "./phones.ts";
@@ -18,8 +19,8 @@ export interface Sounds {
 export type Pronunciations = ReadonlyMap<string, readonly (readonly Phone[])[]>;
 
 /**
- * Makes what tells how words sound: as the phrasebook says, then as a dictionary does, then by the
- * letter-to-sound rules of the language. A language without any is read letter by letter.
+ * Makes what tells how words sound: as the phrasebook says, then as a dictionary does, then as it says of the parts
+ * of a word, then by the letter-to-sound rules of the language. A language without any is read letter by letter.
  */
 export function createSounds(
   { sounds = silent }: Pick<LanguagePack, "sounds">,
@@ -32,10 +33,12 @@ export function createSounds(
     const given = own?.get(word);
     if (given) return given;
     const listed = dictionary ? inDictionary(dictionary, word) : [];
-    if (listed.length === 0 || told.has(word)) {
-      return [byLetters(word), ...listed];
-    }
-    return listed;
+    if (told.has(word)) return [byLetters(word), ...listed];
+    if (listed.length > 0) return listed;
+    const composed = dictionary
+      ? composedOf(word, sounds, (part) => inDictionary(dictionary, part))
+      : [];
+    return composed.length > 0 ? composed : [byLetters(word)];
   };
   return {
     costs: createCosts(sounds),

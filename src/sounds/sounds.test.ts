@@ -49,6 +49,20 @@ describe("words sound as their letters say in each language", () => {
     expect(printIpa(waysOf("glost")[0] ?? [])).toBe("ˈɡloʊst");
   });
 
+  test.each([
+    ["unmute", "ənmˈjuːt"],
+    ["kilnroom", "ˈkɪlnɹuːm"],
+    ["glazings", "ˈɡleɪzɪŋz"],
+    ["reglazed", "ɹiːɡˈleɪzd"],
+    ["unpaused", "ənˈpɔzd"],
+    ["workbenches", "ˈwɜkbɛntʃɪz"],
+    ["glazebacks", "ˈɡleɪzbæks"],
+  ])("and tells of the parts of a word that it does not have: %s", (word, sound) => {
+    const { waysOf } = createSounds(packOf("en"), { dictionary });
+    expect(dictionary).not.toHaveProperty([word]);
+    expect(waysOf(word).map(printIpa)).toContain(sound);
+  });
+
   test("an accent says where the stress is, and a rule where none does", () => {
     const { waysOf } = createSounds(packOf("es"));
     const told = ["jardín", "lámpara", "cocina", "apagar"].map((word) =>

@@ -1,4 +1,5 @@
 import { type Utterance, pausesIn } from "../../automaton/utterance.ts";
+import type { Effect } from "../../commands/outcome.ts";
 import type { Phrasebook } from "../../phrasebook/model.ts";
 import { isWish } from "../../language/vocabulary.ts";
 import type { Engine } from "../understand/engine.ts";
@@ -36,20 +37,25 @@ export function beside(
 ): Parted | undefined {
   const count = utterance.words.length;
   const remarks = createRemarks(engine, utterance);
-  // Where nothing of the home is named, "faster, girls" is no command, and "a latte, I'm tired" is one.
+  // Where nothing of the home is named, "faster, girls" is no command, and "a latte, I'm tired" or "next song, I
+  // can't stand it" is one.
   const isNamed = namesOwn(engine, utterance);
-  const isSaid = ({ commands }: Parted): boolean =>
+  const isSaid = ({ commands }: Parted, stretch: Stretch): boolean =>
     isNamed ||
-    commands.every(({ understood }) =>
-      clearReading(understood)?.fillings.some(
+    engine.speaksOfIt(pick(utterance, stretch, [])) ||
+    commands.every(({ understood }) => {
+      const reading = clearReading(understood);
+      const saysWhat = reading?.fillings.some(
         ({ slot, from }) =>
           from >= 0 &&
           (slot.fills === "target" || (slot.fills === "value" && slot.family === "value")),
-      ),
-    );
+      );
+      const isMore = reading?.meaning.result === "do" && reading.meaning.effects.some(isChange);
+      return saysWhat === true || (!isMore && (reading?.path.literalWords ?? 0) > 1);
+    });
   const told = (stretch: Stretch, of?: readonly string[]): Parted | undefined => {
     const parted = part(stretch, of);
-    return parted && isToDo(parted) && isSaid(parted) ? parted : undefined;
+    return parted && isToDo(parted) && isSaid(parted, stretch) ? parted : undefined;
   };
   /** Whether words say that something is wrong, which beside an order is the reason for it. */
   const isReason = (stretch: Stretch): boolean => {
@@ -84,7 +90,7 @@ export function beside(
   /** What is no order, or cannot be done as it is said: a question, a thing that several are called. */
   const answered: typeof told = (stretch, of) => {
     const parted = part(stretch, of);
-    return parted && isAnswered(parted) && isSaid(parted) ? parted : undefined;
+    return parted && isAnswered(parted) && isSaid(parted, stretch) ? parted : undefined;
   };
   /** What is left between two remarks, either of which may be nothing. */
   const between = (
@@ -214,6 +220,11 @@ function isNextTo({ words }: Utterance, remark: Stretch, { commands }: Parted): 
 /** Whether something is to be done, in whichever way it is parted, and all of it is clear. */
 function isToDo({ commands, other }: Parted): boolean {
   return [...commands, ...(other ?? [])].every(isOrder);
+}
+
+/** Whether it is more or less of something: "a bit faster". */
+function isChange(effect: Effect): boolean {
+  return "nudge" in effect || "scale" in effect;
 }
 
 function isOrder({ understood }: Command): boolean {

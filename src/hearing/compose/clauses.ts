@@ -1,6 +1,7 @@
 import type { Utterance } from "../../automaton/utterance.ts";
 import { unheardOf } from "../../lexicon/lexicon.ts";
 import type { Engine } from "../understand/engine.ts";
+import type { WhenFound } from "../understand/whens.ts";
 import { type Stretch, indexes } from "../understand/stretch.ts";
 
 /** Most words before those that tell who perceives something: "que no oigo". */
@@ -39,6 +40,44 @@ export function exclaimedIn(
   if (counted.length < 2 || counted.length > longestExclamation) return undefined;
   if (exclaims.that.has(texts[clause.end] ?? "")) return undefined;
   return counted.slice(0, beforeExclaimed + 1).find((at) => exclaims.words.has(texts[at] ?? ""));
+}
+
+/** The words in which a clause tells what time it is, which is no when: "it's nearly nine". */
+export function hourTold(
+  engine: Engine,
+  utterance: Utterance,
+  { clause, whens }: { clause: Stretch; whens: readonly WhenFound[] },
+): Stretch | undefined {
+  const { texts, numbers, small } = utterance;
+  const all = indexes(clause);
+  const first = all.find((at) => small[at] !== true) ?? clause.from;
+  // "Het" and "es" may be passed over elsewhere.
+  const is = [clause.from, first].find((at) => saysOfNothing(engine, texts, at));
+  if (is === undefined) return undefined;
+  const isUnsaid = (at: number): boolean =>
+    numbers[at] === unheardOf ||
+    small[at] === true ||
+    engine.auxiliaries.has(texts[at] ?? "") ||
+    engine.isPolite(texts[at] ?? "") ||
+    engine.copulas.has(texts[at] ?? "");
+  for (const from of all.slice(is - clause.from + 1)) {
+    const end = Math.max(0, ...engine.clocks(utterance, from).filter((at) => at <= clause.end));
+    // "It's on at nine" says when.
+    const isWhen = whens.some((when) => when.from < from && when.end >= end);
+    if (end > 0) {
+      const rest = indexes({ from: end, end: clause.end });
+      return !isWhen && rest.every(isUnsaid) ? { from, end } : undefined;
+    }
+    if (!isUnsaid(from)) return undefined;
+  }
+  return undefined;
+}
+
+/** Whether a clause that begins at a word says of nothing how it is: "it's late", "son las nueve". */
+export function saysOfNothing(engine: Engine, texts: readonly string[], at: number): boolean {
+  const [text = "", next = ""] = texts.slice(at, at + 2);
+  if (engine.isPointer(text)) return text.includes("'") || engine.copulas.has(next);
+  return engine.dropsSubject && engine.copulas.has(text);
 }
 
 /** Most words after one that says nothing by itself that may tell what it is about. */

@@ -128,17 +128,25 @@ export function compose(
   const composition =
     part(parting, all) ??
     (anyReading(whole)
-      ? unpointed(parting, alone)
+      ? unpointed(parting, alone, whole, all)
       : (part({ ...parting, readingOf: anyReading }, all) ??
         beside({ book, engine, utterance, room: speaker.room }, (stretch, of) =>
-          part(of ? { ...parting, read: leaningOn(read, of) } : parting, stretch),
+          of
+            ? part({ ...parting, read: leaningOn(read, of) }, stretch)
+            : (part(parting, stretch) ??
+              unpointed(parting, alone, read(pick(utterance, stretch, [])), stretch)),
         )));
   const nearest = composition ? whole : (nearestPiece(parting) ?? whole);
   return { ...alone, ...composition, nearest, steps };
 }
 
-function unpointed(parting: Parting, alone: Composition): Composition | undefined {
-  const command = asUnpointed(parting, alone.nearest);
+function unpointed(
+  parting: Parting,
+  alone: Composition,
+  understood: Understood | undefined,
+  stretch: Stretch,
+): Composition | undefined {
+  const command = asUnpointed(parting, understood, stretch);
   return command && { ...alone, commands: [command] };
 }
 
@@ -236,7 +244,12 @@ function inTurn(parting: Parting, stretches: readonly (Stretch & Joined)[]): Com
         ? (asBefore(parting, stretch, before) ?? asAlso(parting, stretch, before))
         : undefined;
     const found = command ?? again;
-    if (!found) return undefined;
+    if (!found) {
+      const inside = stretch.leans ? undefined : asInside(parting, stretch);
+      if (!inside) return undefined;
+      commands.push(...inside);
+      continue;
+    }
     // "Louder, but only a bit", "to fifty, actually make it seventy".
     if (before && isSaidAnew(parting, before, found)) commands.pop();
     // "Everything off, all that is on in the kitchen": the latter says what the former means.

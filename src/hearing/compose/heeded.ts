@@ -3,7 +3,7 @@ import { unheardOf } from "../../lexicon/lexicon.ts";
 import type { Engine } from "../understand/engine.ts";
 import { type Stretch, indexes } from "../understand/stretch.ts";
 import type { WhenFound } from "../understand/whens.ts";
-import { exclaimedIn, isForeign, isNobodys, isPerceived } from "./clauses.ts";
+import { exclaimedIn, hourTold, isForeign, isNobodys, isPerceived } from "./clauses.ts";
 import { saidOfOthers } from "./statements.ts";
 
 /** What each word of an utterance is to a remark that it may stand in. */
@@ -34,7 +34,7 @@ export function heed(engine: Engine, utterance: Utterance): Heeded {
   const parted = clauses.length > 1 ? clauses : [];
   const answers = engine.answers(utterance);
   const hedged = engine.hedged(utterance);
-  const whens = engine.whens(utterance);
+  const said = engine.whens(utterance);
   const isExcused = texts.map(() => false);
   for (const at of isExcused.keys()) {
     for (const { end } of engine.excuses(utterance, at)) isExcused.fill(true, at, end);
@@ -51,6 +51,16 @@ export function heed(engine: Engine, utterance: Utterance): Heeded {
     // "Ich hör das Telefon nicht" denies nothing that is to be done.
     if (isPerceived(engine, utterance, clause)) isExcused.fill(true, clause.from, clause.end);
   }
+  const hours = parted.flatMap(
+    (clause) => hourTold(engine, utterance, { clause, whens: said }) ?? [],
+  );
+  const partings = parted.filter(({ from, end }) => {
+    return engine.farewells(utterance, from).some((farewell) => farewell.end === end);
+  });
+  for (const { from, end } of [...hours, ...partings]) isExcused.fill(true, from, end);
+  const whens = said.filter(
+    ({ from, end }) => !hours.some((hour) => hour.from <= from && end <= hour.end),
+  );
   for (const clause of parted) {
     const exclaimed = exclaimedIn(engine, utterance, clause);
     if (exclaimed !== undefined) isExcused[exclaimed] = true;
@@ -74,9 +84,14 @@ export function heed(engine: Engine, utterance: Utterance): Heeded {
     (text, at) =>
       answers[at] === true || (hedged[at] === true && !isOfAllOfUs(text, at)) || leavesIt(text, at),
   );
+  // "This is a good one" counts nothing.
+  const isThing = (text: string, at: number): boolean =>
+    engine.oneOf.has(text) &&
+    small[at - 1] !== true &&
+    engine.isClause(texts[at - (small[at - 2] === true ? 3 : 2)] ?? "");
   const counts = texts.map((text, at) =>
     // "A" is a number in some languages, and says nothing of how many.
-    small[at] === true || engine.ones.has(text)
+    small[at] === true || engine.ones.has(text) || isThing(text, at)
       ? 0
       : Math.max(0, ...engine.numbers(texts, at).map(({ end }) => end - at)),
   );

@@ -4,7 +4,7 @@ import { unheardOf } from "../../lexicon/lexicon.ts";
 import type { Engine } from "../understand/engine.ts";
 import { type Stretch, indexes, pick } from "../understand/stretch.ts";
 import type { WhenFound } from "../understand/whens.ts";
-import { isForeign, isPerceived } from "./clauses.ts";
+import { beforeSpeaker, isForeign, isPerceived } from "./clauses.ts";
 import { heed } from "./heeded.ts";
 
 /** Most words of a remark. */
@@ -102,12 +102,27 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     isUnbarred({ from, end }) && indexes({ from, end }).every((at) => !isNamed(at, end));
   // "The kids won't go up to the loft alone": what somebody does, and not how anything is to be.
   const isOfOther = (stretch: Stretch): boolean => {
+    const isVerb = engine.dropsSubject && stretch.end - stretch.from > 1 && isUnheard(stretch.from);
     const saysWho = indexes(stretch).some((at) => {
       const text = texts[at] ?? "";
       return engine.isClause(text) || engine.denies.has(text);
     });
-    return saysWho && !saysState(stretch) && indexes(stretch).some(isUnheard);
+    return (isVerb || saysWho) && !saysState(stretch) && indexes(stretch).some(isUnheard);
   };
+  // "Someone's at the door"; "someone open the door" asks for it, and "someone's using it" may be against it.
+  const isSomebodys = (stretch: Stretch): boolean =>
+    !indexes(stretch).some(
+      (at) => engine.stateWords.has(texts[at] ?? "") && small[at + 1] !== true,
+    ) &&
+    indexes(stretch)
+      .slice(0, beforeSpeaker + 1)
+      .some((at) => {
+        const [text = "", mark] = (texts[at] ?? "").split("'");
+        const isSaidOf = mark !== undefined || engine.isClause(texts[at + 1] ?? "") || isSaid(at);
+        return engine.somebody.has(text) && isSaidOf;
+      });
+  // "Er staat iemand": the verb goes before.
+  const isSaid = (at: number): boolean => engine.isClause(texts[at - 2] ?? "") || isUnheard(at + 1);
   const isUnbarred = ({ from, end }: Stretch): boolean => {
     if (isBarred.slice(from, end).includes(true)) return false;
     if (whensIn({ from, end }).some((when) => isExcused[when.from] !== true)) return false;
@@ -175,12 +190,13 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     isOurs({ from, end }) {
       const first = afterSmall(utterance, from);
       const isHeard = isPerceived(engine, utterance, { from: first, end });
-      const isOfUs = isHeard || engine.isSpeaker(texts[first] ?? "");
+      const isThem = isSomebodys({ from, end });
+      const isOfUs = isHeard || isThem || engine.isSpeaker(texts[first] ?? "");
       if (end - from > longestRemark || !(isOfUs || isOfOther({ from: first, end }))) return false;
       // "I mean the oven" and "I'd like the oven on" are no remarks.
       const isSaidAnew = engine.repairs(utterance, first).length > 0;
-      if (isSaidAnew || engine.starts(pick(utterance, { from: first, end }, [])).size > 1)
-        return false;
+      const mayAsk = engine.starts(pick(utterance, { from: first, end }, [])).size > 1;
+      if (isSaidAnew || (mayAsk && !isThem)) return false;
       const isNoOrder = isHeard || begins[first] !== true || isSentence({ from, end });
       return isNoOrder && isUnbarred({ from, end });
     },

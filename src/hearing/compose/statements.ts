@@ -3,7 +3,7 @@ import { unheardOf } from "../../lexicon/lexicon.ts";
 import type { Engine } from "../understand/engine.ts";
 import { type Stretch, indexes } from "../understand/stretch.ts";
 import type { WhenFound } from "../understand/whens.ts";
-import { beforeSpeaker } from "./clauses.ts";
+import { beforeSpeaker, saysOfNothing } from "./clauses.ts";
 
 /** What is found of the words of an utterance before its clauses are looked at. */
 interface Found {
@@ -102,8 +102,7 @@ function statementIn(
       return engine.isPointer(text) && !isOfWord;
     }),
     isOfNothing: [clause.from, first].some((at) => {
-      const [text = "", next = ""] = texts.slice(at, at + 2);
-      return engine.isPointer(text) && (text.includes("'") || engine.copulas.has(next));
+      return engine.isPointer(texts[at] ?? "") && saysOfNothing(engine, texts, at);
     }),
     saysState: has((text) => engine.stateWords.has(text)),
     saysDone: has((text) => engine.participles.has(text)),

@@ -1,6 +1,6 @@
 import type { Command, Parting } from "./parting.ts";
 import { type Understood, anyReading, clearReading } from "../understand/understand.ts";
-import { pick } from "../understand/stretch.ts";
+import { type Stretch, pick } from "../understand/stretch.ts";
 
 /** Whether a command is about what was spoken of last, and nothing was. */
 function isAboutNothing(whole: Understood): boolean {
@@ -13,16 +13,16 @@ function isAboutNothing(whole: Understood): boolean {
 }
 
 /**
- * "Pause it" where nothing was spoken of is what "pause" alone is. What needs a thing to be named is said of
+ * Words as a command that is about nothing. "Pause it" where nothing was spoken of is what "pause" alone is. What needs a thing to be named is said of
  * nothing then, so that "turn it off" is still refused.
  */
 export function asUnpointed(
   { utterance, speaksOfIt, read }: Parting,
-  whole: Understood,
+  whole: Understood | undefined,
+  all: Stretch,
 ): Command | undefined {
-  if (!isAboutNothing(whole)) return undefined;
-  const all = { from: 0, end: utterance.words.length };
-  for (let from = 0; from < all.end; from++) {
+  if (!whole || !isAboutNothing(whole)) return undefined;
+  for (let { from } = all; from < all.end; from++) {
     const pointing = { from, end: from + 1 };
     if (!speaksOfIt(pick(utterance, pointing, []))) continue;
     const understood = read(pick(utterance, all, [pointing]));

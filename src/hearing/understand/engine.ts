@@ -87,6 +87,8 @@ export interface Engine extends Around, Talk, Recent {
   narrowings: (utterance: Utterance) => NarrowingFound[];
   /** What says when, in the order said. */
   whens: (utterance: Utterance) => WhenFound[];
+  /** Where times of day end that begin at a word: "half past nine". */
+  clocks: (utterance: Utterance, from: number) => readonly number[];
 }
 
 const engines = new WeakMap<Phrasebook["intents"], Map<string, Engine>>();
@@ -162,7 +164,7 @@ function createEngine(book: Phrasebook, language: string): Engine {
       .flatMap(({ end, value }) => (value.read === "target" && isMeant(value.target) ? end : []));
     return ends.length > 0 ? Math.min(...ends) : undefined;
   };
-  const whens = later(() => createLaterWhens(ground));
+  const timed = later(() => createLaterTimes(ground));
   const recent = createRecent({ sets, network, types: symbols.types, ...around }, prepare);
   return {
     language,
@@ -235,7 +237,8 @@ function createEngine(book: Phrasebook, language: string): Engine {
         })
         .sort((one, other) => other.end - one.end)[0],
     narrowings: symbols.targets.narrowings,
-    whens: (utterance) => whens()(utterance),
+    whens: (utterance) => timed().whens(utterance),
+    clocks: (utterance, from) => timed().clocks(utterance, from),
     readAnswer(slot, text) {
       if (slot.fills === "words") {
         const words = text.trim();
@@ -295,9 +298,21 @@ function readWhole(
  * Most utterances say no when, so what finds one waits, with a lexicon of its own: the words of an
  * utterance have their numbers before it is asked.
  */
-function createLaterWhens({ home, language, pack, refer }: Ground) {
+function createLaterTimes({
+  home,
+  language,
+  pack,
+  refer,
+}: Ground): Pick<Engine, "whens" | "clocks"> {
   const own = createLexicon();
   const ground = createGround({ home, language, pack }, own, refer);
   const find = createWhenFinder(ground);
-  return (utterance: Utterance) => find({ ...utterance, numbers: utterance.texts.map(own.find) });
+  const clock = ground.clocks();
+  const inOwn = (utterance: Utterance): Utterance => {
+    return { ...utterance, numbers: utterance.texts.map(own.find) };
+  };
+  return {
+    whens: (utterance) => find(inOwn(utterance)),
+    clocks: (utterance, from) => clock(inOwn(utterance), from).map(({ end }) => end),
+  };
 }

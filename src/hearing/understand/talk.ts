@@ -20,6 +20,12 @@ export interface Talk {
   quantifiers: ReadonlySet<string>;
   /** Words that an exclamation begins with, and goes on with. */
   exclaims: { words: ReadonlySet<string>; that: ReadonlySet<string> };
+  /** Words for somebody, whoever it is. */
+  somebody: ReadonlySet<string>;
+  /** Whether verbs say who by themselves, so that a clause may begin with one: "llaman a la puerta". */
+  dropsSubject: boolean;
+  /** Words by which people take leave, where a clause says nothing else: "hasta mañana". */
+  farewells: Recognise<true>;
   /** Words for nobody, and of denial beside them. */
   nobody: { words: ReadonlySet<string>; beside: ReadonlySet<string> };
   /** Which words of an utterance no remark beside a command has. */
@@ -58,6 +64,8 @@ export interface Talk {
   denials: Recognise<true>;
   /** Words for one of something, which are articles as well. */
   ones: ReadonlySet<string>;
+  /** Words for one of those that are spoken of. */
+  oneOf: ReadonlySet<string>;
   /** What a remark may have in it although its words are hedges elsewhere. */
   excuses: Recognise<true>;
   /** What may follow a thing that is left as it is: "alone". */
@@ -94,6 +102,9 @@ export function createTalk(ground: Ground): Talk {
     articles: new Set(pack.small),
     quantifiers: firstWords(pack.targets.all),
     exclaims: { words: new Set(pack.exclaims.words), that: new Set(pack.exclaims.that) },
+    somebody: new Set(pack.somebody),
+    dropsSubject: endings.length > 0,
+    farewells: recogniseAny(pack.farewells, ground),
     nobody: { words: new Set(pack.nobody.words), beside: new Set(pack.nobody.beside) },
     hedged(utterance) {
       return utterance.texts.map((text, at) => {
@@ -110,6 +121,7 @@ export function createTalk(ground: Ground): Talk {
     levels: patterned(Object.values(pack.levels).flat()),
     isPointer: (word) => pointers.has(word.split("'")[0] ?? ""),
     ones: new Set(pack.times.one),
+    oneOf: firstWords(pack.targets.one),
     timeUnits: firstWords(Object.values(pack.times.units).flatMap((words) => words.slice(0, 2))),
     isPolite: (word) => polite().has(word),
     stateWords: stateWordsIn(pack),

@@ -3,6 +3,8 @@ import type { SoundWords } from "../sounds.ts";
 const consonant = "[bcdfghjklmnpqrstvwxz]";
 /** A vowel is long before one consonant and a silent e. */
 const magic = `(?=${consonant}e(?:[sd]?$|ly|ment|less|[rd]$))`;
+const hissing = ["s", "z", "ʃ", "ʒ", "tʃ", "dʒ"];
+const voiceless = ["p", "t", "k", "f", "θ"];
 const doubled = `(?=${consonant}[aiouy])`;
 
 /**
@@ -142,6 +144,32 @@ export const englishSounds: SoundWords = {
     ["two", "tuː"],
     ["four", "fɔɹ"],
     ["eight", "eɪt"],
+  ],
+  prefixes: [
+    ["un", "ən"],
+    ["dis", "dɪs"],
+    ["de", "diː"],
+    ["re", "ɹiː"],
+    ["pre", "pɹiː"],
+    ["sub", "sʌb"],
+    ["non", "nɑn"],
+    ["mis", "mɪs"],
+    ["over", "oʊvɜ"],
+    ["under", "ʌndɜ"],
+  ],
+  suffixes: [
+    ["es", "ɪz", hissing],
+    ["s", "ɪz", hissing],
+    ["s", "s", voiceless],
+    ["s", "z"],
+    ["ed", "ɪd", ["t", "d"]],
+    ["ed", "t", [...voiceless, "s", "ʃ", "tʃ"]],
+    ["ed", "d"],
+    ["ing", "ɪŋ"],
+    ["er", "ɜ"],
+    ["ers", "ɜz"],
+    ["ly", "li"],
+    ["less", "ləs"],
   ],
   weak: [
     "the",
