@@ -53,8 +53,7 @@ const tracks: Tracks = {
 };
 
 /** How a fan goes that swings. */
-const sideways =
-  "da una parte all'altra | da un lato all'altro | avanti e indietro";
+const sideways = "da una parte all'altra | da un lato all'altro | avanti e indietro";
 
 /** More or less of something, by how much told before or after it. */
 const more = (words: string): string[] => [

@@ -130,7 +130,10 @@ function readTalk(
   });
   const phrase = turns.map(({ shown }) => shown).join(" / ");
   const script = { script: "talk", turns } as const;
-  return { ...caseOf(setting, setting.language, { phrase, expect: {}, position: talk.at }), script };
+  return {
+    ...caseOf(setting, setting.language, { phrase, expect: {}, position: talk.at }),
+    script,
+  };
 }
 
 type TurnDefinition = Extract<CaseDefinition, { talk: unknown }>["talk"][number];
