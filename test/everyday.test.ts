@@ -137,6 +137,7 @@ describe.each([
     ["at-cinema", "broad.tsv", 0.92],
     ["at-spokes", "tsv"],
     ["at-spokes", "broad.tsv"],
+    ["at-spokes", "work.tsv", 0.88],
   ] as const)("%s, %s", (folder, part, least?: number) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

@@ -361,6 +361,44 @@ devices:
   });
 });
 
+describe("a place that is turned on is its lights", () => {
+  const shed = readPhrasebook([
+    {
+      path: "home.yaml",
+      text: `
+languages: [en, de, fr, es, it, nl]
+rooms: { shed: { name: { en: shed, de: Schuppen, fr: remise, es: cobertizo, it: capanno, nl: schuur } }, den: {} }
+devices:
+  lamp: { kind: light, room: shed }
+  saw: { kind: plug, room: shed }
+  fan: { kind: fan, room: den }
+`,
+    },
+  ]);
+  const done = (language: string, phrase: string): string[] =>
+    shed
+      .hear(phrase, { language })
+      .commands.flatMap(({ effects }) => effects.map(({ device }) => device));
+
+  test.each([
+    ["en", "turn on the shed"],
+    ["en", "light up the shed"],
+    ["de", "mach den Schuppen an"],
+    ["fr", "allume la remise"],
+    ["es", "enciende el cobertizo"],
+    ["it", "accendi il capanno"],
+    ["nl", "doe de schuur aan"],
+  ])("%s: %s", (language, phrase) => {
+    expect(done(language, phrase)).toEqual(["lamp"]);
+  });
+
+  test("all of it is turned off, everything in it is on, and what has no light is on as it can", () => {
+    expect(done("en", "turn off the shed")).toEqual(["lamp", "saw"]);
+    expect(done("en", "turn on everything in the shed")).toEqual(["lamp", "saw"]);
+    expect(done("en", "turn on the den")).toEqual(["fan"]);
+  });
+});
+
 test("what is about nothing alone is so beside a remark", () => {
   const den = readPhrasebook([
     {
@@ -374,4 +412,18 @@ test("what is about nothing alone is so beside a remark", () => {
   expect(heard[0]).toMatchObject([[{ device: "radio", set: { muted: true } }]]);
   expect(heard[1]).toEqual(heard[0]);
   expect(heard[2]).toEqual(heard[0]);
+});
+
+describe("a number is one, whatever part of it could be a time or be said anew", () => {
+  test.each([
+    ["fr", "lumière du couloir à quatre-vingts, non, quatre-vingt-dix", 90],
+    ["fr", "lumière du couloir à vingt, non, vingt-cinq", 25],
+    ["de", "Flurlicht auf zwanzig, nein, fünfundzwanzig", 25],
+    ["en", "hall light to twenty, no, twenty five", 25],
+  ])("%s: %s", (language, phrase, brightness) => {
+    const { commands } = book.hear(phrase, { language, time: "2026-03-02T18:05" });
+    const effects = commands.flatMap((command) => command.effects);
+    expect(effects).toEqual([expect.objectContaining({ set: { brightness } })]);
+    expect(effects[0]).not.toHaveProperty("when");
+  });
 });

@@ -11,24 +11,33 @@ export interface StepsPlan {
   needs: readonly string[];
 }
 
+/** What is asked of whatever fills a target slot. */
+export interface AskedOfSlot {
+  properties: readonly string[];
+  actions: readonly string[];
+  /** Whether it is to be on. */
+  turnsOn: boolean;
+}
+
 /** What an intent comes to, and what it asks of its targets. */
 export interface Plan extends StepsPlan {
   /** Slots that may be left unsaid, and with them what uses them. */
   optional: ReadonlySet<string>;
   /** By target slot: the properties and actions that whatever fills it must have. */
-  asked: ReadonlyMap<string, { properties: readonly string[]; actions: readonly string[] }>;
+  asked: ReadonlyMap<string, AskedOfSlot>;
   /** The target slots of what is ordered or told. */
   targets: ReadonlySet<string>;
 }
 
 export function planIntent({ steps, slots, routine, compute }: Intent): Plan {
   const plan = planSteps(steps);
-  const asked = new Map<string, { properties: string[]; actions: string[] }>();
+  const asked = new Map<string, { properties: string[]; actions: string[]; turnsOn: boolean }>();
   for (const order of plan.orders) {
     if (order.target.refer !== "slot") continue;
-    const of = asked.get(order.target.slot) ?? { properties: [], actions: [] };
+    const of = asked.get(order.target.slot) ?? { properties: [], actions: [], turnsOn: false };
     if (order.order === "call") of.actions.push(order.action);
     else of.properties.push(order.property);
+    if (isOn(order)) of.turnsOn = true;
     asked.set(order.target.slot, of);
   }
   const optional = new Set([...slots.values()].flatMap((slot) => (slot.optional ? slot.name : [])));
@@ -47,6 +56,11 @@ export function planIntent({ steps, slots, routine, compute }: Intent): Plan {
       ...plan.tells.flatMap(({ target }) => (target.refer === "slot" ? target.slot : [])),
     ]),
   };
+}
+
+function isOn(order: Order): boolean {
+  if (order.order !== "set" || order.property !== "power") return false;
+  return order.value.refer === "value" && order.value.value === "on";
 }
 
 export function planSteps(steps: readonly Step[]): StepsPlan {

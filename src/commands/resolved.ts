@@ -34,4 +34,6 @@ export interface Devices {
 /** What is asked of whatever fills a target slot. */
 export interface TargetAsked extends Asked {
   slot: TargetSlot;
+  /** Whether it is to be on. */
+  turnsOn?: boolean;
 }

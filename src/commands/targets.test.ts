@@ -63,7 +63,8 @@ describe("a target comes to exactly its devices", () => {
     ["turn on the lights here", "hall-lamp"],
     ["turn on everything here", "hall-fan hall-lamp"],
     ["turn on everything in the workshop", "hall-fan hall-lamp rack-light rack-light-two"],
-    ["turn on the workshop", "hall-fan hall-lamp rack-light rack-light-two"],
+    ["turn on the workshop", "hall-lamp rack-light rack-light-two"],
+    ["turn off the workshop", "hall-fan hall-lamp rack-light rack-light-two"],
     ["turn on the hall fan and racks", "hall-fan rack-light rack-light-two"],
     ["turn on the hall fan, the hall lamp and rack light two", "hall-fan hall-lamp rack-light-two"],
     ["turn on all the workshop lights except rack light two", "hall-lamp rack-light"],
@@ -84,7 +85,7 @@ describe("a target comes to exactly its devices", () => {
   });
 
   test("names those that cannot", () => {
-    const heard = book.hear("turn on the shop", { at: "till" });
+    const heard = book.hear("turn off the shop", { at: "till" });
     expect(heard).toMatchObject({
       outcome: "act",
       commands: [

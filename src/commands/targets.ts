@@ -142,9 +142,12 @@ function resolveNamed(
     const { entity } = holder;
     if (seen.has(entity) || entity.type !== (asked.slot.sort ?? entity.type)) continue;
     seen.add(entity);
-    const sorted = sortDevices(devicesOf(book, entity), asked);
+    const isPlace = entity.type === "room" || entity.type === "zone";
+    const all = devicesOf(book, entity);
+    // "Light up the shop" starts no compressor there; "the shop off" is all of it.
+    const isLit = isPlace && asked.turnsOn === true;
+    const sorted = sortDevices(isLit ? lightsFirst(all, asked) : all, asked);
     if (sorted.devices.length > 0) {
-      const isPlace = entity.type === "room" || entity.type === "zone";
       able.push({
         result: "devices",
         label: holder.name.text,
@@ -157,7 +160,7 @@ function resolveNamed(
       });
     } else {
       const { id } = entity;
-      const first = firstUnable(devicesOf(book, entity), sorted.skipped);
+      const first = firstUnable(all, sorted.skipped);
       unable.push(first ?? { reason: "unable", id, lack: { lack: "device" } });
     }
   }

@@ -46,7 +46,7 @@ function sun(one: string, other: string, sentence: string): SunWords {
 }
 
 /** Words that stand where a state is asked about, and change nothing. */
-const yet = "[nog | nog steeds | al | allemaal | eindelijk]";
+const yet = "[nog | nog steeds | al | allemaal | eindelijk | goed | echt | helemaal]";
 
 const tracks: Tracks = {
   nouns: "nummer | liedje | lied | track | plaat",
@@ -55,6 +55,7 @@ const tracks: Tracks = {
   previous: "vorig | vorige",
   to: "(ga | spring) naar | speel",
   on: "op | van | bij | in",
+  skip: "sla [dit | deze] $noun over",
 };
 
 /** More or less of something, by how much told before or after it. */
@@ -249,7 +250,7 @@ export const dutch: LanguagePack = {
   courtesies: {
     opening: [
       "zou je zo (lief | vriendelijk | goed | aardig) (willen zijn | zijn) [om]",
-      "[o | oh | ah | o ja | oh ja] (en | maar)",
+      "kom op | [o | oh | ah | o ja | oh ja] (en | maar)",
       "(als | zodra | wanneer) je (kunt | kan | tijd hebt | even tijd hebt)",
       "(kan | wil | zou | kun) iemand [willen | kunnen]",
       "alsjeblieft | alstublieft | (kun | kunt | kan | wil | wilt | zou) (je | u | jij) [me] [willen | kunnen] | je (kunt | mag | kan | moet | zou)",
@@ -563,6 +564,7 @@ export const dutch: LanguagePack = {
     "(ik | we) kan [hier] niet (slapen | lezen | werken | zien | denken)",
     "(ik ben | we zijn | ik heb | we hebben)",
     "vergeten",
+    "(ik | we) (kan | kunnen) er niet tegen",
   ],
   stays: {
     verbs: ["laat", "laten", "hou", "houd"],

@@ -67,7 +67,8 @@ function sun(one: string, others: string, does?: string): SunWords {
 }
 
 /** Words that stand where a state is asked about, and change nothing. */
-const yet = "[still | currently | already | finally | all]";
+const yet =
+  "[still | currently | already | finally | all | properly | really | actually | fully | completely]";
 
 const tracks: Tracks = {
   nouns: "track | song | one | tune",
@@ -76,6 +77,7 @@ const tracks: Tracks = {
   previous: "previous | last",
   to: "skip to | play | jump to | [move] on to | go to | [go | skip | jump] back to",
   on: "on | in",
+  skip: "skip [over] (it | [this | that] $noun)",
 };
 
 /** What a fan does that swings. */
@@ -335,7 +337,7 @@ export const english: LanguagePack = {
     "till tomorrow",
   ],
   nobody: { words: ["nobody", "none", "noone"], beside: [] },
-  perceives: ["hear", "see", "find", "read", "understand"],
+  perceives: ["hear", "see", "find", "read", "understand", "bear", "stand", "take"],
   auxiliaries:
     "been had has have was were got left forgot forgotten made started stopped ran nearly almost already do does last".split(
       " ",
@@ -916,6 +918,7 @@ export const english: LanguagePack = {
             say(`${choose} | make`, `$property (${of}) $target [to] $value`),
             say(`${choose} | make`, "$target $property [to] $value"),
             `$property (${of}) $target [to] $value`,
+            say("put | set | have", "$target on [gentle | deep | rich | cosy] $value"),
             say("make | let | have", "$target (glow | shine | light up) [in] $value"),
             "$value (on | for | in) $target",
           ],

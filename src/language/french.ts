@@ -49,7 +49,7 @@ const isThere =
   "(est ce qu'il y a | y a t il | il y a | il reste | reste t il | est ce qu'il reste)";
 
 /** Words that stand where a state is asked about, and change nothing. */
-const yet = "[encore | toujours | bien | déjà | enfin]";
+const yet = "[encore | toujours | bien | déjà | enfin | vraiment | complètement]";
 
 const tracks: Tracks = {
   nouns: "chanson | morceau | titre | piste",
@@ -58,6 +58,7 @@ const tracks: Tracks = {
   previous: "précédent | précédente",
   to: "(passe | passez | passer | saute | reviens | revenir) [à | au] | joue | mets | lance | remets",
   on: "sur | de | du | dans | à",
+  skip: "(passe | passez | saute | sautez) [cette | ce] $noun",
 };
 
 /** How a fan goes that swings. */
@@ -641,6 +642,8 @@ export const french: LanguagePack = {
     "voyons",
     "comprends",
     "comprend",
+    "supporte",
+    "supportons",
   ],
   auxiliaries:
     "as ont avez avait était étaient déjà presque que quoi qui oublié oubliée comme".split(" "),
@@ -679,6 +682,7 @@ export const french: LanguagePack = {
     "pour",
     "pendant que",
     "pendant qu'",
+    "avant",
     "avant de",
     "avant d'",
     "avant que",

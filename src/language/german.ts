@@ -74,7 +74,7 @@ function sun(what: string, sentence: string): SunWords {
 const soFar = "so weit wie (möglich | es [nur] geht)";
 
 /** Words that stand where a state is asked about, and change nothing. */
-const yet = "[noch | immer noch | gerade | alle | schon | endlich]";
+const yet = "[noch | immer noch | gerade | alle | schon | endlich | richtig | ganz | wirklich]";
 
 const tracks: Tracks = {
   nouns: "Lied | Titel | Stück | Song",
@@ -84,6 +84,7 @@ const tracks: Tracks = {
     "voriges | voriger | vorigen | vorige | vorheriges | vorheriger | vorherigen | letztes | letzter | letzten",
   to: "(spiel | spiele | geh | gehe | spring | springe | weiter | zurück) [zum]",
   on: "auf | am | im | in | beim | vom",
+  skip: "(überspring | überspringe) ([dieses | diesen] $noun | es) | [dieses | diesen] $noun überspringen",
 };
 
 /** More or less of something, by how much told before or after it. */
@@ -346,7 +347,7 @@ export const german: LanguagePack = {
   requests: { endings: ["st", "t"], after: ["du"] },
   courtesies: {
     opening: [
-      "[ach | ah | ach ja | oh | ja] und | (sag | hör | schau | guck | du) mal | sagt mal",
+      "so | gut | na gut | [ach | ah | ach ja | oh | ja] und | (sag | hör | schau | guck | du) mal | sagt mal",
       "bei Gelegenheit | (wenn | sobald) du (kannst | Zeit hast | dazu kommst | einen Moment hast)",
       "(kann | könnte | würde | mag) (jemand | einer | irgendwer | irgendjemand)",
       "(kannst | könntest | würdest | magst | willst) du [bitte] | du (kannst | könntest | darfst)",
@@ -749,6 +750,10 @@ export const german: LanguagePack = {
     "verstehen",
     "find",
     "finde",
+    "ertrag",
+    "ertrage",
+    "aushalten",
+    "leiden",
   ],
   auxiliaries:
     "hat hast hatte hatten war waren wurde wurden schon bereits fast beinahe vergessen was wie".split(
@@ -1475,7 +1480,7 @@ export const german: LanguagePack = {
       deeds: ["[weiter] spielen | weiterspielen | weiterlaufen | weitergehen"],
       states: ["am spielen"],
       patterns: [
-        "(weiter | mach weiter | weiterspielen)",
+        "(weiter | mach weiter | weiterspielen | (spiel | spiele) weiter)",
         "(mach | mache | macht | spiel | spiele | stell | leg) (etwas | ein bisschen | ein wenig) Musik [(im | in | auf | am) $target] [an | auf | ab]",
         "(mach | mache | macht | spiel | spiele | stell | leg) (im | in | auf | am) $target (etwas | ein bisschen | ein wenig) Musik [an | auf | ab]",
         "$target (abspielen | spielen | weiterspielen | laufen lassen)",
@@ -1641,7 +1646,7 @@ export const german: LanguagePack = {
         "zurück (zur | in die | auf die) (Station | Basis | Ladestation)",
       ],
       patterns: [
-        "(schick | schicke | bring | bringe) $target (zurück | [zurück] (nach Hause | heim | zur Station | in die Station | zur Ladestation | auf die Ladestation))",
+        "(schick | schicke | bring | bringe) $target [wieder] ((auf | an | in | zu) (die | seine | ihre) (Station | Basis | Ladestation) | zurück | [zurück] (nach Hause | heim | zur Station | in die Station | zur Ladestation | auf die Ladestation))",
         "$target (nach Hause | zurück | heim | zur Station | zur Ladestation) (schicken | bringen | fahren lassen)",
         "$target (zurück [zur | in (die | deine) | auf (die | deine)] [Station | Basis | Ladestation] | nach Hause | zur Station | andocken | laden)",
         "(ruf | rufe | hol | hole) $target (zurück | heim | nach Hause)",

@@ -41,7 +41,7 @@ const inThe = "[in | nel | nella | nello | nell' | al | alla | sul | su]";
 const very = "così | molto | proprio | tanto";
 
 /** Words that stand where a state is asked about, and change nothing. */
-const yet = "[ancora | già | finalmente]";
+const yet = "[ancora | già | finalmente | bene | davvero | del tutto]";
 
 const tracks: Tracks = {
   nouns: "canzone | brano | traccia | pezzo",
@@ -50,6 +50,7 @@ const tracks: Tracks = {
   previous: "precedente",
   to: "(passa | passi | passare | vai | torna | salta) (alla | al) | metti | mettere",
   on: "su | sul | sullo | sulla | sull' | di | del | dello | della | in | nel",
+  skip: "(salta | salti | saltare) [questa | questo] $noun",
 };
 
 /** How a fan goes that swings. */
@@ -642,6 +643,7 @@ export const italian: LanguagePack = {
     "fa [troppo | un po' | proprio | davvero | molto | tanto] (caldo | freddo | fresco | buio | tardi | freschino | freddino | calduccio)",
     "(comincia | ricomincia | inizia) (il | lo | la | l')",
     "di solito",
+    "fino a tardi",
     "(suonano | bussano) [alla porta | il campanello]",
     "se ne (va | vanno | è | sono | vanno via)",
     "[va | è] tutto (bene | a posto | in ordine)",
@@ -664,7 +666,17 @@ export const italian: LanguagePack = {
   somebody: ["qualcuno"],
   farewells: ["a domani", "a dopo", "a più tardi", "a presto", "buona notte"],
   nobody: { words: ["nessuno"], beside: ["non"] },
-  perceives: ["trovo", "troviamo", "sento", "sentiamo", "vedo", "vediamo", "capisco"],
+  perceives: [
+    "trovo",
+    "troviamo",
+    "sento",
+    "sentiamo",
+    "vedo",
+    "vediamo",
+    "capisco",
+    "sopporto",
+    "reggo",
+  ],
   auxiliaries: "ha hai hanno aveva già quasi dimenticato lasciato come".split(" "),
   waterers: ["irrigazione", "irrigatore", "valvola"],
   measured: ["livello di $property", "tasso di $property"],
@@ -688,7 +700,7 @@ export const italian: LanguagePack = {
     ),
   speakers: {
     words:
-      "io noi ci mi siamo trovo troviamo sento sentiamo vedo vediamo capisco sto vado ho abbiamo esco vengo".split(
+      "io noi ci mi siamo trovo troviamo sento sentiamo vedo vediamo capisco sopporto reggo sto vado ho abbiamo esco vengo".split(
         " ",
       ),
     endings: ["iamo"],
@@ -708,6 +720,7 @@ export const italian: LanguagePack = {
     "prima che",
     "ora che",
     "adesso che",
+    ...["del", "della", "dell'", "dello"].map((of) => `prima ${of}`),
   ],
   adjectives: {
     co2: ["(viziata | pesante)"],
@@ -1489,6 +1502,7 @@ export const italian: LanguagePack = {
         "$target (è | sono) $state o (chiuso | chiusa | aperto | aperta | acceso | accesa | spento | spenta)",
         "(qualcuno ha | hai | hanno) lasciato ($state $target | $target $state)",
         "(è | sono) (rimasto | rimasta | rimasti | rimaste) ($state $target | $target $state)",
+        `si (è | sono) ${yet} $state ${yet} $target`,
         "(ho | abbiamo | qualcuno ha | hai) $state $target",
       ],
       reply: "",

@@ -34,7 +34,7 @@ const should =
 const inThe = "[en]";
 
 /** Words that stand where a state is asked about, and change nothing. */
-const yet = "[todavía | aún | ya | por fin]";
+const yet = "[todavía | aún | ya | por fin | bien | del todo | realmente]";
 
 const tracks: Tracks = {
   nouns: "canción | pista | tema",
@@ -43,6 +43,7 @@ const tracks: Tracks = {
   previous: "anterior",
   to: "(pasa | pase | pasar | salta | saltar | ve | vuelve) (a | al) | pon | ponga | poner",
   on: "en | de | del",
+  skip: "(pasa | pase | salta | salte | sáltate) [esta | este] $noun",
 };
 
 /** How a fan goes that swings. */
@@ -595,6 +596,7 @@ export const spanish: LanguagePack = {
   ],
   excuses: [
     "todo [está | va | va muy] (bien | en orden | perfecto)",
+    "hasta tarde",
     "(todo el mundo | por todas partes | por todos lados)",
     "[ya] no (hay | queda | está) nadie [ya] [aquí | dentro]",
     "(alguien | ella | él) (lo | la | los | las) ha (dejado | olvidado)",
@@ -617,7 +619,18 @@ export const spanish: LanguagePack = {
   somebody: ["alguien"],
   farewells: ["hasta mañana", "hasta luego", "hasta ahora", "hasta pronto", "buenas noches"],
   nobody: { words: ["nadie"], beside: ["no"] },
-  perceives: ["encuentro", "encontramos", "oigo", "oímos", "veo", "vemos", "escucho", "entiendo"],
+  perceives: [
+    "encuentro",
+    "encontramos",
+    "oigo",
+    "oímos",
+    "veo",
+    "vemos",
+    "escucho",
+    "entiendo",
+    "aguanto",
+    "soporto",
+  ],
   auxiliaries: "ha he has han hemos había casi olvidado".split(" "),
   waterers: ["riego", "aspersor", "válvula"],
   measured: ["nivel de $property"],
@@ -644,7 +657,7 @@ export const spanish: LanguagePack = {
     ),
   speakers: {
     words:
-      "yo nosotros nos me encuentro encontramos oigo oímos veo vemos escucho entiendo estoy voy he hemos tengo vengo salgo".split(
+      "yo nosotros nos me encuentro encontramos oigo oímos veo vemos escucho entiendo aguanto soporto estoy voy he hemos tengo vengo salgo".split(
         " ",
       ),
     endings: ["amos", "emos", "imos"],
@@ -1464,6 +1477,7 @@ export const spanish: LanguagePack = {
         "(alguien ha | has | hemos | han) dejado $state $target",
         "(alguien ha | has | hemos | han) dejado $target $state",
         "(se ha | se han | se me ha) (quedado | dejado) ($state $target | $target $state)",
+        `(se ha | se han) ${yet} $state ${yet} $target`,
         "(he | hemos | alguien ha | has) $state $target",
       ],
       reply: "",

@@ -12,6 +12,8 @@ export interface Tracks {
   to: string;
   /** Where it is played: "on | in". */
   on: string;
+  /** What leaves out the one that is played, with `$noun`: "skip (it | $noun)". */
+  skip: string;
 }
 
 /** The patterns that go to the next of what is played, or to the one before. */
@@ -19,7 +21,10 @@ export function trackPatterns(tracks: Tracks, way: "next" | "previous"): Said {
   const which = tracks[way];
   const named = inOrder(tracks, `(${which})`, `(${tracks.nouns})`);
   const one = inOrder(tracks, `(${which})`, `[${tracks.nouns}]`);
+  const skip = tracks.skip.replaceAll("$noun", `(${tracks.nouns})`);
+  const skips = way === "next" ? [`(${skip}) [(${tracks.on}) $target]`] : [];
   return [
+    ...skips,
     named,
     `(${tracks.to}) ${one}`,
     `[${tracks.to}] ${one} (${tracks.on}) $target`,

@@ -6,6 +6,7 @@ import type { Engine } from "../understand/engine.ts";
 import { leans } from "../understand/fillings.ts";
 import { clearReading } from "../understand/understand.ts";
 import { devicesDone } from "./about.ts";
+import { isPerceived } from "./clauses.ts";
 import { isCounted } from "./apart.ts";
 import type { Command, Composition } from "./parting.ts";
 import { namesAny, namesOwn } from "./joiners.ts";
@@ -53,9 +54,9 @@ export function beside(
       const isMore = reading?.meaning.result === "do" && reading.meaning.effects.some(isChange);
       return saysWhat === true || (!isMore && (reading?.path.literalWords ?? 0) > 1);
     });
-  const told = (stretch: Stretch, of?: readonly string[]): Parted | undefined => {
+  const told = (stretch: Stretch, of?: readonly string[], isMeant = false): Parted | undefined => {
     const parted = part(stretch, of);
-    return parted && isToDo(parted) && isSaid(parted, stretch) ? parted : undefined;
+    return parted && isToDo(parted) && (isMeant || isSaid(parted, stretch)) ? parted : undefined;
   };
   /** Whether words say that something is wrong, which beside an order is the reason for it. */
   const isReason = (stretch: Stretch): boolean => {
@@ -112,7 +113,9 @@ export function beside(
       isReason(remark);
     const ours = around.filter((remark) => !isPlain(remark));
     if (!ours.every(remarks.isOurs)) return undefined;
-    const found = find({ from, end: to }, isAbout ? [about.id] : undefined);
+    // "Louder, I can't hear a word" is said to no one else.
+    const isMeant = around.some((remark) => isPerceived(engine, utterance, remark));
+    const found = find({ from, end: to }, isAbout ? [about.id] : undefined, isMeant);
     if (!found || !ours.every((remark) => isElsewhere(remark, found) && isThere(remark, found))) {
       return undefined;
     }

@@ -57,10 +57,18 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     engine.isEverything(utterance, at) &&
     (engine.isClause(texts[end] ?? "") || engine.isClause(texts[at - 1] ?? "")) &&
     isForeign(engine, utterance, at, { clause: clauseOf(at), isHedged });
+  // "It's like an oven in here" is no oven of the home.
+  const isAnyOne = (at: number): boolean => {
+    const before = { from: clauseOf(at).from, end: at - 1 };
+    return (
+      engine.ones.has(texts[at - 1] ?? "") &&
+      indexes(before).some((each) => engine.isClause(texts[each] ?? "") || isUnheard(each))
+    );
+  };
   const isNamed = (at: number, last: number): boolean => {
     const end = names[at];
     if (end === undefined || heeded.isEverybody[at] === true) return false;
-    if (isOfAll(at, end) || saysHow(at, end)) return false;
+    if (isOfAll(at, end) || saysHow(at, end) || isAnyOne(at)) return false;
     // What goes on after a pause is no name: "I'm done in here, lights off".
     return end <= last || !pauses.has(last);
   };
@@ -132,6 +140,11 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       return joiner.end === end || (joiner.from === from && !goesOn);
     });
   };
+  const saysLevel = (part: Stretch): boolean => {
+    const counted = indexes(part).filter((at) => small[at] !== true);
+    if (counted.length > longestLevel) return false;
+    return counted.some((at) => engine.levels(utterance, at).some(({ end }) => end === part.end));
+  };
   const isGiven = ({ from, end }: Stretch): boolean => {
     if (end - from > longestRemark || !isPlain({ from, end })) return false;
     // "Off, on" and "off, sorry, on" say something else.
@@ -139,9 +152,11 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     const counted = texts.slice(begun, end).filter((_, at) => small[begun + at] !== true);
     if (counted.length > 0 && counted.every((text) => engine.stateWords.has(text))) return false;
     // "Violet, quite dim" says what it shall be, and "schnell, …" does not.
-    const last = indexes({ from: begun, end }).findLast((at) => small[at] !== true) ?? begun;
-    const isLevel = engine.levels(utterance, last).some((level) => level.end === last + 1);
-    if (from > 0 && isLevel && counted.length <= longestLevel) return false;
+    const parts = [begun, ...[...pauses].filter((at) => at > begun && at < end)];
+    const isLevel = parts.some((at, index) =>
+      saysLevel({ from: at, end: parts[index + 1] ?? end }),
+    );
+    if (from > 0 && isLevel) return false;
     // "It's raining outside" and "crumbs everywhere" are, and "outside" alone says where.
     const words = texts.slice(from, end);
     const isOpen = words.some((_, at) => engine.openPlace(utterance, from + at));
@@ -164,7 +179,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       const all = indexes(stretch);
       const counted = all.filter((at) => small[at] !== true);
       return (
-        counted.length > 1 ||
+        counted.length !== 1 ||
         all.some((at) => isExcused[at] === true || engine.isClause(texts[at] ?? ""))
       );
     },

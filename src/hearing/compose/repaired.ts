@@ -41,6 +41,7 @@ export function repaired(
   for (let after = 0; after <= mostAfter; after++) {
     const end = mark.from - after;
     for (let from = end - 1; from >= Math.max(0, end - mostAnew); from--) {
+      if (isWithinNumber(engine, utterance, from)) continue;
       const around = [before(0, from), before(end, mark.from)] as const;
       const words = { ...joined([around[0], rest, around[1]]), text: utterance.text };
       const composition = composed(words);
@@ -51,6 +52,13 @@ export function repaired(
     }
   }
   return undefined;
+}
+
+/** Whether a number goes on at a word: "quatre-vingts" is never said anew in part. */
+function isWithinNumber(engine: Engine, { texts }: Utterance, at: number): boolean {
+  return texts
+    .slice(0, at)
+    .some((_, from) => engine.numbers(texts, from).some(({ end }) => end > at));
 }
 
 /** Whether something is done to some of the same devices, and to no others. */

@@ -149,8 +149,7 @@ function settleAll(
   const slots = addDefaults(intent, said);
   const asked = (slot: TargetSlot): TargetAsked => ({
     slot,
-    properties: plan.asked.get(slot.name)?.properties ?? [],
-    actions: plan.asked.get(slot.name)?.actions ?? [],
+    ...(plan.asked.get(slot.name) ?? { properties: [], actions: [] }),
     ...readable(plan.tells, slot.name, slots),
   });
   let narrowings = 0;

@@ -121,12 +121,18 @@ export function createWhenFinder(ground: Ground): (utterance: Utterance) => When
     const isOfDay = utterance.texts.some((text) => ofDays.has(text));
     const read = (whole: Utterance, from: number) =>
       isOfDay ? [...readPlain(whole, from), ...readOfDay(whole, from)] : readPlain(whole, from);
-    for (let from = 0; from < utterance.numbers.length && found.length < mostFound; from++) {
+    const { texts } = utterance;
+    // "À quatre-vingts" is at no four.
+    const cutsNumber = (from: number, end: number): boolean =>
+      texts.slice(from, end).some((_, at) => {
+        return ground.numbers(texts, from + at).some((number) => number.end > end);
+      });
+    for (let from = 0; from < texts.length && found.length < mostFound; from++) {
       const ends = new Set<number>();
       const readings = read(utterance, from).map(({ end, value }) => ({ end, value: [value] }));
       // "From two to four" is no two minutes to four.
       for (const { end, value } of [...readSpan(utterance, from), ...readings]) {
-        if (!ends.has(end)) found.push({ from, end, readings: value });
+        if (!ends.has(end) && !cutsNumber(from, end)) found.push({ from, end, readings: value });
         ends.add(end);
       }
     }
