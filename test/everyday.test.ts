@@ -138,6 +138,7 @@ describe.each([
     ["at-spokes", "tsv"],
     ["at-spokes", "broad.tsv"],
     ["at-spokes", "work.tsv", 0.88],
+    ["at-spokes", "never.tsv"],
   ] as const)("%s, %s", (folder, part, least?: number) => {
     const all = phrases(`${folder}/${language}.${part}`);
     const book = books[folder];

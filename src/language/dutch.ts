@@ -565,6 +565,8 @@ export const dutch: LanguagePack = {
     "(ik ben | we zijn | ik heb | we hebben)",
     "vergeten",
     "(ik | we) (kan | kunnen) er niet tegen",
+    "(dat | die | hem) (heb | hebben) (ik | we | wij) niet meer nodig",
+    "(morgen | te) vroeg",
   ],
   stays: {
     verbs: ["laat", "laten", "hou", "houd"],
@@ -631,7 +633,7 @@ export const dutch: LanguagePack = {
     level: ["vol"],
   },
   frames: {
-    besides: ["met", "op", "bij"],
+    besides: ["met", "op", "bij", "naar"],
     state: [
       "(mag | mogen | moet | moeten) $target [nu] [weer] $state",
       "$target [weer | helemaal] $state",

@@ -312,7 +312,8 @@ export const english: LanguagePack = {
   excuses: [
     "(there's | there is | there isn't | there is not) (nobody | no one | anybody | anyone) [left | else] [in] [there | here]",
     "(nobody's | no one's | nobody is | no one is) (left | here | there | in | home | about) [there | here]",
-    "(there is | there's | there are)",
+    "(there is | there's | there are) [nothing (on | good | decent | [worth] watching)]",
+    "(I | we | they) (don't | do not) need (it | them | that) (any more | anymore | any longer | now)",
     "(I | we | you | somebody | someone | they) [must have] (left | forgot) (it | them) [on | off | open | running | unlocked]",
     "(I've | we've) (left | forgotten) (it | them) [on | off | open | running | unlocked]",
     "(can't | cannot | can hardly | can barely | couldn't) (see | hear | sleep | read | think | concentrate | breathe | work | find | reach | move | stand) [what (I'm | I am | we're | we are)]",
@@ -339,7 +340,7 @@ export const english: LanguagePack = {
   nobody: { words: ["nobody", "none", "noone"], beside: [] },
   perceives: ["hear", "see", "find", "read", "understand", "bear", "stand", "take"],
   auxiliaries:
-    "been had has have was were got left forgot forgotten made started stopped ran nearly almost already do does last".split(
+    "been had has have will was were got left forgot forgotten made started stopped ran nearly almost already do does last".split(
       " ",
     ),
   waterers: ["sprinkler", "watering", "irrigation", "hose", "valve", "tap"],

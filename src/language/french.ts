@@ -592,6 +592,7 @@ export const french: LanguagePack = {
   excuses: [
     "(je vais | on va | je pars | nous allons) (me | se | nous) coucher",
     "tout le monde",
+    "(je | on) [n'] en (ai | a) plus besoin",
     "tout (va | est) (bien | parfait | en ordre)",
     "[il] [n'] y a (plus | pas) personne",
     "(plus | pas) personne [ici | dedans]",

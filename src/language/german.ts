@@ -709,6 +709,7 @@ export const german: LanguagePack = {
     "alles [ist | ja | jetzt | wieder] (gut | klar | bestens | okay | in Ordnung)",
     "da (ist | sind | kommt | kommen | steht | liegt)",
     "(es | das) (fängt | beginnt)",
+    "(das | es | die | den) (brauchen | brauche | brauch) (ich | wir) [jetzt] nicht mehr",
     "(versteh | verstehe | versteht | verstehen | hör | höre | hört | hören | seh | sehe | sieht | sehen | kapier | finde | findet) [man | ich | wir] [dich | euch | sie | ihn | es | das | mich | uns] [hier | ja | doch | so | sonst] [gar | überhaupt] (nicht | nichts | nix | kaum | schlecht) [mehr]",
     "(kann | können) [man | ich | wir] [hier | ja | so | sonst] [gar] (nicht | nichts | kaum) (schlafen | lesen | sehen | hören | denken | arbeiten)",
     "(ich | wir) (hab | habe | haben)",

@@ -597,6 +597,7 @@ export const spanish: LanguagePack = {
   excuses: [
     "todo [está | va | va muy] (bien | en orden | perfecto)",
     "hasta tarde",
+    "no (ponen | echan | dan) nada",
     "(todo el mundo | por todas partes | por todos lados)",
     "[ya] no (hay | queda | está) nadie [ya] [aquí | dentro]",
     "(alguien | ella | él) (lo | la | los | las) ha (dejado | olvidado)",

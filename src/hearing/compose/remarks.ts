@@ -13,6 +13,9 @@ const longestRemark = 14;
 /** Most words that only say how much of something there shall be. */
 const longestLevel = 2;
 
+/** Most words in which somebody may be against what is said to be done. */
+const longestAgainst = 4;
+
 /** What tells remarks. */
 interface Remarks {
   is: (stretch: Stretch) => boolean;
@@ -91,7 +94,10 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     if (first + 1 < end && engine.copulas.has(texts[first + 1] ?? "")) return true;
     // "Mi fa volare i fogli" and "a alguien se le ha caído" say so one word earlier, or later.
     const isSaidOf = texts.slice(from, first + 2).some(engine.isClause);
-    if (!isSaidOf && !engine.stateWords.has(begin)) return false;
+    // "A la cama, …" is no value of anything, which nothing begins with.
+    const isWhereTo =
+      from === 0 && engine.besides.has(begin) && isUnheard(afterSmall(utterance, first + 1));
+    if (!isSaidOf && !isWhereTo && !engine.stateWords.has(begin)) return false;
     let set = sets.move(sets.start, numbers[first] ?? -1);
     for (let at = first + 1; at < end && set; at++) {
       const current = set;
@@ -131,8 +137,16 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       });
   // "Er staat iemand": the verb goes before.
   const isSaid = (at: number): boolean => engine.isClause(texts[at - 2] ?? "") || isUnheard(at + 1);
+  // "Someone's using it", "someone wants it on": whatever it is, it may be against the command.
+  const isAgainst = (stretch: Stretch): boolean => {
+    // "Someone's left a glove in it" says more than that.
+    if (stretch.end - stretch.from > longestAgainst) return false;
+    const all = indexes(stretch).filter((at) => isExcused[at] !== true);
+    const isSomebody = all.some((at) => engine.somebody.has((texts[at] ?? "").split("'")[0] ?? ""));
+    return isSomebody && all.some((at) => engine.isPointer(texts[at] ?? "") && !isUnheard(at + 1));
+  };
   const isUnbarred = ({ from, end }: Stretch): boolean => {
-    if (isBarred.slice(from, end).includes(true)) return false;
+    if (isBarred.slice(from, end).includes(true) || isAgainst({ from, end })) return false;
     if (whensIn({ from, end }).some((when) => isExcused[when.from] !== true)) return false;
     // What is joined by a word is one more thing or command, but for what is a sentence: "then it's cheaper".
     return !joiners.some((joiner) => {
