@@ -42,9 +42,15 @@ interface Way {
 
 const asking = ["does", "asks", "code", "unknown", "does", "unknown"] as const;
 const leaving = ["does", "leaves", "leaves", "leaves", "does", "leaves"] as const;
+/** To be off is not what is safe. */
+const leavingOn = ["does", "leaves", "leaves", "leaves", "leaves", "leaves"] as const;
 const answering = ["does", "asks", "code", "leaves", "does", "leaves"] as const;
 const unsettled = ["does", "asks", "code", "unknown", "code", "unknown"] as const;
 const always = ["does", "does", "does", "does", "does", "does"] as const;
+
+function turnedOn({ set }: Speaking): void {
+  set("vault", { power: "on" });
+}
 
 /** Says yes or the code, whatever is asked. */
 function grant({ say }: Speaking, guard: Guard): void {
@@ -57,8 +63,9 @@ const ways: Record<string, Way> = {
   "an alias": { way: "turn on the strongroom", cells: asking },
   "a group with others": { way: "turn on the pair", cells: leaving },
   "a group of its own": { way: "turn on the hoard", cells: asking },
-  "a room": { way: "turn on the cellar", cells: leaving },
-  "a zone": { way: "turn on downstairs", cells: leaving },
+  // A place that is turned on is its lights.
+  "a room": { before: turnedOn, way: "turn off the cellar", cells: leavingOn },
+  "a zone": { before: turnedOn, way: "turn off downstairs", cells: leavingOn },
   "its kind": {
     way: "turn on all the plugs",
     cells: asking,

@@ -22,7 +22,7 @@ import {
 import { simplified } from "./simplified.ts";
 
 /** Words that a recogniser has to hold at most, where nobody says otherwise. */
-export const usualSize = 30_000;
+export const usualSize = 31_000;
 
 export interface CompactOptions {
   /** Words that it may have when every rule is written out. */

@@ -20,7 +20,7 @@ export interface RecogniserOptions extends Pick<GrammarParts, "only" | "numbers"
   language?: string;
   /** Only what stands in these rooms. */
   rooms?: readonly string[];
-  /** Words that it may have when every rule is written out; 30,000 when left out. */
+  /** Words that it may have when every rule is written out; 31,000 when left out. */
   size?: number;
   /** Phrases that are said more often than others, with how often beside them. */
   favour?: readonly { phrase: string; weight?: number }[];

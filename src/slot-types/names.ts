@@ -47,8 +47,9 @@ export function gatherNames(
     const text = words.join(" ");
     if (shared.has(text)) insertMany(words, holder);
     // "Up here" is upstairs, where a place is called so.
-    const said = isPlace(holder.entity.type) ? (pack.floors?.[text] ?? []) : [];
-    for (const other of said) trie.insert(other.split(" ").map(lexicon.add), holder);
+    const isFloor = isPlace(holder.entity.type) && Object.hasOwn(pack.floors ?? {}, text);
+    for (const other of isFloor ? (pack.floors?.[text] ?? []) : [])
+      trie.insert(other.split(" ").map(lexicon.add), holder);
   };
   for (const map of [home.devices, home.groups, home.rooms, home.zones]) {
     for (const entity of map.values()) {

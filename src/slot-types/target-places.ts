@@ -39,8 +39,10 @@ export function readPlaces(
     connective("here", from).filter((end) => {
       for (let at = from; at < end; at++) {
         const name = named(at);
+        // "In diesem Zimmer" is none that has the word in its name.
         const isIt = name?.end === end;
-        if (isIt && name.holders.some(({ entity }) => isPlace(entity.type))) return false;
+        const own = isIt ? name.holders.filter((holder) => !holder.name.loose) : [];
+        if (own.some(({ entity }) => isPlace(entity.type))) return false;
       }
       return true;
     });
