@@ -37,6 +37,7 @@ const speech: Readonly<Record<string, Speech>> = {
     orders: ["hall lamp off", "turn the heater to twenty one", "hall lamp to thirty percent"],
     others: ["is the hall lamp on", "heater to two hundred", "fan on"],
     remarks: [
+      "Joss",
       "I can't find my spectacles",
       "the twins never sleep",
       "that usually does the trick",
@@ -50,7 +51,13 @@ const speech: Readonly<Record<string, Speech>> = {
       "someone's at the door",
       "see you tomorrow",
     ],
-    backs: ["I don't mean that", "that isn't necessary", "he said", "if Joss agrees"],
+    backs: [
+      "flibber off",
+      "I don't mean that",
+      "that isn't necessary",
+      "he said",
+      "if Joss agrees",
+    ],
   },
   de: {
     orders: [
@@ -60,6 +67,7 @@ const speech: Readonly<Record<string, Speech>> = {
     ],
     others: ["ist die Flurlampe an", "Heizer auf zweihundert", "Ventilator an"],
     remarks: [
+      "Joss",
       "ich find meine Brille nicht",
       "die Zwillinge schlafen nie",
       "das hilft meistens",
@@ -73,7 +81,13 @@ const speech: Readonly<Record<string, Speech>> = {
       "jemand ist an der Tür",
       "bis morgen",
     ],
-    backs: ["das meine ich nicht", "das ist nicht nötig", "hat er gesagt", "wenn Joss will"],
+    backs: [
+      "Flibber aus",
+      "das meine ich nicht",
+      "das ist nicht nötig",
+      "hat er gesagt",
+      "wenn Joss will",
+    ],
   },
   fr: {
     orders: [
@@ -87,6 +101,7 @@ const speech: Readonly<Record<string, Speech>> = {
       "allume le ventilateur",
     ],
     remarks: [
+      "Joss",
       "je ne trouve pas mes lunettes",
       "les jumeaux ne dorment jamais",
       "j'ai perdu deux boutons",
@@ -112,6 +127,7 @@ const speech: Readonly<Record<string, Speech>> = {
       "enciende el ventilador",
     ],
     remarks: [
+      "Joss",
       "no encuentro mis gafas",
       "los mellizos no duermen nunca",
       "he perdido dos botones",
@@ -133,6 +149,7 @@ const speech: Readonly<Record<string, Speech>> = {
     ],
     others: ["è accesa la lampada del corridoio", "stufa a duecento", "accendi il ventilatore"],
     remarks: [
+      "Joss",
       "non trovo i miei occhiali",
       "i gemelli non dormono mai",
       "di solito aiuta",
@@ -151,6 +168,7 @@ const speech: Readonly<Record<string, Speech>> = {
     orders: ["ganglamp uit", "zet de kachel op eenentwintig", "ganglamp op dertig procent"],
     others: ["is de ganglamp aan", "kachel op tweehonderd", "ventilator aan"],
     remarks: [
+      "Joss",
       "ik kan m'n bril niet vinden",
       "de tweeling slaapt nooit",
       "dat werkt altijd",
@@ -162,7 +180,7 @@ const speech: Readonly<Record<string, Speech>> = {
       "er staat iemand aan de deur",
       "tot morgen",
     ],
-    backs: ["dat bedoel ik niet", "dat hoeft niet", "zei hij", "als Joss wil"],
+    backs: ["flibber uit", "dat bedoel ik niet", "dat hoeft niet", "zei hij", "als Joss wil"],
   },
 };
 

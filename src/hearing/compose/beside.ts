@@ -124,7 +124,13 @@ export function beside(
     const isClear = around.every((remark) => {
       if (isAbout && remark.from === 0) return about.isClause;
       if (isGiven(remark)) return !saysHowLong(remark);
-      return remarks.isClause(remark) || !isNextTo(utterance, remark, found);
+      if (remarks.isOrder(remark)) return false;
+      return (
+        remarks.isClause(remark) ||
+        !isNextTo(utterance, remark, found) ||
+        // "Joss, bedside lamp on" speaks to somebody; several things are told with "and".
+        (remarks.isName(remark) && !found.commands.some(isOfList))
+      );
     });
     if (isClear && !places.includes("one") && !around.some(remarks.saysClock)) return found;
     return book.offers && found.commands.every(isOrder) ? { ...found, isOffer: true } : undefined;
@@ -223,6 +229,12 @@ function isNextTo({ words }: Utterance, remark: Stretch, { commands }: Parted): 
 /** Whether something is to be done, in whichever way it is parted, and all of it is clear. */
 function isToDo({ commands, other }: Parted): boolean {
   return [...commands, ...(other ?? [])].every(isOrder);
+}
+
+function isOfList({ understood }: Command): boolean {
+  return (clearReading(understood)?.fillings ?? []).some(
+    ({ reading }) => reading.read === "target" && reading.target.target === "list",
+  );
 }
 
 /** Whether it is more or less of something: "a bit faster". */

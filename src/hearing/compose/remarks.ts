@@ -27,6 +27,10 @@ interface Remarks {
   isOurs: (stretch: Stretch) => boolean;
   /** Whether a remark is no one more thing of the home, which is hardly told in so many words. */
   isClause: (stretch: Stretch) => boolean;
+  /** Whether it is a single word that the home does not have, as what somebody is called. */
+  isName: (stretch: Stretch) => boolean;
+  /** Whether it says that what the home does not have shall be on or off: "flibber off". */
+  isOrder: (stretch: Stretch) => boolean;
   /** Whether words before one of a remark say, as a clause, what is of somebody or something that the home does not know. */
   isOfOthers: (from: number, at: number) => boolean;
   /** Whether it says at what time something is, which may be when it is to be done: "I get up at seven". */
@@ -196,6 +200,20 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
         counted.length !== 1 ||
         all.some((at) => isExcused[at] === true || engine.isClause(texts[at] ?? ""))
       );
+    },
+    isName(stretch) {
+      const [only, more] = indexes(stretch).filter((at) => small[at] !== true);
+      if (only === undefined || more !== undefined || !isUnheard(only)) return false;
+      // "Radio on, quietly" may say how; what is called something is written with a capital.
+      const first = utterance.text.charAt(utterance.words[only]?.start ?? 0);
+      return stretch.from === 0 || first !== first.toLowerCase();
+    },
+    isOrder(stretch) {
+      const [what, last, more] = indexes(stretch).filter((at) => small[at] !== true);
+      if (what === undefined || last === undefined || more !== undefined) return false;
+      // "Hang on" opens what is said.
+      const isOpening = engine.starts(pick(utterance, stretch, [])).size > 1;
+      return isUnheard(what) && engine.switched.has(texts[last] ?? "") && !isOpening;
     },
     isOfOthers(from, at) {
       const before = indexes({ from, end: at });

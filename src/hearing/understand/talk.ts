@@ -50,6 +50,8 @@ export interface Talk {
   timeUnits: ReadonlySet<string>;
   /** Words of politeness: "want" of "I want the lamp on". */
   isPolite: (word: string) => boolean;
+  /** Words for on and off. */
+  switched: ReadonlySet<string>;
   /** Words of states: "on", "closed". */
   stateWords: ReadonlySet<string>;
   /** Which words of an utterance answer a question: "yes", "forget it". */
@@ -124,6 +126,7 @@ export function createTalk(ground: Ground): Talk {
     oneOf: firstWords(pack.targets.one),
     timeUnits: firstWords(Object.values(pack.times.units).flatMap((words) => words.slice(0, 2))),
     isPolite: (word) => polite().has(word),
+    switched: firstWords([...pack.states.on, ...pack.states.off]),
     stateWords: stateWordsIn(pack),
     answers(utterance) {
       const answering = utterance.texts.map(() => false);
