@@ -106,6 +106,7 @@ describe.each([
     ["at-cottage", "tsv"],
     ["at-cottage", "never.tsv"],
     ["at-flat", "tsv"],
+    ["at-flat", "busy.tsv"],
     ["at-farm", "tsv"],
     ["at-farm", "never.tsv"],
     ["at-bakery", "tsv"],

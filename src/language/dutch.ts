@@ -250,7 +250,7 @@ export const dutch: LanguagePack = {
   courtesies: {
     opening: [
       "zou je zo (lief | vriendelijk | goed | aardig) (willen zijn | zijn) [om]",
-      "kom op | [o | oh | ah | o ja | oh ja] (en | maar)",
+      "[o | oh | ah | o ja | oh ja] (en | maar)",
       "(als | zodra | wanneer) je (kunt | kan | tijd hebt | even tijd hebt)",
       "(kan | wil | zou | kun) iemand [willen | kunnen]",
       "alsjeblieft | alstublieft | (kun | kunt | kan | wil | wilt | zou) (je | u | jij) [me] [willen | kunnen] | je (kunt | mag | kan | moet | zou)",
@@ -870,6 +870,7 @@ export const dutch: LanguagePack = {
       patterns: [
         "hoe $measure is het",
         "hoe $measure (is | zijn | staat | staan | zit | zitten | draait) [het] [in | op | bij | van] $target [open | ingesteld]",
+        "(is | zijn) $target (erg | nog | al) $measure",
         "is het [erg | nog | al] $measure [in | op | bij] $target",
         "is het $target [erg | nog | al] $measure",
         "hoe $measure is (grond | aarde | lucht) (in | op) $target",
@@ -1324,7 +1325,9 @@ export const dutch: LanguagePack = {
       reply: "{$target} ingedrukt.",
     },
     start: {
-      deeds: ["draaien | lopen | starten | beginnen | schoonmaken | stofzuigen | zuigen | vegen"],
+      deeds: [
+        "draaien | lopen | rijden | starten | beginnen | schoonmaken | stofzuigen | zuigen | vegen",
+      ],
       states: ["(aan het werk | aan het zuigen | aan het draaien | bezig)"],
       patterns: [
         "$target (starten | laten draaien | laten lopen | aan het werk zetten)",

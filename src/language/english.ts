@@ -714,7 +714,12 @@ export const english: LanguagePack = {
       "down all the way",
       "[down] as (far | low | dim | dark | quiet | slow | soft) as (it (goes | gets | can | will go) | possible | you can)",
     ],
-    low: ["[down] low", "slow", "dim", "speed one", "soft | quiet"],
+    low: [
+      "[down] [very | really | quite] low",
+      "[very | really | quite] (slow | dim)",
+      "speed one",
+      "[very | really | quite] (soft | quiet)",
+    ],
     medium: ["medium", "middle", "speed two"],
     high: ["high", "fast", "speed three", "loud"],
     full: [
@@ -1584,7 +1589,7 @@ export const english: LanguagePack = {
     "ask-whether": {
       patterns: [
         `(is | are) $target ${yet} $state [right now | now]`,
-        "(did | have) (I | we | anyone) (turn | turned | switch | switched | leave | left | shut | put) $target $state",
+        "(did | have) (I | we | you | anyone) (turn | turned | switch | switched | leave | left | shut | put) $target $state",
         "(did | have) (I | we | anyone) $state [up] $target",
         "(did | has | have | was | were) $target [get | got | been | be] (left | kept) $state",
         `(tell me | check | see | do you know) (if | whether | that) $target (is | are) ${yet} $state`,

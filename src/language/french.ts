@@ -668,7 +668,7 @@ export const french: LanguagePack = {
     ),
   ],
   clauses:
-    "bonjour bonsoir salut coucou dort dorment commence commencent arrive arrivent part ça fait quelqu'un ils elles je j me mon ma mes on nous il elle c est sont suis ai reste restent".split(
+    "bonjour bonsoir salut coucou dort dorment commence commencent arrive arrivent part ça fait quelqu'un tu vas ils elles je j me mon ma mes on nous il elle c est sont suis ai reste restent".split(
       " ",
     ),
   speakers: { words: ["je", "j", "on", "nous"] },
@@ -900,6 +900,8 @@ export const french: LanguagePack = {
       patterns: [
         "(à quel point | combien) [est ce que] $target (est | sont) $measure",
         "(il fait | fait il) $measure [comment] [dans | à | au | sur | en] $target",
+        "(est ce que | est ce qu') $target (est | sont) (déjà | encore | très) $measure",
+        "$target (est | sont) (déjà | encore | très) $measure",
         "$target (est | sont) $measure à combien",
         "(est ce qu' | est ce que) [il] fait [très | encore | déjà] $measure [dans | à | au | sur | en] $target",
         "combien de $measure (y a t il | il y a) [dans | à | au | sur | en] $target",
@@ -962,7 +964,7 @@ export const french: LanguagePack = {
     brighter: {
       states: [
         ...more(
-          "plus (clair | claire | clairs | claires | lumineux | lumineuse | lumineuses | fort | forte | fortes)",
+          "plus (clair | claire | clairs | claires | lumineux | lumineuse | lumineuses | fort | forte | forts | fortes)",
         ),
       ],
       patterns: [
@@ -978,7 +980,7 @@ export const french: LanguagePack = {
     dimmer: {
       states: [
         ...more(
-          "plus (sombre | sombres | tamisé | tamisée | tamisées) | moins (clair | claire | claires | fort | forte | fortes | lumineux | lumineuse | lumineuses)",
+          "plus (sombre | sombres | tamisé | tamisée | tamisées) | moins (clair | claire | claires | fort | forte | forts | fortes | lumineux | lumineuse | lumineuses)",
         ),
       ],
       patterns: [

@@ -1108,6 +1108,7 @@ export const german: LanguagePack = {
         "wie $measure (ist | sind | läuft | steht) [es | denn] [von | vom | im | in | am | auf | bei] $target [eingestellt | gerade | offen]",
         "wie $measure $target (ist | sind)",
         "wie $measure ist (Erde | Boden | Luft) (in | im | auf | am) $target",
+        "(ist | sind) $target (sehr | noch | schon) $measure",
         "ist es [sehr | noch | schon] $measure [im | in | auf | am] $target",
         "ist es [im | in | auf | am] $target [sehr | noch | schon] $measure",
       ],
@@ -1719,7 +1720,7 @@ export const german: LanguagePack = {
     "ask-whether": {
       patterns: [
         `(ist | sind | steht | stehen) $target ${yet} $state [gerade | geblieben | gelassen worden]`,
-        `(habe | hab | haben) (ich | wir) $target ${yet} $state`,
+        `(habe | hab | haben | hast) (ich | wir | du) $target ${yet} $state`,
         `(habe | hab) ich $target ${yet} $state (gelassen | vergessen)`,
         "(hat | haben) [jemand | wer | irgendwer] $target $state",
         `(schau | guck | sag mir | prüf | mir sagen | weißt du) [mal] ob $target ${yet} $state (ist | sind)`,

@@ -939,6 +939,8 @@ export const italian: LanguagePack = {
       patterns: [
         "quanto (è | sono | fa) $measure $target",
         "(è | fa) $measure [in | nel | nella] $target",
+        "(è | sono) (già | ancora | molto) $measure $target",
+        "(è | sono) $target (già | ancora | molto) $measure",
         "quanto $measure (è | fa | c'è) [in | nel | nella] $target",
         "com'è $measure $target",
         `quanto è $measure (terra | aria) ${in_} $target`,

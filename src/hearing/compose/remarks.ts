@@ -154,13 +154,16 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     if (whensIn({ from, end }).some((when) => isExcused[when.from] !== true)) return false;
     // What is joined by a word is one more thing or command, but for what is a sentence: "then it's cheaper".
     return !joiners.some((joiner) => {
-      const goesOn = engine.isClause(texts[joiner.end] ?? "");
+      // "Dan slaap ik al": the verb may go before who does it.
+      const goesOn = texts.slice(joiner.end, joiner.end + 2).some(engine.isClause);
       return joiner.end === end || (joiner.from === from && !goesOn);
     });
   };
   const saysLevel = (part: Stretch): boolean => {
     const counted = indexes(part).filter((at) => small[at] !== true);
-    if (counted.length > longestLevel) return false;
+    // "It's full" says what is so.
+    const isSaidOf = counted.some((at) => engine.isClause(texts[at] ?? ""));
+    if (counted.length > longestLevel || isSaidOf) return false;
     return counted.some((at) => engine.levels(utterance, at).some(({ end }) => end === part.end));
   };
   const isGiven = ({ from, end }: Stretch): boolean => {
