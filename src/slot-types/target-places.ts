@@ -1,5 +1,4 @@
-import type { Utterance } from "../automaton/utterance.ts";
-import { afterSmall as afterSmallIn } from "../automaton/utterance.ts";
+import { type Utterance, afterSmall as afterSmallIn } from "../automaton/utterance.ts";
 import type { Placed } from "./found.ts";
 import type { longestNames } from "./names.ts";
 import { isPlace } from "./narrowing.ts";
@@ -70,8 +69,8 @@ export function readPlaces(
     }
     return found;
   };
-  /** Places, the longest list of them first: what follows "and" is a place if it can be one. */
   const firstPlaces: Placed[][] = [];
+  /** Places, the longest list of them first: what follows "and" is a place if it can be one. */
   const places = (from: number): readonly Placed[] => (firstPlaces[from] ??= placesAt(from, 0));
   const placesAt = (from: number, depth: number): Placed[] =>
     place(from).flatMap((first) => {
@@ -98,8 +97,8 @@ export function readPlaces(
     // "De los dos dormitorios" begins with what is an article elsewhere.
     ...new Set(connective("inPlace", from).flatMap((end) => [end, afterSmall(end)])),
   ];
-  /** Places after their preposition, or without one: "in the loft", "upstairs". */
   const placed: Placed[][] = [];
+  /** Places after their preposition, or without one: "in the loft", "upstairs". */
   const placesAfter = (from: number): readonly Placed[] => {
     if (from >= utterance.numbers.length) return [];
     return (placed[from] ??= [...new Set([from, afterSmall(from)].flatMap(prepositional))].flatMap(

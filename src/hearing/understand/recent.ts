@@ -28,7 +28,7 @@ export interface Recent {
   walk: (utterance: Utterance) => Walked;
 }
 
-/** Texts of which the words are kept, and the longest of these in UTF-16 code units: some hundred kilobytes. */
+/** Texts of which the words are kept, about 9 kB each, and the longest of these in UTF-16 code units. */
 const mostKept = 128;
 const longestKept = 120;
 
