@@ -977,7 +977,7 @@ export const dutch: LanguagePack = {
       reply: "{$target} zwenkt.",
     },
     "oscillate-off": {
-      ceases: ["zwenken | draaien | heen en weer (gaan | draaien | zwenken | bewegen)"],
+      ceases: ["zwenken | heen en weer [te] (gaan | draaien | zwenken | bewegen) | draaien"],
       reply: "{$target} zwenkt niet meer.",
     },
     "colour-to": {

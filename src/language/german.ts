@@ -1498,7 +1498,7 @@ export const german: LanguagePack = {
       states: ["(pausiert | auf Pause | angehalten)"],
       patterns: [
         "Pause",
-        "(mach | mache) Pause",
+        "(mach | mache) Pause [(mit | bei) [der] (Musik | $target)]",
         "(pausiere | pausier) die (Musik | Wiedergabe)",
         "Musik Pause",
         "(pausier | pausiere) [die] (Musik | Wiedergabe) [im | in | auf | am | vom] $target",
