@@ -150,12 +150,6 @@ export const englishSounds: SoundWords = {
     ["dis", "dɪs"],
     ["de", "diː"],
     ["re", "ɹiː"],
-    ["pre", "pɹiː"],
-    ["sub", "sʌb"],
-    ["non", "nɑn"],
-    ["mis", "mɪs"],
-    ["over", "oʊvɜ"],
-    ["under", "ʌndɜ"],
   ],
   suffixes: [
     ["es", "ɪz", hissing],
@@ -168,8 +162,6 @@ export const englishSounds: SoundWords = {
     ["ing", "ɪŋ"],
     ["er", "ɜ"],
     ["ers", "ɜz"],
-    ["ly", "li"],
-    ["less", "ləs"],
   ],
   weak: [
     "the",
