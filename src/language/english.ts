@@ -433,7 +433,10 @@ export const english: LanguagePack = {
       "thanks | thank you | for me | (will | would | could | can) you | now | too | also | as well | right now | right away | straight away | at once | immediately | when you can | (if | when) you (can | could | would | get a chance) | if you don't mind | as soon as you can | (when | whenever | once | if) (you (have | get | find) | you've got) [a] (chance | minute | min | moment | mo | second | sec | while) | quickly | quick | pronto | asap | pretty please | again | cheers | will you | a sec | a second | a moment",
     ],
   },
-  floors: { upstairs: ["up here"], downstairs: ["down here"] },
+  floors: [
+    ["upstairs", "up here"],
+    ["downstairs", "down here"],
+  ],
   targets: {
     all: ["all", "all of", "every", "each"],
     both: ["both", "both of", "both sets of", "the two", "all two"],

@@ -35,8 +35,8 @@ export interface LanguagePack {
     whole?: Said;
   };
   targets: TargetWords;
-  /** What places are called as well by those who stand there, by their names: "up here" for "upstairs". */
-  floors?: Readonly<Record<string, Said>>;
+  /** What places are called as well by those who stand there: "up here" for "upstairs". */
+  floors?: readonly (readonly [place: string, said: string])[];
   /** What says what a thing stands by: "the lamp over the desk" for "desk lamp". */
   nearby?: Said;
   /** By kind. */

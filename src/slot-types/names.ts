@@ -33,6 +33,7 @@ export function gatherNames(
 ): Names {
   const { home, language, pack } = spoken;
   const first = home.languages[0] ?? language;
+  const { floors = [] } = pack;
   const forms = createNameForms(pack);
   const trie = createTrie<Holder>();
   const holders: Holder[] = [];
@@ -47,9 +48,9 @@ export function gatherNames(
     const text = words.join(" ");
     if (shared.has(text)) insertMany(words, holder);
     // "Up here" is upstairs, where a place is called so.
-    const isFloor = isPlace(holder.entity.type) && Object.hasOwn(pack.floors ?? {}, text);
-    for (const other of isFloor ? (pack.floors?.[text] ?? []) : [])
-      trie.insert(other.split(" ").map(lexicon.add), holder);
+    for (const [place, said] of isPlace(holder.entity.type) ? floors : []) {
+      if (place === text) trie.insert(said.split(" ").map(lexicon.add), holder);
+    }
   };
   for (const map of [home.devices, home.groups, home.rooms, home.zones]) {
     for (const entity of map.values()) {

@@ -2,7 +2,7 @@ import type { Utterance } from "../../automaton/utterance.ts";
 import { unheardOf } from "../../lexicon/lexicon.ts";
 import type { Engine } from "../understand/engine.ts";
 import type { WhenFound } from "../understand/whens.ts";
-import { type Stretch, indexes } from "../understand/stretch.ts";
+import { type Stretch, countedIn, indexes } from "../understand/stretch.ts";
 
 /** Most words before those that tell who perceives something: "que no oigo". */
 export const beforeSpeaker = 2;
@@ -21,9 +21,48 @@ export function isNobodys(
   { texts, small }: Utterance,
   clause: Stretch,
 ): boolean {
-  const counted = indexes(clause).filter((at) => small[at] !== true);
+  const counted = countedIn({ small }, clause);
   const [, other] = counted.filter((at) => !nobody.beside.has(texts[at] ?? ""));
   return other !== undefined && counted.some((at) => nobody.words.has(texts[at] ?? ""));
+}
+
+/**
+ * Whether a clause says of somebody what they do or where they are: "someone's at the door". "Someone open the
+ * door" asks for it.
+ */
+export function isSomebodys(engine: Engine, utterance: Utterance, clause: Stretch): boolean {
+  const { texts, numbers, small } = utterance;
+  const saysState = indexes(clause).some((at) => {
+    // "Aan de deur" says where.
+    return engine.stateWords.has(texts[at] ?? "") && small[at + 1] !== true;
+  });
+  if (saysState) return false;
+  const begun = indexes(clause).slice(0, beforeSpeaker + 1);
+  return begun.some((at) => {
+    const word = texts[at] ?? "";
+    const [before, after] = [texts[at - 2] ?? "", texts[at + 1] ?? ""];
+    // "Er staat iemand": the verb goes before.
+    const isSaidOf = engine.isClause(after) || engine.isClause(before);
+    const hasVerb = word.includes("'") || isSaidOf || numbers[at + 1] === unheardOf;
+    return engine.isSomebody(word) && hasVerb;
+  });
+}
+
+/** Most words in which somebody may be against what is said to be done: "someone's left a glove in it" says more. */
+const longestAgainst = 4;
+
+/** Whether words, but for those excused, may say that somebody is against a command: "someone's using it". */
+export function isAgainst(
+  engine: Engine,
+  { texts, numbers }: Utterance,
+  { clause, isExcused }: { clause: Stretch; isExcused: readonly boolean[] },
+): boolean {
+  if (clause.end - clause.from > longestAgainst) return false;
+  const all = indexes(clause).filter((at) => isExcused[at] !== true);
+  return (
+    all.some((at) => engine.isSomebody(texts[at] ?? "")) &&
+    all.some((at) => engine.isPointer(texts[at] ?? "") && numbers[at + 1] !== unheardOf)
+  );
 }
 
 /** Most words of an exclamation, and before the word that it begins with. */
@@ -36,7 +75,7 @@ export function exclaimedIn(
   { texts, small }: Utterance,
   clause: Stretch,
 ): number | undefined {
-  const counted = indexes(clause).filter((at) => small[at] !== true);
+  const counted = countedIn({ small }, clause);
   if (counted.length < 2 || counted.length > longestExclamation) return undefined;
   if (exclaims.that.has(texts[clause.end] ?? "")) return undefined;
   return counted.slice(0, beforeExclaimed + 1).find((at) => exclaims.words.has(texts[at] ?? ""));

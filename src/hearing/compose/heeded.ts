@@ -84,11 +84,12 @@ export function heed(engine: Engine, utterance: Utterance): Heeded {
     (text, at) =>
       answers[at] === true || (hedged[at] === true && !isOfAllOfUs(text, at)) || leavesIt(text, at),
   );
-  // "This is a good one" counts nothing.
-  const isThing = (text: string, at: number): boolean =>
-    engine.oneOf.has(text) &&
-    small[at - 1] !== true &&
-    engine.isClause(texts[at - (small[at - 2] === true ? 3 : 2)] ?? "");
+  // "This is a good one" counts nothing: what it is follows the verb, after an article or none.
+  const isThing = (text: string, at: number): boolean => {
+    if (!engine.oneOf.has(text) || small[at - 1] === true) return false;
+    const verb = small[at - 2] === true ? at - 3 : at - 2;
+    return engine.isClause(texts[verb] ?? "");
+  };
   const counts = texts.map((text, at) =>
     // "A" is a number in some languages, and says nothing of how many.
     small[at] === true || engine.ones.has(text) || isThing(text, at)

@@ -2,9 +2,9 @@ import { ruleOf, slotSymbol } from "../../automaton/network.ts";
 import { type Utterance, afterSmall, pausesIn } from "../../automaton/utterance.ts";
 import { unheardOf } from "../../lexicon/lexicon.ts";
 import type { Engine } from "../understand/engine.ts";
-import { type Stretch, indexes, pick } from "../understand/stretch.ts";
+import { type Stretch, countedIn, indexes, pick } from "../understand/stretch.ts";
 import type { WhenFound } from "../understand/whens.ts";
-import { beforeSpeaker, isForeign, isPerceived } from "./clauses.ts";
+import { isAgainst, isForeign, isPerceived, isSomebodys } from "./clauses.ts";
 import { heed } from "./heeded.ts";
 
 /** Most words of a remark. */
@@ -12,9 +12,6 @@ const longestRemark = 14;
 
 /** Most words that only say how much of something there shall be. */
 const longestLevel = 2;
-
-/** Most words in which somebody may be against what is said to be done. */
-const longestAgainst = 4;
 
 /** What tells remarks. */
 interface Remarks {
@@ -127,30 +124,9 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     });
     return (isVerb || saysWho) && !saysState(stretch) && indexes(stretch).some(isUnheard);
   };
-  // "Someone's at the door"; "someone open the door" asks for it, and "someone's using it" may be against it.
-  const isSomebodys = (stretch: Stretch): boolean =>
-    !indexes(stretch).some(
-      (at) => engine.stateWords.has(texts[at] ?? "") && small[at + 1] !== true,
-    ) &&
-    indexes(stretch)
-      .slice(0, beforeSpeaker + 1)
-      .some((at) => {
-        const [text = "", mark] = (texts[at] ?? "").split("'");
-        const isSaidOf = mark !== undefined || engine.isClause(texts[at + 1] ?? "") || isSaid(at);
-        return engine.somebody.has(text) && isSaidOf;
-      });
-  // "Er staat iemand": the verb goes before.
-  const isSaid = (at: number): boolean => engine.isClause(texts[at - 2] ?? "") || isUnheard(at + 1);
-  // "Someone's using it", "someone wants it on": whatever it is, it may be against the command.
-  const isAgainst = (stretch: Stretch): boolean => {
-    // "Someone's left a glove in it" says more than that.
-    if (stretch.end - stretch.from > longestAgainst) return false;
-    const all = indexes(stretch).filter((at) => isExcused[at] !== true);
-    const isSomebody = all.some((at) => engine.somebody.has((texts[at] ?? "").split("'")[0] ?? ""));
-    return isSomebody && all.some((at) => engine.isPointer(texts[at] ?? "") && !isUnheard(at + 1));
-  };
   const isUnbarred = ({ from, end }: Stretch): boolean => {
-    if (isBarred.slice(from, end).includes(true) || isAgainst({ from, end })) return false;
+    if (isBarred.slice(from, end).includes(true)) return false;
+    if (isAgainst(engine, utterance, { clause: { from, end }, isExcused })) return false;
     if (whensIn({ from, end }).some((when) => isExcused[when.from] !== true)) return false;
     // What is joined by a word is one more thing or command, but for what is a sentence: "then it's cheaper".
     return !joiners.some((joiner) => {
@@ -160,7 +136,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     });
   };
   const saysLevel = (part: Stretch): boolean => {
-    const counted = indexes(part).filter((at) => small[at] !== true);
+    const counted = countedIn(utterance, part);
     // "It's full" says what is so.
     const isSaidOf = counted.some((at) => engine.isClause(texts[at] ?? ""));
     if (counted.length > longestLevel || isSaidOf) return false;
@@ -170,8 +146,9 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     if (end - from > longestRemark || !isPlain({ from, end })) return false;
     // "Off, on" and "off, sorry, on" say something else.
     const begun = Math.max(from, ...engine.repairs(utterance, from).map((mark) => mark.end));
-    const counted = texts.slice(begun, end).filter((_, at) => small[begun + at] !== true);
-    if (counted.length > 0 && counted.every((text) => engine.stateWords.has(text))) return false;
+    const counted = countedIn(utterance, { from: begun, end });
+    const areStates = counted.every((at) => engine.stateWords.has(texts[at] ?? ""));
+    if (counted.length > 0 && areStates) return false;
     // "Violet, quite dim" says what it shall be, and "schnell, …" does not.
     const parts = [begun, ...[...pauses].filter((at) => at > begun && at < end)];
     const isLevel = parts.some((at, index) =>
@@ -182,7 +159,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     const words = texts.slice(from, end);
     const isOpen = words.some((_, at) => engine.openPlace(utterance, from + at));
     const saysMore = words.some((text, at) => {
-      return engine.isClause(text) || numbers[from + at] === unheardOf;
+      return engine.isClause(text) || isUnheard(from + at);
     });
     return !isOpen || saysMore;
   };
@@ -197,22 +174,20 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     is,
     isGiven,
     isClause(stretch) {
-      const all = indexes(stretch);
-      const counted = all.filter((at) => small[at] !== true);
       return (
-        counted.length !== 1 ||
-        all.some((at) => isExcused[at] === true || engine.isClause(texts[at] ?? ""))
+        countedIn(utterance, stretch).length !== 1 ||
+        indexes(stretch).some((at) => isExcused[at] === true || engine.isClause(texts[at] ?? ""))
       );
     },
     isName(stretch) {
-      const [only, more] = indexes(stretch).filter((at) => small[at] !== true);
+      const [only, more] = countedIn(utterance, stretch);
       if (only === undefined || more !== undefined || !isUnheard(only)) return false;
       // "Radio on, quietly" may say how; what is called something is written with a capital.
       const first = utterance.text.charAt(utterance.words[only]?.start ?? 0);
       return stretch.from === 0 || first !== first.toLowerCase();
     },
     isOrder(stretch) {
-      const [what, last, more] = indexes(stretch).filter((at) => small[at] !== true);
+      const [what, last, more] = countedIn(utterance, stretch);
       if (what === undefined || last === undefined || more !== undefined) return false;
       // "Hang on" opens what is said.
       const isOpening = engine.starts(pick(utterance, stretch, [])).size > 1;
@@ -220,7 +195,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     },
     isOfOthers(from, at) {
       const before = indexes({ from, end: at });
-      const subject = before.findIndex((each) => numbers[each] === unheardOf);
+      const subject = before.findIndex(isUnheard);
       return (
         subject >= 0 && before.slice(subject + 1).some((each) => engine.isClause(texts[each] ?? ""))
       );
@@ -240,7 +215,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
     isOurs({ from, end }) {
       const first = afterSmall(utterance, from);
       const isHeard = isPerceived(engine, utterance, { from: first, end });
-      const isThem = isSomebodys({ from, end });
+      const isThem = isSomebodys(engine, utterance, { from, end });
       const isOfUs = isHeard || isThem || engine.isSpeaker(texts[first] ?? "");
       if (end - from > longestRemark || !(isOfUs || isOfOther({ from: first, end }))) return false;
       // "I mean the oven" and "I'd like the oven on" are no remarks.
@@ -257,7 +232,7 @@ export function createRemarks(engine: Engine, utterance: Utterance): Remarks {
       if (!isPlain({ from: named.end, end })) return undefined;
       // "The lamp flickers, turn it off."
       const isClause = indexes({ from: named.end, end }).some((at) => {
-        return engine.isClause(texts[at] ?? "") || numbers[at] === unheardOf;
+        return engine.isClause(texts[at] ?? "") || isUnheard(at);
       });
       return { id: named.id, isClause };
     },

@@ -16,7 +16,7 @@ export interface Walked {
 }
 
 /** What an utterance is taken through. */
-export interface Ground extends Pick<Around, "starts" | "ends"> {
+export interface Automaton extends Pick<Around, "starts" | "ends"> {
   sets: Sets;
   network: Network;
   types: readonly Recognise<SlotReading>[];
@@ -36,7 +36,7 @@ const longestKept = 120;
  * What was said of late. A household says much the same each day, and its suites say the same phrase
  * at many places and hours; what hangs on its words alone is looked up once.
  */
-export function createRecent(ground: Ground, prepare: (text: string) => Utterance): Recent {
+export function createRecent(automaton: Automaton, prepare: (text: string) => Utterance): Recent {
   interface Kept {
     utterance: Utterance;
     walked?: Walked;
@@ -44,10 +44,10 @@ export function createRecent(ground: Ground, prepare: (text: string) => Utteranc
   let young = new Map<string, Kept>();
   let old: ReadonlyMap<string, Kept> = young;
   const walk = (utterance: Utterance): Walked => {
-    const starts = ground.starts(utterance);
-    const ends = ground.ends(utterance);
-    const chart = runAutomaton(ground.sets, ground.types, utterance, starts);
-    const paths = findPaths(ground.network, chart, utterance, { starts, ends });
+    const starts = automaton.starts(utterance);
+    const ends = automaton.ends(utterance);
+    const chart = runAutomaton(automaton.sets, automaton.types, utterance, starts);
+    const paths = findPaths(automaton.network, chart, utterance, { starts, ends });
     return { starts, ends, chart, paths };
   };
   return {

@@ -11,6 +11,11 @@ export function indexes({ from, end }: Stretch): number[] {
   return Array.from({ length: end - from }, (_, index) => from + index);
 }
 
+/** The places of the words of a stretch that mean something by themselves. */
+export function countedIn({ small }: Pick<Utterance, "small">, stretch: Stretch): number[] {
+  return indexes(stretch).filter((at) => small[at] !== true);
+}
+
 /** The words of a stretch, without some of them. */
 export function pick(
   { text, words, texts, numbers, small }: Utterance,

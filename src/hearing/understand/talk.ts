@@ -20,8 +20,8 @@ export interface Talk {
   quantifiers: ReadonlySet<string>;
   /** Words that an exclamation begins with, and goes on with. */
   exclaims: { words: ReadonlySet<string>; that: ReadonlySet<string> };
-  /** Words for somebody, whoever it is. */
-  somebody: ReadonlySet<string>;
+  /** Whether a word is for somebody, whoever it is: "someone", "someone's". */
+  isSomebody: (word: string) => boolean;
   /** Whether verbs say who by themselves, so that a clause may begin with one: "llaman a la puerta". */
   dropsSubject: boolean;
   /** Words by which people take leave, where a clause says nothing else: "hasta mañana". */
@@ -90,6 +90,7 @@ export function createTalk(ground: Ground): Talk {
     ground,
   );
   const clauses = new Set(pack.clauses);
+  const somebody = new Set(pack.somebody);
   const { words: speakers, endings = [] } = pack.speakers;
   const isSpeaker = (word: string): boolean =>
     speakers.includes(word) ||
@@ -104,7 +105,7 @@ export function createTalk(ground: Ground): Talk {
     articles: new Set(pack.small),
     quantifiers: firstWords(pack.targets.all),
     exclaims: { words: new Set(pack.exclaims.words), that: new Set(pack.exclaims.that) },
-    somebody: new Set(pack.somebody),
+    isSomebody: (word) => somebody.has(withoutMark(word)),
     dropsSubject: endings.length > 0,
     farewells: recogniseAny(pack.farewells, ground),
     nobody: { words: new Set(pack.nobody.words), beside: new Set(pack.nobody.beside) },
@@ -121,7 +122,7 @@ export function createTalk(ground: Ground): Talk {
     isSpeaker,
     measured: patterned(Object.values(pack.adjectives).flat()),
     levels: patterned(Object.values(pack.levels).flat()),
-    isPointer: (word) => pointers.has(word.split("'")[0] ?? ""),
+    isPointer: (word) => pointers.has(withoutMark(word)),
     ones: new Set(pack.times.one),
     oneOf: firstWords(pack.targets.one),
     timeUnits: firstWords(Object.values(pack.times.units).flatMap((words) => words.slice(0, 2))),
@@ -147,6 +148,11 @@ export function createTalk(ground: Ground): Talk {
     asIs: patterned(pack.stays.after),
     exceptions: recogniseAny(pack.targets.except, ground),
   };
+}
+
+/** "It" of "it's". */
+function withoutMark(word: string): string {
+  return word.split("'")[0] ?? "";
 }
 
 function recogniseAny(said: Said, ground: Ground): Recognise<true> {
